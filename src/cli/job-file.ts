@@ -1,0 +1,43 @@
+import { createHash } from 'node:crypto';
+import { readFile, stat } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { MAX_WORKING_BYTES, isZip, readJobText, readWorkingFile } from '../bring-in/working-file';
+import type { Job } from '../core/job';
+import type { AssetSource } from '../output';
+import { UsageError } from './arguments';
+
+export const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+/** A job from disk: a job file, whose pictures lie in `assets/` beside it, or a working file that carries them. */
+export async function openJobFile(path: string): Promise<{ readonly job: Job; readonly assets: AssetSource }> {
+  const bytes = await readBounded(path);
+  if (isZip(bytes)) {
+    const read = readWorkingFile(bytes, sha256);
+    if (!read.ok) throw new UsageError(`${path}: ${read.problems.join('\n')}`);
+    return { job: read.job, assets: { get: async (sha) => read.assets.get(sha) } };
+  }
+  const read = readJobText(new TextDecoder().decode(bytes));
+  if (!read.ok) throw new UsageError(`${path}: ${read.problems.join('\n')}`);
+  const folder = join(dirname(path), 'assets');
+  return { job: read.job, assets: folderAssets(folder) };
+}
+
+/** Pictures and fonts lying in a folder under the SHA-256 of their bytes. */
+export const folderAssets = (folder: string): AssetSource => ({
+  get: async (sha) => {
+    if (!/^[0-9a-f]{64}$/.test(sha)) return undefined;
+    try {
+      return await readFile(join(folder, sha));
+    } catch {
+      return undefined;
+    }
+  },
+});
+
+async function readBounded(path: string): Promise<Uint8Array> {
+  const facts = await stat(path).catch(() => undefined);
+  if (!facts) throw new UsageError(`There is no file “${path}”.`);
+  if (!facts.isFile()) throw new UsageError(`“${path}” is a folder. Name a job file or a working file.`);
+  if (facts.size > MAX_WORKING_BYTES) throw new UsageError(`“${path}” is larger than this program opens.`);
+  return readFile(path);
+}

@@ -1,0 +1,95 @@
+import type { Element, ElementOf } from '../job';
+import { EDGE_NAMES, TOUCH, insets, moveTo, type EdgeName, type Rect } from '../layout';
+import { framed, replace, writeIn, type Report, type Rule, type Subject } from './rule';
+
+/** An edge that stops this close inside the trim was meant to reach it, mm [cp]. */
+const MEANT = 1;
+
+/** A background or a picture has to run out to the bleed wherever it reaches the trim. */
+export const bleedRule: Rule = {
+  id: 'bleed',
+  title: 'Stops at the trim',
+  why: 'The knife wanders by up to a millimetre. Where ink stops at the trim, a white hairline of paper shows.',
+  check: (subject) =>
+    framed(subject).flatMap(({ element, frame }) =>
+      element.kind === 'rectangle' || element.kind === 'picture'
+        ? [...shortEdges(subject, element, frame.rect), ...uncovered(subject, element)]
+        : [],
+    ),
+};
+
+function shortEdges(subject: Subject, element: ElementOf<'rectangle' | 'picture'>, rect: Rect): Report[] {
+  if (element.placement.rotate % 360 !== 0) return [];
+  const { boxes } = subject.drawing;
+  const toTrim = insets(rect, boxes.trim);
+  const toBleed = insets(rect, boxes.bleed);
+  const held = EDGE_NAMES.filter(
+    (edge) => Math.abs(toTrim[edge]) <= TOUCH && toBleed[edge] > TOUCH && element.atTrim === 'stops',
+  );
+  const short = EDGE_NAMES.filter(
+    (edge) => (toTrim[edge] > TOUCH && toTrim[edge] < MEANT) || (toTrim[edge] < -TOUCH && toBleed[edge] > TOUCH),
+  );
+  const reports: Report[] = [];
+  if (held.length > 0) {
+    reports.push({
+      severity: 'fault',
+      element: element.id,
+      where: rect,
+      message: `Stops at the trim on the ${list(held)} edge${held.length > 1 ? 's' : ''}; it has to run ${writeIn(subject.job, toBleed[held[0] ?? 'top'])} further.`,
+      fixes: [replace('Let it bleed', { ...element, atTrim: 'bleeds' })],
+    });
+  }
+  if (short.length > 0) {
+    const words = short.map((edge) => {
+      const mm = toTrim[edge];
+      return mm > 0
+        ? `${writeIn(subject.job, mm)} before the ${edge} trim`
+        : `${writeIn(subject.job, -mm)} past the ${edge} trim, inside the bleed`;
+    });
+    const onTrim = stretched(rect, toTrim, short);
+    const placement = moveTo(element.placement, onTrim, boxes);
+    reports.push({
+      severity: 'fault',
+      element: element.id,
+      where: rect,
+      message: `Ends ${words.join(' and ')}.`,
+      fixes: [replace('Bring it to the trim', { ...element, placement, atTrim: 'bleeds' })],
+    });
+  }
+  return reports;
+}
+
+/** The rectangle with some edges laid on the trim; the others stay. */
+function stretched(rect: Rect, toTrim: Readonly<Record<EdgeName, number>>, which: readonly EdgeName[]): Rect {
+  const by = (edge: EdgeName) => (which.includes(edge) ? toTrim[edge] : 0);
+  return {
+    x: rect.x - by('left'),
+    y: rect.y - by('top'),
+    width: rect.width + by('left') + by('right'),
+    height: rect.height + by('top') + by('bottom'),
+  };
+}
+
+/** A picture that leaves part of its bleeding frame empty. */
+function uncovered(subject: Subject, element: Element): Report[] {
+  const frame = subject.drawing.frames.find((f) => f.element === element.id);
+  const item = frame?.items.find((i) => i.kind === 'picture');
+  if (!frame || item?.kind !== 'picture' || element.kind !== 'picture') return [];
+  const { bleed } = subject.drawing.boxes;
+  const reach = insets(item.clip, bleed);
+  const gap = insets(item.image, item.clip);
+  const bare = EDGE_NAMES.filter((edge) => Math.abs(reach[edge]) <= TOUCH && gap[edge] > TOUCH);
+  if (bare.length === 0) return [];
+  return [
+    {
+      severity: 'fault',
+      element: element.id,
+      where: frame.rect,
+      message: `The frame bleeds on the ${list(bare)} edge${bare.length > 1 ? 's' : ''}, but the picture does not fill it there.`,
+      fixes: [replace('Fill the frame', { ...element, fit: { mode: 'fill' } })],
+    },
+  ];
+}
+
+const list = (names: readonly string[]) =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;

@@ -1,0 +1,3 @@
+export { applyChange, type Change, type Finding, type Fix, type Rule, type Severity } from './rule';
+export * from './registry';
+export { withinLimit } from './total-ink';

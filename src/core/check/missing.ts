@@ -1,0 +1,31 @@
+import { FALLBACK_FAMILY } from '../type';
+import { noted, replace, type Report, type Rule } from './rule';
+
+/** What the job speaks of has to be there. */
+export const missingRule: Rule = {
+  id: 'missing',
+  title: 'Font or picture missing',
+  why: 'Something else stands in for what is missing, and is printed unless somebody sees it.',
+  check: (subject) => [
+    ...noted(subject, 'missing-font').map(({ note, element, frame }): Report => {
+      const message = `The font “${note.family}” is not here; ${FALLBACK_FAMILY} stands in. Bring the font in, or choose another.`;
+      const fixes =
+        element.kind === 'text'
+          ? [replace(`Use ${FALLBACK_FAMILY}`, { ...element, style: { ...element.style, family: FALLBACK_FAMILY } })]
+          : [];
+      return { severity: 'fault', element: element.id, where: frame.rect, message, fixes };
+    }),
+    ...noted(subject, 'missing-picture').map(({ note, element, frame }): Report => {
+      const message = note.empty
+        ? 'The picture frame is empty. Drop a picture on it, or delete it.'
+        : 'The picture is not here. Bring it in again; the frame keeps its place.';
+      return { severity: note.empty ? 'warning' : 'fault', element: element.id, where: frame.rect, message };
+    }),
+    ...noted(subject, 'missing-glyphs').map(({ note, element, frame }): Report => ({
+      severity: 'fault',
+      element: element.id,
+      where: frame.bounds,
+      message: `The font has no sign for ${note.characters}; an empty box would be printed. Choose another font for it.`,
+    })),
+  ],
+};

@@ -1,0 +1,38 @@
+import { effectivePpi } from '../compose';
+import { pictureAsset } from '../job';
+import { MM_PER_INCH, pixels } from '../measure';
+import { framed, replace, writeIn, type Rule } from './rule';
+
+/** Below this share of the needed resolution a picture looks soft to anybody [cp]. */
+const SOFT = 2 / 3;
+
+/** A picture needs pixels enough for its size and its reading distance. */
+export const pictureResolutionRule: Rule = {
+  id: 'picture-resolution',
+  title: 'Picture too coarse',
+  why: 'Below the needed resolution the eye sees pixels or blur at the reading distance.',
+  check: (subject) =>
+    framed(subject).flatMap(({ element, frame }) => {
+      const item = frame.items.find((i) => i.kind === 'picture');
+      const asset = element.kind === 'picture' ? pictureAsset(subject.job.assets, element.picture) : undefined;
+      if (item?.kind !== 'picture' || !asset || element.kind !== 'picture') return [];
+      const need = subject.rules.ppi.value;
+      const has = effectivePpi(item.image, asset);
+      if (has >= need - 0.5) return [];
+      const largest = (asset.width / need) * MM_PER_INCH;
+      const wanted = `${pixels(item.image.width, need)} × ${pixels(item.image.height, need)} px`;
+      const percent = element.fit.mode === 'scale' ? (element.fit.percent * has) / need : 0;
+      return [
+        {
+          severity: has < need * SOFT ? 'fault' : 'warning',
+          element: element.id,
+          where: frame.rect,
+          message: `${Math.floor(has)} ppi where ${Math.round(need)} are needed. It wants ${wanted}, or a width of at most ${writeIn(subject.job, largest)}.`,
+          fixes:
+            percent >= 1
+              ? [replace('Scale it down', { ...element, fit: { mode: 'scale', percent: Math.floor(percent) } })]
+              : [],
+        },
+      ];
+    }),
+};

@@ -1,0 +1,59 @@
+import { blankOf, type Blank } from '../format';
+import type { Drawing } from '../drawing';
+import type { Job, Piece, SideName } from '../job';
+import { rulesFor } from '../rules';
+import { bleedRule } from './bleed';
+import { emptyPageRule } from './empty-page';
+import { lineThinRule } from './line-thin';
+import { missingRule } from './missing';
+import { pictureResolutionRule } from './picture-resolution';
+import { placementRule } from './placement';
+import { rgbLeftRule } from './rgb-left';
+import type { Finding, Rule, Severity } from './rule';
+import { safeAreaRule } from './safe-area';
+import { textOverflowRule } from './text-overflow';
+import { totalInkRule } from './total-ink';
+import { typeSmallRule } from './type-small';
+
+/** Every rule, in the order a preflight reads best. */
+export const RULES: readonly Rule[] = [
+  bleedRule,
+  safeAreaRule,
+  textOverflowRule,
+  missingRule,
+  pictureResolutionRule,
+  totalInkRule,
+  rgbLeftRule,
+  typeSmallRule,
+  lineThinRule,
+  placementRule,
+  emptyPageRule,
+];
+
+const ORDER: readonly Severity[] = ['fault', 'warning', 'note'];
+
+/** Checks one side against every rule; the worst comes first. */
+export function checkSurface(
+  job: Job,
+  piece: Piece,
+  side: SideName,
+  drawing: Drawing,
+  blank: Blank = blankOf(job, piece),
+): readonly Finding[] {
+  const elements = new Map(piece.surfaces[side].map((element) => [element.id, element]));
+  const subject = { job, piece, side, blank, rules: rulesFor(job, piece), drawing, elements };
+  const findings = RULES.flatMap((rule) =>
+    rule.check(subject).map((report): Finding => ({
+      rule: rule.id,
+      piece: piece.id,
+      surface: side,
+      why: rule.why,
+      severity: report.severity,
+      element: report.element,
+      where: report.where,
+      message: report.message,
+      fixes: report.fixes ?? [],
+    })),
+  );
+  return findings.sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));
+}

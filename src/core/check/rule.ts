@@ -1,0 +1,99 @@
+import type { Blank } from '../format';
+import type { Drawing, Frame, Note } from '../drawing';
+import type { Element, Job, Piece, SideName } from '../job';
+import type { Rect } from '../layout';
+import type { Mm } from '../measure';
+import { formatLength } from '../measure';
+import type { Rules } from '../rules';
+
+/** `fault`: the press or the knife will spoil it. `warning`: look at it. `note`: good to know. */
+export type Severity = 'fault' | 'warning' | 'note';
+
+/** A change of the job that mends a finding. */
+export type Change =
+  | { readonly kind: 'element'; readonly element: Element }
+  | { readonly kind: 'sides'; readonly piece: string; readonly sides: 1 | 2 };
+
+export interface Fix {
+  readonly label: string;
+  readonly change: Change;
+}
+
+export interface Finding {
+  readonly rule: string;
+  readonly severity: Severity;
+  readonly piece: string;
+  readonly surface: SideName;
+  readonly element: string | null;
+  /** What the finding is about, mm from the trimmed top-left corner. */
+  readonly where: Rect;
+  readonly message: string;
+  readonly why: string;
+  readonly fixes: readonly Fix[];
+}
+
+/** One side of a piece, with everything a rule may look at. */
+export interface Subject {
+  readonly job: Job;
+  readonly piece: Piece;
+  readonly side: SideName;
+  readonly blank: Blank;
+  readonly rules: Rules;
+  readonly drawing: Drawing;
+  readonly elements: ReadonlyMap<string, Element>;
+}
+
+/** What a rule reports; the registry adds where it was found. */
+export interface Report {
+  readonly severity: Severity;
+  readonly element: string | null;
+  readonly where: Rect;
+  readonly message: string;
+  readonly fixes?: readonly Fix[];
+}
+
+export interface Rule {
+  readonly id: string;
+  readonly title: string;
+  /** Why it matters, for a person who has not yet spoilt a job by it. */
+  readonly why: string;
+  readonly check: (subject: Subject) => readonly Report[];
+}
+
+/** Each element of the side beside the frame it was laid in. */
+export const framed = (subject: Subject): readonly { readonly element: Element; readonly frame: Frame }[] =>
+  subject.drawing.frames.flatMap((frame) => {
+    const element = subject.elements.get(frame.element);
+    return element ? [{ element, frame }] : [];
+  });
+
+/** Notes of a kind, each with its element and frame. */
+export const noted = <K extends Note['kind']>(subject: Subject, kind: K) =>
+  framed(subject).flatMap(({ element, frame }) =>
+    subject.drawing.notes
+      .filter((note): note is Extract<Note, { kind: K }> => note.kind === kind && note.element === element.id)
+      .map((note) => ({ note, element, frame })),
+  );
+
+export const replace = (label: string, element: Element): Fix => ({ label, change: { kind: 'element', element } });
+
+export const writeIn = (job: Job, mm: Mm): string => formatLength(mm, job.unit);
+
+/** The job with a fix applied; everything else stays the same object. */
+export function applyChange(job: Job, change: Change): Job {
+  switch (change.kind) {
+    case 'sides':
+      return { ...job, pieces: job.pieces.map((p) => (p.id === change.piece ? { ...p, sides: change.sides } : p)) };
+    case 'element': {
+      const swap = (elements: readonly Element[]) =>
+        elements.map((el) => (el.id === change.element.id ? change.element : el));
+      return {
+        ...job,
+        pieces: job.pieces.map((piece) => ({
+          ...piece,
+          surfaces: { front: swap(piece.surfaces.front), back: swap(piece.surfaces.back) },
+        })),
+      };
+    }
+  }
+}

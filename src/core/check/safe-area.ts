@@ -1,0 +1,56 @@
+import type { Element } from '../job';
+import { EDGE_NAMES, TOUCH, insets, moveTo, overlaps, type Rect } from '../layout';
+import { framed, replace, writeIn, type Report, type Rule, type Subject } from './rule';
+
+/** What a reader must see whole has to stay clear of the knife. */
+export const safeAreaRule: Rule = {
+  id: 'safe-area',
+  title: 'Too near the knife',
+  why: 'Cutting and folding wander. What stands in the rim may be cut into, or look crooked beside the edge.',
+  check: (subject) =>
+    framed(subject).flatMap(({ element, frame }) => {
+      const { boxes } = subject.drawing;
+      if (frame.items.length === 0 || !overlaps(frame.bounds, boxes.trim)) return [];
+      const past = EDGE_NAMES.filter((edge) => insets(frame.bounds, boxes.safe)[edge] < -TOUCH);
+      // A background or a picture that reaches the trim belongs there; type never does.
+      const reaches = EDGE_NAMES.some((edge) => insets(frame.bounds, boxes.trim)[edge] < 1);
+      if (past.length === 0 || (element.kind !== 'text' && reaches)) return [];
+      return [report(subject, element, frame.rect, frame.bounds, past)];
+    }),
+};
+
+function report(
+  subject: Subject,
+  element: Element,
+  rect: Rect,
+  bounds: Rect,
+  past: readonly (typeof EDGE_NAMES)[number][],
+): Report {
+  const { boxes } = subject.drawing;
+  const toTrim = insets(bounds, boxes.trim);
+  const words = past.map((edge) => {
+    const mm = toTrim[edge];
+    if (mm < 0) return `cut at the ${edge} edge`;
+    return `${writeIn(subject.job, mm)} from the ${edge} trim (${writeIn(subject.job, subject.blank.safe[edge])} wanted)`;
+  });
+  const moved = into(rect, bounds, boxes.safe);
+  return {
+    severity: element.kind === 'text' ? 'fault' : 'warning',
+    element: element.id,
+    where: bounds,
+    message: `${element.kind === 'text' ? 'Type is' : 'It is'} ${words.join(', ')}.`,
+    fixes: moved ? [replace('Move it inside', { ...element, placement: moveTo(element.placement, moved, boxes) })] : [],
+  };
+}
+
+/** The rectangle shifted by the least that brings its ink inside the box; undefined when the ink is larger than the box. */
+function into(rect: Rect, bounds: Rect, box: Rect): Rect | undefined {
+  if (bounds.width > box.width + TOUCH || bounds.height > box.height + TOUCH) return undefined;
+  const shift = (at: number, size: number, from: number, room: number) =>
+    Math.max(from - at, 0) + Math.min(from + room - at - size, 0);
+  return {
+    ...rect,
+    x: rect.x + shift(bounds.x, bounds.width, box.x, box.width),
+    y: rect.y + shift(bounds.y, bounds.height, box.y, box.height),
+  };
+}

@@ -1,0 +1,3 @@
+export * from './build';
+export * from './lab';
+export * from './engine';

@@ -1,0 +1,5 @@
+export * from './element';
+export * from './surface';
+export * from './needs';
+export * from './fit-picture';
+export * from './ink';

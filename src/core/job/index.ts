@@ -1,0 +1,5 @@
+export * from './paint';
+export * from './placement';
+export * from './element';
+export * from './schema';
+export * from './read';

@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { Job, JOB_VERSION, type Asset, type FontAsset, type PictureAsset, type Piece, type SideName } from './schema';
+import type { Element } from './element';
+
+export type JobReading =
+  { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly problems: readonly string[] };
+
+/**
+ * Reads a job from parsed JSON. Everything past this point trusts the job.
+ * @returns the job with its defaults filled in, or at most twelve sentences saying where it is wrong and what was expected
+ */
+export function readJob(data: unknown): JobReading {
+  if (typeof data === 'object' && data !== null && 'version' in data && typeof data.version === 'number') {
+    if (data.version > JOB_VERSION) {
+      const problem = `This job was written by a newer Yellow Sheet (format ${data.version}; this one reads up to ${JOB_VERSION}). Update this one and open it again.`;
+      return { ok: false, problems: [problem] };
+    }
+  }
+  const parsed = Job.safeParse(data);
+  if (!parsed.success) return { ok: false, problems: describeProblems(parsed.error) };
+  const twice = repeatedIds(parsed.data);
+  if (twice.length > 0) return { ok: false, problems: twice.map((id) => `Two elements share the id “${id}”.`) };
+  return { ok: true, job: parsed.data };
+}
+
+/** Sentences that say where a document is wrong: `pieces → 0 → size → width: …`. */
+export function describeProblems(error: z.ZodError): string[] {
+  return error.issues.slice(0, 12).map((issue) => {
+    const where = issue.path.map(String).join(' → ') || 'the whole file';
+    return `${where}: ${issue.message}`;
+  });
+}
+
+function repeatedIds(job: Job): string[] {
+  return job.pieces.flatMap((piece) => {
+    const ids = [...piece.surfaces.front, ...piece.surfaces.back].map((element) => element.id);
+    return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))];
+  });
+}
+
+/** The JSON Schema of the job file, from the same source as the types. */
+export const jobJsonSchema = (): object => z.toJSONSchema(Job, { io: 'input' });
+
+/** The sides a piece has, in reading order. */
+export const sidesOf = (piece: Piece): readonly SideName[] => (piece.sides === 2 ? ['front', 'back'] : ['front']);
+
+export function pictureAsset(assets: Readonly<Record<string, Asset>>, sha: string | null): PictureAsset | undefined {
+  const asset = sha === null ? undefined : assets[sha];
+  return asset?.kind === 'picture' ? asset : undefined;
+}
+
+/** Fonts that came with the job, with the SHA-256 of their bytes. */
+export function jobFonts(job: Job): readonly (FontAsset & { readonly sha: string })[] {
+  return Object.entries(job.assets).flatMap(([sha, asset]) => (asset.kind === 'font' ? [{ ...asset, sha }] : []));
+}
+
+/** Every element on the sides that the piece has, with its side. */
+export function elementsOf(piece: Piece): readonly { readonly side: SideName; readonly element: Element }[] {
+  return sidesOf(piece).flatMap((side) => piece.surfaces[side].map((element) => ({ side, element })));
+}

@@ -1,0 +1,79 @@
+import type { Axis, AxisKey, Len } from '../job';
+import { AXIS_KEYS } from '../job';
+import type { Mm } from '../measure';
+
+/** A stretch of one axis. */
+export interface Span {
+  readonly start: Mm;
+  readonly size: Mm;
+}
+
+export const resolveLen = (len: Len, whole: Mm): Mm => (typeof len === 'number' ? len : (whole * len.percent) / 100);
+
+/** The two facts that hold an axis, in the order start, centre, end, size. */
+export function heldKeys(axis: Axis): readonly [AxisKey, AxisKey] {
+  const [a, b] = AXIS_KEYS.filter((key) => axis[key] !== undefined);
+  if (!a || !b) throw new RangeError('An axis needs two of start, centre, end and size.');
+  return [a, b];
+}
+
+/**
+ * Solves one axis of a placement against a box.
+ *
+ * With box [b, b + w] and an element [p, p + s]: start = p − b, end = (b + w) − (p + s),
+ * centre = (p + s/2) − (b + w/2). Any two of start, centre, end, size give p and s.
+ * @returns the element's span; its size is negative when the facts contradict (both edges past each other)
+ */
+export function solveAxis(axis: Axis, box: Span): Span {
+  const w = box.size;
+  const of = (key: AxisKey): Mm => resolveLen(axis[key] ?? 0, w);
+  const pair = heldKeys(axis).join(' ');
+  switch (pair) {
+    case 'start size':
+      return { start: box.start + of('start'), size: of('size') };
+    case 'end size':
+      return { start: box.start + w - of('end') - of('size'), size: of('size') };
+    case 'centre size':
+      return { start: box.start + w / 2 + of('centre') - of('size') / 2, size: of('size') };
+    case 'start end':
+      return { start: box.start + of('start'), size: w - of('start') - of('end') };
+    case 'start centre':
+      return { start: box.start + of('start'), size: 2 * (w / 2 + of('centre') - of('start')) };
+    default: {
+      // centre end
+      const size = 2 * (w / 2 - of('centre') - of('end'));
+      return { start: box.start + w - of('end') - size, size };
+    }
+  }
+}
+
+/** The value of each fact for a span in a box. */
+export function factsOf(span: Span, box: Span): Readonly<Record<AxisKey, Mm>> {
+  return {
+    start: span.start - box.start,
+    centre: span.start + span.size / 2 - (box.start + box.size / 2),
+    end: box.start + box.size - span.start - span.size,
+    size: span.size,
+  };
+}
+
+/**
+ * Writes a new span back into a placement: the same two facts stay in charge and percentages stay percentages,
+ * so that a drag does not undo the designer's decision of what holds the element.
+ */
+export function writeAxis(axis: Axis, span: Span, box: Span, keys = heldKeys(axis)): Axis {
+  const facts = factsOf(span, box);
+  const write = (key: AxisKey): Len => {
+    const before = axis[key];
+    const isShare = typeof before === 'object' && box.size > 0;
+    const value = clean(isShare ? (facts[key] / box.size) * 100 : facts[key]);
+    return isShare ? { percent: value } : value;
+  };
+  return { [keys[0]]: write(keys[0]), [keys[1]]: write(keys[1]) };
+}
+
+/** Floats that differ from a shorter decimal by less than a millionth of a millimetre are that decimal. */
+const clean = (n: number): number => {
+  const short = Math.round(n * 1e6) / 1e6;
+  return short === 0 ? 0 : short;
+};

@@ -1,0 +1,102 @@
+import type { Mm } from '../measure';
+
+export interface Point {
+  readonly x: Mm;
+  readonly y: Mm;
+}
+
+/** A box in millimetres from the trimmed top-left corner, y down. */
+export interface Rect {
+  readonly x: Mm;
+  readonly y: Mm;
+  readonly width: Mm;
+  readonly height: Mm;
+}
+
+export interface EdgeLengths {
+  readonly top: Mm;
+  readonly right: Mm;
+  readonly bottom: Mm;
+  readonly left: Mm;
+}
+
+export const EDGE_NAMES = ['top', 'right', 'bottom', 'left'] as const;
+export type EdgeName = (typeof EDGE_NAMES)[number];
+
+export const edges = (all: Mm): EdgeLengths => ({ top: all, right: all, bottom: all, left: all });
+
+export const negated = (e: EdgeLengths): EdgeLengths => ({
+  top: -e.top,
+  right: -e.right,
+  bottom: -e.bottom,
+  left: -e.left,
+});
+
+/** The box with each edge moved outward by its length (inward when negative). */
+export function grow(rect: Rect, by: EdgeLengths): Rect {
+  return {
+    x: rect.x - by.left,
+    y: rect.y - by.top,
+    width: rect.width + by.left + by.right,
+    height: rect.height + by.top + by.bottom,
+  };
+}
+
+/** How far each edge of the box lies inside the outer box; negative where it sticks out. */
+export function insets(inner: Rect, outer: Rect): EdgeLengths {
+  return {
+    top: inner.y - outer.y,
+    right: outer.x + outer.width - inner.x - inner.width,
+    bottom: outer.y + outer.height - inner.y - inner.height,
+    left: inner.x - outer.x,
+  };
+}
+
+export const centreOf = (r: Rect): Point => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
+
+export const overlaps = (a: Rect, b: Rect): boolean =>
+  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
+
+/** Smallest box around points. */
+export function around(points: readonly Point[]): Rect {
+  const xs = points.map((p) => p.x);
+  const ys = points.map((p) => p.y);
+  const [x, y] = [Math.min(...xs), Math.min(...ys)];
+  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+}
+
+export const cornersOf = (r: Rect): readonly Point[] => [
+  { x: r.x, y: r.y },
+  { x: r.x + r.width, y: r.y },
+  { x: r.x + r.width, y: r.y + r.height },
+  { x: r.x, y: r.y + r.height },
+];
+
+/** Smallest box around all of the boxes. */
+export const union = (rects: readonly Rect[]): Rect => around(rects.flatMap(cornersOf));
+
+/** An affine map as PDF and SVG write it: x′ = a·x + c·y + e, y′ = b·x + d·y + f. */
+export type Matrix = readonly [a: number, b: number, c: number, d: number, e: number, f: number];
+
+export const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
+
+export const isIdentity = (m: Matrix): boolean => m.every((n, i) => n === IDENTITY[i]);
+
+/** Rotation by degrees clockwise (y down) about a point. */
+export function rotation(degrees: number, about: Point): Matrix {
+  const angle = (degrees * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+  return [cos, sin, -sin, cos, about.x - cos * about.x + sin * about.y, about.y - sin * about.x - cos * about.y];
+}
+
+export const apply = (m: Matrix, p: Point): Point => ({
+  x: m[0] * p.x + m[2] * p.y + m[4],
+  y: m[1] * p.x + m[3] * p.y + m[5],
+});
+
+/** Smallest upright box around a box turned about its centre. */
+export function turnedBounds(rect: Rect, degrees: number): Rect {
+  if (degrees % 360 === 0) return rect;
+  const turn = rotation(degrees, centreOf(rect));
+  return around(cornersOf(rect).map((p) => apply(turn, p)));
+}

@@ -1,0 +1,6 @@
+export * from './geometry';
+export * from './axis';
+export * from './boxes';
+export * from './place';
+export * from './snap';
+export * from './arrange';

@@ -1,0 +1,38 @@
+import { mmPer, type Mm, type Unit } from './units';
+
+/** Decimals that still mean something on paper: about a thousandth of a millimetre, in each unit. */
+const DECIMALS: Readonly<Record<Unit, number>> = {
+  mm: 3,
+  cm: 4,
+  m: 6,
+  in: 4,
+  ft: 5,
+  pt: 3,
+  pica: 4,
+  px: 1,
+};
+
+/** A number with at most so many decimals and no trailing zeros: 94.133, 210, 0.5. */
+export function formatNumber(value: number, decimals = 3): string {
+  const text = value.toFixed(decimals);
+  const trimmed = text.includes('.') ? text.replace(/0+$/, '').replace(/\.$/, '') : text;
+  return trimmed === '-0' ? '0' : trimmed;
+}
+
+/** The figure alone, in the unit, with no digit that the paper could not show. */
+export function formatLengthValue(mm: Mm, unit: Unit, ppi = 300): string {
+  return formatNumber(mm / mmPer(unit, ppi), DECIMALS[unit]);
+}
+
+/** Figure and unit: `94.133 mm`, `8.5 in`. */
+export function formatLength(mm: Mm, unit: Unit, ppi = 300): string {
+  return `${formatLengthValue(mm, unit, ppi)} ${unit}`;
+}
+
+/** `148 × 210 mm`. */
+export function formatSize(size: { width: Mm; height: Mm }, unit: Unit, ppi = 300): string {
+  return `${formatLengthValue(size.width, unit, ppi)} × ${formatLength(size.height, unit, ppi)}`;
+}
+
+/** Where inches are usual beside millimetres, and the other way round. */
+export const otherUnit = (unit: Unit): Unit => (unit === 'mm' || unit === 'cm' || unit === 'm' ? 'in' : 'mm');

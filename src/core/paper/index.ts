@@ -1,0 +1,2 @@
+export * from './sizes';
+export * from './read-size';

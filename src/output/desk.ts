@@ -1,0 +1,70 @@
+import type { ColourEngine } from '../core/colour';
+import { createComposer, languagesNeeded, type Composer } from '../core/compose';
+import { blankOf, type Blank, type BlankSurface } from '../core/format';
+import type { Job, Piece } from '../core/job';
+import { rulesFor, type Rules } from '../core/rules';
+import type { Drawing } from '../core/drawing';
+import { checkSurface, type Finding } from '../core/check';
+import { loadHyphenator, type Hyphenator } from '../core/type';
+import type { OpenProfile } from '../bring-in/profile';
+import type { AssetSource } from './assets';
+import { loadFonts, type JobFonts } from './fonts';
+import { readProfile } from './profiles';
+
+/** A job with everything at hand that its drawing needs. */
+export interface Desk {
+  readonly job: Job;
+  readonly assets: AssetSource;
+  readonly fonts: JobFonts;
+  readonly profile: OpenProfile;
+  readonly colour: ColourEngine;
+  readonly sides: readonly DeskSide[];
+}
+
+/** One side of one piece, drawn. */
+export interface DeskSide {
+  readonly piece: Piece;
+  readonly blank: Blank;
+  readonly surface: BlankSurface;
+  readonly rules: Rules;
+  readonly drawing: Drawing;
+}
+
+/** Opens fonts, profile and hyphenation, and draws every side of a job. */
+export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
+  const firstPiece = job.pieces[0];
+  if (!firstPiece) throw new Error('The job has no piece.');
+  const { openProfile } = await import('../bring-in/profile');
+  const profileName = rulesFor(job, firstPiece).profile;
+  const [fonts, profile] = await Promise.all([
+    loadFonts(job, assets),
+    readProfile(profileName).then((bytes) => openProfile(profileName, bytes)),
+  ]);
+  const hyphenators = new Map<string, Hyphenator | undefined>();
+  for (const language of languagesNeeded(job)) hyphenators.set(language, await loadHyphenator(language));
+
+  const sides = job.pieces.flatMap((piece): DeskSide[] => {
+    const blank = blankOf(job, piece);
+    const rules = rulesFor(job, piece);
+    return blank.surfaces.map((surface) => {
+      const composer: Composer = createComposer({
+        boxes: surface.boxes,
+        assets: job.assets,
+        language: job.language,
+        ppi: rules.ppi.value,
+        colour: profile.engine,
+        fonts: fonts.set,
+        hyphenator: (language) => hyphenators.get(language),
+      });
+      const drawing = composer.surface(surface.name, piece.surfaces[surface.name]);
+      return { piece, blank, surface, rules, drawing };
+    });
+  });
+  return { job, assets, fonts, profile, colour: profile.engine, sides };
+}
+
+/** Every finding of a job. */
+export const checkDesk = (desk: Desk): readonly Finding[] =>
+  desk.sides.flatMap(({ piece, surface, drawing, blank }) =>
+    checkSurface(desk.job, piece, surface.name, drawing, blank),
+  );

@@ -1,0 +1,43 @@
+import type { Job } from '../core/job';
+import type { AssetSource } from './assets';
+import type { ExportKind } from './kinds';
+import { openDesk } from './desk';
+import { pressFile } from './press';
+import { previewFiles } from './preview';
+import { workingFile } from './working';
+
+
+export interface OutputFile {
+  readonly name: string;
+  readonly type: 'application/pdf' | 'image/png' | 'application/zip';
+  readonly bytes: Uint8Array;
+}
+
+/** Told how much is done, from 0 to 1, and what is being done. */
+export type Progress = (share: number, step: string) => void;
+
+export interface ExportRequest {
+  readonly job: Job;
+  readonly assets: AssetSource;
+  readonly kind: ExportKind;
+  /** The moment that the files name; the same moment gives the same bytes. */
+  readonly at: Date;
+  readonly progress?: Progress;
+}
+
+/** Makes the files of one kind from a job. */
+export async function exportJob(request: ExportRequest): Promise<readonly OutputFile[]> {
+  const { job, assets, kind, at, progress = () => undefined } = request;
+  switch (kind) {
+    case 'working':
+      return [await workingFile(job, assets)];
+    case 'press': {
+      progress(0, 'Opening fonts and profile');
+      return [await pressFile(await openDesk(job, assets), at, progress)];
+    }
+    case 'preview': {
+      progress(0, 'Opening fonts and profile');
+      return previewFiles(await openDesk(job, assets), at, progress);
+    }
+  }
+}

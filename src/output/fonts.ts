@@ -1,0 +1,62 @@
+import { readFile } from 'node:fs/promises';
+import { facesNeeded, type FaceNeed } from '../core/compose';
+import { jobFonts, type Job } from '../core/job';
+import { SHIPPED_FACES, nearestFace, type Face, type FontSet } from '../core/type';
+import type { AssetSource } from './assets';
+import { shipped } from './home';
+
+/** The faces of a job, opened, with what a file needs to embed them. */
+export interface JobFonts {
+  readonly set: FontSet;
+  readonly bytes: (key: string) => Uint8Array;
+  readonly postscript: (key: string) => string;
+}
+
+/** Opens every face that a job’s text asks for: its own first, then the shipped ones. */
+export async function loadFonts(job: Job, assets: AssetSource): Promise<JobFonts> {
+  const { createFontSet, openFont, toSfnt } = await import('../bring-in/font');
+  const bytes = new Map<string, Uint8Array>();
+  const names = new Map<string, string>();
+  const opened = new Map<string, Face>();
+
+  const open = async (face: Omit<Face, 'files'>, keys: readonly string[], read: (key: string) => Promise<Uint8Array>) => {
+    const id = `${face.family}/${face.weight}/${face.italic}`;
+    if (opened.has(id)) return;
+    const files = [];
+    for (const key of keys) {
+      const data = await read(key);
+      bytes.set(key, data);
+      names.set(key, face.postscript);
+      files.push(openFont(key, data));
+    }
+    opened.set(id, { ...face, files });
+  };
+
+  const own = jobFonts(job);
+  const ofFamily = <F extends { readonly family: string }>(faces: readonly F[], need: FaceNeed) =>
+    faces.filter((f) => f.family === need.family);
+  for (const need of facesNeeded(job)) {
+    const mine = nearestFace(ofFamily(own, need), need.weight, need.italic);
+    const data = mine && (await assets.get(mine.sha));
+    if (mine && data) {
+      const { family, weight, italic, postscript } = mine;
+      await open({ family, weight, italic, postscript }, [mine.sha], async () => await toSfnt(data));
+      continue;
+    }
+    const face = nearestFace(ofFamily(SHIPPED_FACES, need), need.weight, need.italic);
+    if (!face) continue;
+    const { family, weight, italic, postscript } = face;
+    await open({ family, weight, italic, postscript }, face.files, async (key) => readFile(shipped('public', 'fonts', `${key}.ttf`)));
+  }
+
+  const known = <T>(map: ReadonlyMap<string, T>, key: string): T => {
+    const value = map.get(key);
+    if (value === undefined) throw new Error(`The font file “${key}” was not opened.`);
+    return value;
+  };
+  return {
+    set: createFontSet([...opened.values()]),
+    bytes: (key) => known(bytes, key),
+    postscript: (key) => known(names, key),
+  };
+}

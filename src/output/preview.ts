@@ -1,0 +1,111 @@
+import sharp from 'sharp';
+import { itemsOf, type Ink } from '../core/drawing';
+import { pictureAsset } from '../core/job';
+import { MM_PER_INCH } from '../core/measure';
+import { writePdf } from '../paint/pdf';
+import { svgPage } from '../paint/svg';
+import type { Desk, DeskSide } from './desk';
+import type { OutputFile, Progress } from './export';
+import { fileStem } from './file-name';
+import { encodePictures, fileId, fontsFor, type PictureUse } from './pdf-request';
+import { screenPicture } from './pictures';
+import { readSrgb } from './profiles';
+import { deflateSync } from 'node:zlib';
+import type { EncodedPicture } from '../paint/pdf';
+
+const QUALITY = 85;
+
+/** Cut to the trim, without marks, in sRGB: a PDF of all sides, and a PNG of each. */
+export async function previewFiles(desk: Desk, at: Date, progress: Progress): Promise<readonly OutputFile[]> {
+  const stem = fileStem(desk.job.name);
+  const files: OutputFile[] = [{ name: `${stem}-preview.pdf`, type: 'application/pdf', bytes: await previewPdf(desk, at, progress) }];
+  for (const side of desk.sides) {
+    progress(0.6 + (0.4 * (files.length - 1)) / desk.sides.length, `Drawing the ${side.surface.name}`);
+    const bytes = await previewPng(desk, side, desk.job.output.previewPixels);
+    files.push({ name: `${stem}-${side.surface.name}.png`, type: 'image/png', bytes });
+  }
+  progress(1, 'Done');
+  return files;
+}
+
+/** Pixels to the inch at which a preview’s longest side has the pixels asked for. */
+const previewPpi = (side: DeskSide, longest: number): number =>
+  (longest / Math.max(side.surface.boxes.trim.width, side.surface.boxes.trim.height)) * MM_PER_INCH;
+
+async function previewPdf(desk: Desk, at: Date, progress: Progress): Promise<Uint8Array> {
+  const { job } = desk;
+  const [firstSide] = desk.sides;
+  const ppi = firstSide ? previewPpi(firstSide, job.output.previewPixels) : 150;
+  const picture = await encodePictures(
+    desk,
+    () => ppi,
+    (bytes, use) => screenEncoding(desk, bytes, use),
+    (share, step) => progress(0.6 * share, step),
+  );
+  return writePdf({
+    pages: desk.sides.map((side) => {
+      const { trim } = side.surface.boxes;
+      return { items: itemsOf(side.drawing), trim, bleed: trim, sheet: trim };
+    }),
+    purpose: { kind: 'screen', toRgb: (ink: Ink) => (ink.kind === 'process' ? desk.colour.toRgb(ink.build) : BLACK) },
+    metadata: { title: job.name, at, id: fileId(job, at, 'preview') },
+    profile: { bytes: await readSrgb(), condition: 'sRGB', about: 'sRGB' },
+    ...(await fontsFor(desk)),
+    picture,
+  });
+}
+
+const BLACK = { r: 0, g: 0, b: 0 };
+
+async function screenEncoding(desk: Desk, bytes: Uint8Array, { asset, size }: PictureUse): Promise<EncodedPicture> {
+  const { rgb, alpha } = await screenPicture(bytes, asset, size, desk.profile.pictures());
+  const jpeg = await sharp(rgb, { raw: { ...size, channels: 3 } }).jpeg({ quality: QUALITY }).toBuffer();
+  return { ...size, space: 'rgb', bytes: jpeg, filter: 'jpeg', inverted: false, ...(alpha && { mask: deflateSync(alpha) }) };
+}
+
+/** One side as a PNG, its longest side as many pixels as asked for. */
+export async function previewPng(desk: Desk, side: DeskSide, longest: number): Promise<Uint8Array> {
+  const { Resvg } = await import('@resvg/resvg-js');
+  const { trim } = side.surface.boxes;
+  const ppi = previewPpi(side, longest);
+  const hrefs = new Map<string, string>();
+  for (const item of itemsOf(side.drawing)) {
+    const asset = item.kind === 'picture' ? pictureAsset(desk.job.assets, item.picture) : undefined;
+    if (item.kind !== 'picture' || !asset || hrefs.has(item.picture)) continue;
+    const bytes = await desk.assets.get(item.picture);
+    if (!bytes) continue;
+    const share = Math.min(1, ((item.image.width / MM_PER_INCH) * ppi * 2) / asset.width);
+    const size = {
+      width: Math.max(1, Math.round(asset.width * share)),
+      height: Math.max(1, Math.round(asset.height * share)),
+    };
+    hrefs.set(item.picture, await dataUrl(desk, bytes, asset, size));
+  }
+  const svg = svgPage(itemsOf(side.drawing), trim, {
+    fonts: desk.fonts.set,
+    colour: desk.colour,
+    picture: (sha) => hrefs.get(sha) ?? '',
+  });
+  const fitTo =
+    trim.width >= trim.height ? { mode: 'width' as const, value: longest } : { mode: 'height' as const, value: longest };
+  return new Resvg(svg, { fitTo, font: { loadSystemFonts: false } }).render().asPng();
+}
+
+type Asset = NonNullable<ReturnType<typeof pictureAsset>>;
+
+async function dataUrl(desk: Desk, bytes: Uint8Array, asset: Asset, size: PictureUse['size']): Promise<string> {
+  return `data:image/png;base64,${(await screenPng(desk.profile, bytes, asset, size)).toString('base64')}`;
+}
+
+/** A picture as the paper will show it, as a PNG. */
+export async function screenPng(
+  profile: Desk['profile'],
+  bytes: Uint8Array,
+  asset: Asset,
+  size: PictureUse['size'],
+): Promise<Buffer> {
+  const { rgb, alpha } = await screenPicture(bytes, asset, size, profile.pictures());
+  const image = sharp(rgb, { raw: { ...size, channels: 3 } });
+  const whole = alpha ? image.joinChannel(Buffer.from(alpha), { raw: { ...size, channels: 1 } }) : image;
+  return whole.png({ compressionLevel: 6 }).toBuffer();
+}

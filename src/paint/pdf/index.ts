@@ -1,0 +1,3 @@
+export * from './document';
+export type { Purpose } from './content';
+export type { Metadata } from './metadata';

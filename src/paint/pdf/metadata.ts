@@ -1,0 +1,39 @@
+/** What a file says about itself. */
+export interface Metadata {
+  readonly title: string;
+  readonly at: Date;
+  /** Sixteen bytes in hex, the same for the same file. */
+  readonly id: string;
+}
+
+export const PRODUCER = 'Yellow Sheet';
+
+const escapeXml = (text: string): string =>
+  // Control characters have no place in XML at all.
+  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '').replace(/[&<>]/g, (c) => `&#${c.charCodeAt(0)};`); // eslint-disable-line no-control-regex
+
+const iso = (at: Date): string => at.toISOString().replace(/\.\d+Z$/, 'Z');
+
+/** `D:20260501090000Z`, the same moment as in the XMP. */
+export const pdfDate = (at: Date): string => `D:${iso(at).replace(/[-:T]/g, '')}`;
+
+const uuid = (id: string): string =>
+  `uuid:${[id.slice(0, 8), id.slice(8, 12), id.slice(12, 16), id.slice(16, 20), id.slice(20, 32)].join('-')}`;
+
+/** XMP of the document; a press file names its conformance (ISO 15930-7, clause 6.3, from memory). */
+export function xmp({ title, at, id }: Metadata, conformance: 'PDF/X-4' | undefined): string {
+  const x4 = conformance ? `<pdfxid:GTS_PDFXVersion>${conformance}</pdfxid:GTS_PDFXVersion>` : '';
+  return `<?xpacket begin="\ufeff" id="W5M0MpCehiHzreSzNTczkc9d"?>
+<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">
+<rdf:Description rdf:about=""
+ xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/"
+ xmlns:xmpMM="http://ns.adobe.com/xap/1.0/mm/" xmlns:pdf="http://ns.adobe.com/pdf/1.3/"
+ xmlns:pdfxid="http://www.npes.org/pdfx/ns/id/">
+<dc:format>application/pdf</dc:format>
+<dc:title><rdf:Alt><rdf:li xml:lang="x-default">${escapeXml(title)}</rdf:li></rdf:Alt></dc:title>
+<xmp:CreateDate>${iso(at)}</xmp:CreateDate><xmp:ModifyDate>${iso(at)}</xmp:ModifyDate><xmp:MetadataDate>${iso(at)}</xmp:MetadataDate>
+<xmp:CreatorTool>${PRODUCER}</xmp:CreatorTool><pdf:Producer>${PRODUCER}</pdf:Producer><pdf:Trapped>False</pdf:Trapped>
+<xmpMM:DocumentID>${uuid(id)}</xmpMM:DocumentID><xmpMM:RenditionClass>default</xmpMM:RenditionClass><xmpMM:VersionID>1</xmpMM:VersionID>
+${x4}</rdf:Description></rdf:RDF></x:xmpmeta>
+<?xpacket end="w"?>`;
+}

@@ -1,0 +1,56 @@
+// Packages that come without types: only what is used here, as their sources have it.
+
+declare module 'hyphen/*' {
+  const patterns: {
+    readonly hyphenateSync: (
+      text: string,
+      options?: {
+        readonly hyphenChar?: string;
+        readonly minWordLength?: number;
+        readonly exceptions?: readonly string[];
+      },
+    ) => string;
+  };
+  export default patterns;
+}
+
+declare module 'linebreak' {
+  export default class LineBreaker {
+    constructor(text: string);
+    nextBreak(): { readonly position: number; readonly required: boolean } | null;
+  }
+}
+
+declare module 'lcms-wasm' {
+  interface LittleCms {
+    cmsOpenProfileFromMem(bytes: Uint8Array, length: number): number;
+    cmsCloseProfile(profile: number): void;
+    cmsGetColorSpaceASCII(profile: number): string;
+    cmsGetProfileInfoASCII(profile: number, info: number, language: string, country: string): string;
+    cmsFormatterForColorspaceOfProfile(profile: number, bytes: number, isFloat: boolean): number;
+    cmsCreate_sRGBProfile(): number;
+    cmsCreateLab4Profile(whitePoint: unknown): number;
+    cmsCreateTransform(
+      input: number,
+      inputFormat: number,
+      output: number,
+      outputFormat: number,
+      intent: number,
+      flags: number,
+    ): number;
+    cmsDoTransform<T extends Uint8Array | Uint16Array | Float32Array>(
+      transform: number,
+      pixels: T | readonly number[],
+      count: number,
+    ): Uint8Array | Uint16Array | Float32Array;
+    cmsDeleteTransform(transform: number): void;
+  }
+  export function instantiate(options?: {
+    readonly locateFile?: (name: string) => string;
+    readonly wasmBinary?: Uint8Array;
+  }): Promise<LittleCms>;
+  export const cmsInfoDescription: number;
+  export const INTENT_RELATIVE_COLORIMETRIC: number;
+  export const cmsFLAGS_BLACKPOINTCOMPENSATION: number;
+  export const cmsFLAGS_NOOPTIMIZE: number;
+}
