@@ -8,7 +8,7 @@ export interface Arguments {
   readonly set: Readonly<Record<string, string>>;
 }
 
-const WITH_VALUE = ['out', 'to', 'at', 'set', 'name', 'unit'] as const;
+const WITH_VALUE = ['out', 'to', 'at', 'set', 'name', 'unit', 'assets'] as const;
 const PLAIN = ['json'] as const;
 
 /** Reads the words after the command. */
@@ -28,7 +28,9 @@ export function readArguments(argv: readonly string[]): Arguments {
       continue;
     }
     if (!(WITH_VALUE as readonly string[]).includes(name)) {
-      throw new UsageError(`There is no option --${name}. Options: ${[...WITH_VALUE, ...PLAIN].map((f) => `--${f}`).join(', ')}.`);
+      throw new UsageError(
+        `There is no option --${name}. Options: ${[...WITH_VALUE, ...PLAIN].map((f) => `--${f}`).join(', ')}.`,
+      );
     }
     const value = inline ?? argv[(i += 1)];
     if (value === undefined) throw new UsageError(`--${name} needs a value after it.`);
@@ -37,7 +39,8 @@ export function readArguments(argv: readonly string[]): Arguments {
       continue;
     }
     const [key, text] = value.split(/=(.*)/s, 2);
-    if (!key || text === undefined) throw new UsageError(`--set wants name=value, for example --set size=A5; “${value}” is not that.`);
+    if (!key || text === undefined)
+      throw new UsageError(`--set wants name=value, for example --set size=A5; “${value}” is not that.`);
     set[key] = text;
   }
   return { words, flags, set };

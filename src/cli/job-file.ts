@@ -9,7 +9,10 @@ import { UsageError } from './arguments';
 export const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
 /** A job from disk: a job file, whose pictures lie in `assets/` beside it, or a working file that carries them. */
-export async function openJobFile(path: string): Promise<{ readonly job: Job; readonly assets: AssetSource }> {
+export async function openJobFile(
+  path: string,
+  folder = join(dirname(path), 'assets'),
+): Promise<{ readonly job: Job; readonly assets: AssetSource }> {
   const bytes = await readBounded(path);
   if (isZip(bytes)) {
     const read = readWorkingFile(bytes, sha256);
@@ -18,7 +21,6 @@ export async function openJobFile(path: string): Promise<{ readonly job: Job; re
   }
   const read = readJobText(new TextDecoder().decode(bytes));
   if (!read.ok) throw new UsageError(`${path}: ${read.problems.join('\n')}`);
-  const folder = join(dirname(path), 'assets');
   return { job: read.job, assets: folderAssets(folder) };
 }
 

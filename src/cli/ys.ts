@@ -16,7 +16,7 @@ Exit code: 0 fine, 1 findings, 2 bad input.
   ys check JOB --json                            findings
   ys export JOB --to press|preview|working --out DIR [--at 2026-05-01T09:00:00Z]
 
-JOB is a job file (.ysjob.json, pictures in assets/ beside it) or a working file (.yellowsheet.zip).`;
+JOB is a job file (.ysjob.json, pictures in assets/ beside it, or in --assets DIR) or a working file (.yellowsheet.zip).`;
 
 const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
 const say = (text: string): void => void process.stderr.write(`${text}\n`);
@@ -36,7 +36,7 @@ export async function run(argv: readonly string[]): Promise<number> {
     case 'new':
       return create(args);
     case 'describe':
-      print(describeJob((await openJobFile(jobPath(args))).job));
+      print(describeJob((await openJob(args)).job));
       return 0;
     case 'check':
       return check(args);
@@ -46,6 +46,8 @@ export async function run(argv: readonly string[]): Promise<number> {
       throw new UsageError(`There is no command “${command}”.\n\n${HELP}`);
   }
 }
+
+const openJob = (args: Arguments) => openJobFile(jobPath(args), args.flags.get('assets'));
 
 function jobPath(args: Arguments): string {
   const [path] = args.words;
@@ -63,7 +65,9 @@ async function create(args: Arguments): Promise<number> {
   const started = startJob(format, args.set, { id: randomUUID(), name: args.flags.get('name') ?? format.title, unit });
   if (!started.ok) {
     const typed = args.set[started.parameter] ?? '';
-    const pointer = typed ? `\n  ${typed}\n  ${' '.repeat(started.error.at)}${'^'.repeat(Math.max(1, started.error.length))}` : '';
+    const pointer = typed
+      ? `\n  ${typed}\n  ${' '.repeat(started.error.at)}${'^'.repeat(Math.max(1, started.error.length))}`
+      : '';
     throw new UsageError(`${started.parameter}: ${started.error.message}${pointer}`);
   }
   const out = args.flags.get('out');
@@ -79,7 +83,7 @@ async function create(args: Arguments): Promise<number> {
 const isUnit = (text: string): text is JobUnit => (JOB_UNITS as readonly string[]).includes(text);
 
 async function check(args: Arguments): Promise<number> {
-  const { job, assets } = await openJobFile(jobPath(args));
+  const { job, assets } = await openJob(args);
   const { checkDesk, openDesk } = await import('../output');
   const findings = checkDesk(await openDesk(job, assets));
   print(findings.map(({ fixes, ...finding }) => ({ ...finding, fix: fixes.map((fix) => fix.label) })));
@@ -93,7 +97,7 @@ async function exportFiles(args: Arguments): Promise<number> {
   if (out === undefined) throw new UsageError('--out names the folder for the files.');
   const at = new Date(args.flags.get('at') ?? Date.now());
   if (Number.isNaN(at.getTime())) throw new UsageError('--at is a moment such as 2026-05-01T09:00:00Z.');
-  const { job, assets } = await openJobFile(jobPath(args));
+  const { job, assets } = await openJob(args);
   const { exportJob } = await import('../output');
   // A parent process that listens is told how far it is.
   const progress = (share: number, step: string) => process.send?.({ share, step });
@@ -116,7 +120,11 @@ async function writeWhole(path: string, bytes: Uint8Array): Promise<void> {
 run(process.argv.slice(2)).then(
   (code) => (process.exitCode = code),
   (error: unknown) => {
-    say(error instanceof UsageError ? error.message : `This should not have happened: ${String(error instanceof Error ? (error.stack ?? error.message) : error)}`);
+    say(
+      error instanceof UsageError
+        ? error.message
+        : `This should not have happened: ${String(error instanceof Error ? (error.stack ?? error.message) : error)}`,
+    );
     process.exitCode = 2;
   },
 );

@@ -6,7 +6,6 @@ import { pressFile } from './press';
 import { previewFiles } from './preview';
 import { workingFile } from './working';
 
-
 export interface OutputFile {
   readonly name: string;
   readonly type: 'application/pdf' | 'image/png' | 'application/zip';

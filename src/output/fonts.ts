@@ -19,7 +19,11 @@ export async function loadFonts(job: Job, assets: AssetSource): Promise<JobFonts
   const names = new Map<string, string>();
   const opened = new Map<string, Face>();
 
-  const open = async (face: Omit<Face, 'files'>, keys: readonly string[], read: (key: string) => Promise<Uint8Array>) => {
+  const open = async (
+    face: Omit<Face, 'files'>,
+    keys: readonly string[],
+    read: (key: string) => Promise<Uint8Array>,
+  ) => {
     const id = `${face.family}/${face.weight}/${face.italic}`;
     if (opened.has(id)) return;
     const files = [];
@@ -46,7 +50,9 @@ export async function loadFonts(job: Job, assets: AssetSource): Promise<JobFonts
     const face = nearestFace(ofFamily(SHIPPED_FACES, need), need.weight, need.italic);
     if (!face) continue;
     const { family, weight, italic, postscript } = face;
-    await open({ family, weight, italic, postscript }, face.files, async (key) => readFile(shipped('public', 'fonts', `${key}.ttf`)));
+    await open({ family, weight, italic, postscript }, face.files, async (key) =>
+      readFile(shipped('public', 'fonts', `${key}.ttf`)),
+    );
   }
 
   const known = <T>(map: ReadonlyMap<string, T>, key: string): T => {

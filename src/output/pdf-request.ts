@@ -11,9 +11,7 @@ import { sentSize, type PictureSize } from './pictures';
 import { loadSubsetter } from './subset-font';
 
 /** The parts of a PDF request that press file and preview share: the job’s fonts and its name. */
-export async function fontsFor(
-  desk: Desk,
-): Promise<Pick<PdfRequest, 'font' | 'fontName' | 'subset' | 'deflate'>> {
+export async function fontsFor(desk: Desk): Promise<Pick<PdfRequest, 'font' | 'fontName' | 'subset' | 'deflate'>> {
   const subset = await loadSubsetter();
   const { fonts } = desk;
   return {
@@ -26,7 +24,10 @@ export async function fontsFor(
 
 /** Sixteen bytes that are the same for the same job, moment and kind of file. */
 export const fileId = (job: Job, at: Date, kind: string): string =>
-  createHash('sha256').update(JSON.stringify([kind, at.toISOString(), job])).digest('hex').slice(0, 32);
+  createHash('sha256')
+    .update(JSON.stringify([kind, at.toISOString(), job]))
+    .digest('hex')
+    .slice(0, 32);
 
 /** A use of a picture at a size; the same picture at the same size is encoded once. */
 export interface PictureUse {

@@ -52,7 +52,9 @@ export async function pressPicture(
   switch (asset.colour) {
     case 'grey': {
       const grey = pipeline.removeAlpha().toColourspace('b-w');
-      const data = lossless ? deflateSync(await grey.raw().toBuffer()) : await grey.jpeg({ quality: QUALITY }).toBuffer();
+      const data = lossless
+        ? deflateSync(await grey.raw().toBuffer())
+        : await grey.jpeg({ quality: QUALITY }).toBuffer();
       return { ...size, space: 'grey', bytes: data, filter: lossless ? 'deflate' : 'jpeg', inverted: false, ...mask };
     }
     case 'cmyk': {

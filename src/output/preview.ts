@@ -18,7 +18,9 @@ const QUALITY = 85;
 /** Cut to the trim, without marks, in sRGB: a PDF of all sides, and a PNG of each. */
 export async function previewFiles(desk: Desk, at: Date, progress: Progress): Promise<readonly OutputFile[]> {
   const stem = fileStem(desk.job.name);
-  const files: OutputFile[] = [{ name: `${stem}-preview.pdf`, type: 'application/pdf', bytes: await previewPdf(desk, at, progress) }];
+  const files: OutputFile[] = [
+    { name: `${stem}-preview.pdf`, type: 'application/pdf', bytes: await previewPdf(desk, at, progress) },
+  ];
   for (const side of desk.sides) {
     progress(0.6 + (0.4 * (files.length - 1)) / desk.sides.length, `Drawing the ${side.surface.name}`);
     const bytes = await previewPng(desk, side, desk.job.output.previewPixels);
@@ -59,8 +61,17 @@ const BLACK = { r: 0, g: 0, b: 0 };
 
 async function screenEncoding(desk: Desk, bytes: Uint8Array, { asset, size }: PictureUse): Promise<EncodedPicture> {
   const { rgb, alpha } = await screenPicture(bytes, asset, size, desk.profile.pictures());
-  const jpeg = await sharp(rgb, { raw: { ...size, channels: 3 } }).jpeg({ quality: QUALITY }).toBuffer();
-  return { ...size, space: 'rgb', bytes: jpeg, filter: 'jpeg', inverted: false, ...(alpha && { mask: deflateSync(alpha) }) };
+  const jpeg = await sharp(rgb, { raw: { ...size, channels: 3 } })
+    .jpeg({ quality: QUALITY })
+    .toBuffer();
+  return {
+    ...size,
+    space: 'rgb',
+    bytes: jpeg,
+    filter: 'jpeg',
+    inverted: false,
+    ...(alpha && { mask: deflateSync(alpha) }),
+  };
 }
 
 /** One side as a PNG, its longest side as many pixels as asked for. */
@@ -87,7 +98,9 @@ export async function previewPng(desk: Desk, side: DeskSide, longest: number): P
     picture: (sha) => hrefs.get(sha) ?? '',
   });
   const fitTo =
-    trim.width >= trim.height ? { mode: 'width' as const, value: longest } : { mode: 'height' as const, value: longest };
+    trim.width >= trim.height
+      ? { mode: 'width' as const, value: longest }
+      : { mode: 'height' as const, value: longest };
   return new Resvg(svg, { fitTo, font: { loadSystemFonts: false } }).render().asPng();
 }
 

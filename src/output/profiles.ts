@@ -8,6 +8,7 @@ export const PROFILE_FACTS: Readonly<Record<ProfileName, { readonly condition: s
   'uncoated-fogra29': { condition: 'FOGRA29', about: 'Uncoated stock, FOGRA29L characterisation data' },
 };
 
-export const readProfile = (name: ProfileName): Promise<Uint8Array> => readFile(shipped('assets', 'profiles', `${name}.icc`));
+export const readProfile = (name: ProfileName): Promise<Uint8Array> =>
+  readFile(shipped('assets', 'profiles', `${name}.icc`));
 
 export const readSrgb = (): Promise<Uint8Array> => readFile(shipped('assets', 'profiles', 'srgb.icc'));

@@ -13,5 +13,9 @@ export async function workingFile(job: Job, assets: AssetSource): Promise<Output
     if (!bytes) throw new Error(`“${asset.name}” is missing. Bring it in again, or take it out of the job.`);
     found.set(sha, bytes);
   }
-  return { name: `${fileStem(job.name)}.yellowsheet.zip`, type: 'application/zip', bytes: writeWorkingFile(job, found) };
+  return {
+    name: `${fileStem(job.name)}.yellowsheet.zip`,
+    type: 'application/zip',
+    bytes: writeWorkingFile(job, found),
+  };
 }

@@ -8,8 +8,7 @@ export const MAX_PIXELS = 300_000_000;
 const SECONDS = 30;
 
 export type PictureReading =
-  | { readonly ok: true; readonly picture: PictureAsset }
-  | { readonly ok: false; readonly problem: string };
+  { readonly ok: true; readonly picture: PictureAsset } | { readonly ok: false; readonly problem: string };
 
 const FORMATS: Readonly<Record<string, PictureAsset['format']>> = {
   'image/jpeg': 'jpeg',
@@ -20,7 +19,9 @@ const FORMATS: Readonly<Record<string, PictureAsset['format']>> = {
 
 /** How a picture is opened everywhere: bounded in pixels, strict about damage. */
 export const openPicture = (bytes: Uint8Array): Sharp =>
-  sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'truncated', sequentialRead: true }).timeout({ seconds: SECONDS });
+  sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'truncated', sequentialRead: true }).timeout({
+    seconds: SECONDS,
+  });
 
 /**
  * Reads a picture from outside: JPEG, PNG, TIFF or WebP, by its content and not by its name.
@@ -40,7 +41,8 @@ export async function readPicture(name: string, bytes: Uint8Array): Promise<Pict
         `“${name}” has ${meta.width} × ${meta.height} pixels; at most ${MAX_PIXELS / 1e6} million can be placed. Save it smaller.`,
       );
     }
-    if ((meta.pages ?? 1) > 100) return bad(`“${name}” has ${meta.pages} pages. Save the one that is wanted by itself.`);
+    if ((meta.pages ?? 1) > 100)
+      return bad(`“${name}” has ${meta.pages} pages. Save the one that is wanted by itself.`);
     // Decodes every row, so that a damaged end is found now and not at the press.
     await openPicture(bytes).resize(16, 16, { fit: 'inside', fastShrinkOnLoad: false }).raw().toBuffer();
     const { width, height } = meta.autoOrient;

@@ -48,23 +48,30 @@ export function readWorkingFile(bytes: Uint8Array, hash: (bytes: Uint8Array) => 
           strange.push(name);
           return false;
         }
-        return count <= MAX_ENTRIES && total <= MAX_WORKING_BYTES && (name !== JOB_ENTRY || originalSize <= MAX_JOB_BYTES);
+        return (
+          count <= MAX_ENTRIES && total <= MAX_WORKING_BYTES && (name !== JOB_ENTRY || originalSize <= MAX_JOB_BYTES)
+        );
       },
     });
   } catch {
     return bad('The file is a damaged zip. Export the working file again.');
   }
   if (strange.length > 0) {
-    return bad(`“${printable(strange[0] ?? '')}” does not belong in a working file, so nothing was opened. Export it again from Yellow Sheet.`);
+    return bad(
+      `“${printable(strange[0] ?? '')}” does not belong in a working file, so nothing was opened. Export it again from Yellow Sheet.`,
+    );
   }
-  if (count > MAX_ENTRIES || total > MAX_WORKING_BYTES) return bad('The working file is larger than this program opens.');
+  if (count > MAX_ENTRIES || total > MAX_WORKING_BYTES)
+    return bad('The working file is larger than this program opens.');
   const document = files[JOB_ENTRY];
-  if (!document) return bad('There is no job in this zip: it has no job.json. Choose a working file made by Yellow Sheet.');
+  if (!document)
+    return bad('There is no job in this zip: it has no job.json. Choose a working file made by Yellow Sheet.');
   const assets = new Map<string, Uint8Array>();
   for (const [name, data] of Object.entries(files)) {
     const sha = ASSET_ENTRY.exec(name)?.[1];
     if (!sha) continue;
-    if (hash(data) !== sha) return bad('A picture or font in the working file is damaged: its contents do not match its name.');
+    if (hash(data) !== sha)
+      return bad('A picture or font in the working file is damaged: its contents do not match its name.');
     assets.set(sha, data);
   }
   const read = readJobText(strFromU8(document));

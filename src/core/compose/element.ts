@@ -78,7 +78,7 @@ export function composeElement(element: Element, around: Surroundings): Composed
     case 'line': {
       const stroke = strokeOf(element.stroke, around.colour);
       const item: Item = { kind: 'path', ...common, path: runOf(element, rect, around.boxes), fill: null, stroke };
-      return { frame: place([item], withStroke(rect, stroke)), notes: [] };
+      return { frame: place([item], thickened(rect, stroke.width)), notes: [] };
     }
     case 'picture':
       return composePicture(element, rect, common, place, around);
@@ -202,6 +202,14 @@ function strokeOf(stroke: Stroke, colour: ColourEngine): StrokeStyle {
       return { ink, width, dash: [0, width * 2], cap: 'round' };
   }
 }
+
+/** What a line covers: a level line is thicker only across its run. */
+const thickened = (rect: Rect, width: number): Rect => {
+  const half = width / 2;
+  const across = rect.height === 0 && rect.width > 0 ? 0 : half;
+  const along = rect.width === 0 && rect.height > 0 ? 0 : half;
+  return grow(rect, { left: across, right: across, top: along, bottom: along });
+};
 
 const withStroke = (rect: Rect, stroke: StrokeStyle | null): Rect =>
   stroke ? grow(rect, edges(stroke.width / 2)) : rect;

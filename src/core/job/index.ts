@@ -3,3 +3,4 @@ export * from './placement';
 export * from './element';
 export * from './schema';
 export * from './read';
+export * from './differences';

@@ -1,0 +1,5 @@
+import { Board } from '@/ui';
+
+export default function Page() {
+  return <Board />;
+}

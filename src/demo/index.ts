@@ -1,0 +1,3 @@
+export * from './draw-sky';
+export * from './meteor-night';
+export * from './jobs';

@@ -1,0 +1,116 @@
+import 'server-only';
+import { createHash, randomUUID } from 'node:crypto';
+import { open, readFile, rename, rm, stat } from 'node:fs/promises';
+import { join } from 'node:path';
+import { MAX_FONT_BYTES, readFont } from '@/bring-in/font';
+import { MAX_PICTURE_BYTES, readPicture } from '@/bring-in/picture';
+import type { Asset, Job } from '@/core/job';
+import { Asset as AssetSchema } from '@/core/job';
+import type { AssetSource } from '@/output';
+import { Problem } from './problem';
+import { dataFolder, store } from './store/database';
+
+export const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+const assetPath = (sha: string): string => dataFolder('assets', sha);
+
+/** Pictures and fonts of this installation. */
+export const assetStore: AssetSource = {
+  get: async (sha) => {
+    if (!/^[0-9a-f]{64}$/.test(sha)) return undefined;
+    return readFile(assetPath(sha)).catch(() => undefined);
+  },
+};
+
+/** Writes a file whole: to a temporary name, forced to disk, then renamed. */
+export async function writeWhole(path: string, bytes: Uint8Array): Promise<void> {
+  const part = `${path}.${randomUUID()}.part`;
+  try {
+    const file = await open(part, 'wx');
+    try {
+      await file.writeFile(bytes);
+      await file.sync();
+    } finally {
+      await file.close();
+    }
+    await rename(part, path);
+  } catch (error) {
+    await rm(part, { force: true });
+    throw error;
+  }
+}
+
+/**
+ * Takes in a picture or a font from outside. It is read wholly before anything is written; the same bytes are kept once.
+ * @throws Problem when it is not one that can be used
+ */
+export async function addAsset(name: string, bytes: Uint8Array): Promise<{ sha: string; asset: Asset }> {
+  const looksLikeFont = /\.(ttf|otf|woff2?|ttc)$/i.test(name);
+  const limit = looksLikeFont ? MAX_FONT_BYTES : MAX_PICTURE_BYTES;
+  if (bytes.length > limit)
+    throw new Problem(413, `“${name}” is larger than ${limit / 1024 / 1024} MB.`, 'Save it smaller and try again.');
+  const asset = looksLikeFont ? await fontAsset(name, bytes) : await pictureAssetOf(name, bytes);
+  const sha = sha256(bytes);
+  await keep(sha, bytes, asset);
+  return { sha, asset };
+}
+
+async function fontAsset(name: string, bytes: Uint8Array): Promise<Asset> {
+  const read = await readFont(name, bytes);
+  if (!read.ok) throw new Problem(422, read.problem, 'Nothing was changed.');
+  return read.font;
+}
+
+async function pictureAssetOf(name: string, bytes: Uint8Array): Promise<Asset> {
+  const read = await readPicture(name, bytes);
+  if (!read.ok) throw new Problem(422, read.problem, 'Nothing was changed.');
+  return read.picture;
+}
+
+async function keep(sha: string, bytes: Uint8Array, asset: Asset): Promise<void> {
+  const present = await stat(assetPath(sha)).then(
+    (facts) => facts.size === bytes.length,
+    () => false,
+  );
+  if (!present) await writeWhole(assetPath(sha), bytes);
+  const { models, write } = await store();
+  await write((transaction) =>
+    models.assets.upsert(
+      { sha, kind: asset.kind, name: asset.name, bytes: bytes.length, facts: JSON.stringify(asset) },
+      { transaction },
+    ),
+  );
+}
+
+/** Takes in every asset of a working file: each is read as if it came alone, and the job gets what was found. */
+export async function addWorkingAssets(job: Job, assets: ReadonlyMap<string, Uint8Array>): Promise<Job> {
+  const read = new Map<string, Asset>();
+  for (const [sha, bytes] of assets) {
+    const claimed = job.assets[sha];
+    if (!claimed) continue;
+    const asset =
+      claimed.kind === 'font' ? await fontAsset(claimed.name, bytes) : await pictureAssetOf(claimed.name, bytes);
+    read.set(sha, asset);
+  }
+  // Nothing is written before everything was read.
+  for (const [sha, asset] of read) await keep(sha, assets.get(sha) ?? new Uint8Array(), asset);
+  return { ...job, assets: { ...job.assets, ...Object.fromEntries(read) } };
+}
+
+/** Facts of an asset, as a job holds them. */
+export async function assetFacts(sha: string): Promise<Asset> {
+  const { models } = await store();
+  const row = await models.assets.findByPk(sha);
+  if (!row) throw new Problem(404, 'This picture or font is not here.', 'Bring it in again.');
+  return AssetSchema.parse(JSON.parse(row.facts));
+}
+
+/** A file made once and kept: by a name that says everything it depends on. */
+export async function cached(name: string, make: () => Promise<Uint8Array>): Promise<Uint8Array> {
+  const path = join(dataFolder('cache'), name);
+  const before = await readFile(path).catch(() => undefined);
+  if (before) return before;
+  const bytes = await make();
+  await writeWhole(path, bytes);
+  return bytes;
+}

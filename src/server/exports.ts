@@ -1,0 +1,205 @@
+import 'server-only';
+import { fork, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { mkdir, readFile, readdir, rm, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { z } from 'zod';
+import { EXPORTS, shipped, type ExportKind } from '@/output';
+import { readCurrent, revision } from './jobs';
+import { Problem } from './problem';
+import { dataFolder, store } from './store/database';
+import type { ExportRow, ExportState } from './store/models';
+
+/** Longest that one export may take. */
+const MINUTES = 10;
+
+const Files = z.array(z.object({ name: z.string(), type: z.string(), bytes: z.number() }));
+
+export interface ExportFacts {
+  readonly id: string;
+  readonly job: string;
+  readonly revision: number;
+  readonly kind: string;
+  readonly state: ExportState;
+  readonly share: number;
+  readonly step: string;
+  readonly problem: string | null;
+  readonly files: z.infer<typeof Files>;
+  readonly at: string;
+}
+
+const factsOf = (row: ExportRow): ExportFacts => ({
+  id: row.id,
+  job: row.jobId,
+  revision: row.revision,
+  kind: row.kind,
+  state: row.state,
+  share: row.share,
+  step: row.step,
+  problem: row.problem,
+  files: Files.parse(JSON.parse(row.files)),
+  at: row.createdAt.toISOString(),
+});
+
+/** The queue of this process: one export at a time, in a process of its own, so that it can be stopped and bounded. */
+interface Queue {
+  running: { readonly id: string; readonly child: ChildProcess } | undefined;
+  readonly cancelled: Set<string>;
+  busy: boolean;
+}
+
+const holder = globalThis as { yellowSheetQueue?: Queue };
+const queue: Queue = (holder.yellowSheetQueue ??= { running: undefined, cancelled: new Set(), busy: false });
+
+const folderOf = (id: string): string => dataFolder('exports', id);
+
+export async function requestExport(jobId: string, kind: string): Promise<ExportFacts> {
+  if (!isKind(kind)) throw new Problem(422, `“${kind}” is not a kind of file.`, `Choose one of ${EXPORTS.join(', ')}.`);
+  const { head } = await readCurrent(jobId);
+  const { models, write } = await store();
+  const row = await write((transaction) =>
+    models.exports.create(
+      {
+        id: randomUUID(),
+        jobId,
+        revision: head,
+        kind,
+        state: 'waiting',
+        share: 0,
+        step: 'Waiting',
+        problem: null,
+        files: '[]',
+      },
+      { transaction },
+    ),
+  );
+  void work();
+  return factsOf(row);
+}
+
+const isKind = (kind: string): kind is ExportKind => (EXPORTS as readonly string[]).includes(kind);
+
+export async function listExports(jobId: string): Promise<readonly ExportFacts[]> {
+  const { models } = await store();
+  const rows = await models.exports.findAll({ where: { jobId }, order: [['createdAt', 'DESC']], limit: 20 });
+  return rows.map(factsOf);
+}
+
+async function exportRow(id: string): Promise<ExportRow> {
+  const { models } = await store();
+  const row = await models.exports.findByPk(id);
+  if (!row) throw new Problem(404, 'There is no such export.', 'Export the job again.');
+  return row;
+}
+
+export const readExport = async (id: string): Promise<ExportFacts> => factsOf(await exportRow(id));
+
+/** Stops an export that waits or runs; what it made so far is removed. */
+export async function cancelExport(id: string): Promise<ExportFacts> {
+  const row = await exportRow(id);
+  if (row.state === 'waiting' || row.state === 'running') {
+    queue.cancelled.add(id);
+    await change(id, { state: 'cancelled', step: 'Cancelled' });
+    if (queue.running?.id === id) queue.running.child.kill('SIGKILL');
+    await rm(folderOf(id), { recursive: true, force: true });
+  }
+  return readExport(id);
+}
+
+/** A finished file. */
+export async function exportedFile(id: string, name: string): Promise<{ bytes: Buffer; type: string }> {
+  const facts = await readExport(id);
+  const file = facts.files.find((f) => f.name === name);
+  if (!file || facts.state !== 'done') throw new Problem(404, 'This file is not there.', 'Export the job again.');
+  return { bytes: await readFile(join(folderOf(id), file.name)), type: file.type };
+}
+
+/** After a restart: what had not finished starts again, and leavings of what was interrupted go. */
+export async function resumeExports(): Promise<void> {
+  const { models, write } = await store();
+  await write((transaction) =>
+    models.exports.update(
+      { state: 'waiting', share: 0, step: 'Waiting' },
+      { where: { state: 'running' }, transaction },
+    ),
+  );
+  for (const folder of [dataFolder('assets'), dataFolder('cache')]) {
+    for (const name of await readdir(folder)) if (name.endsWith('.part')) await rm(join(folder, name), { force: true });
+  }
+  void work();
+}
+
+async function change(id: string, values: Partial<Pick<ExportRow, 'state' | 'share' | 'step' | 'problem' | 'files'>>) {
+  const { models, write } = await store();
+  await write((transaction) => models.exports.update(values, { where: { id }, transaction }));
+}
+
+async function work(): Promise<void> {
+  if (queue.busy) return;
+  queue.busy = true;
+  try {
+    const { models } = await store();
+    for (;;) {
+      const next = await models.exports.findOne({ where: { state: 'waiting' }, order: [['createdAt', 'ASC']] });
+      if (!next) return;
+      await runOne(next);
+    }
+  } finally {
+    queue.busy = false;
+  }
+}
+
+async function runOne(row: ExportRow): Promise<void> {
+  const folder = folderOf(row.id);
+  try {
+    await mkdir(join(folder, 'in'), { recursive: true });
+    const job = await revision(row.jobId, row.revision);
+    const jobFile = join(folder, 'in', 'job.ysjob.json');
+    await writeFile(jobFile, JSON.stringify(job));
+    await change(row.id, { state: 'running', step: 'Starting' });
+    const made = await child(row, jobFile, folder);
+    if (queue.cancelled.has(row.id)) return;
+    await rm(join(folder, 'in'), { recursive: true, force: true });
+    await change(row.id, { state: 'done', share: 1, step: 'Done', files: JSON.stringify(made) });
+  } catch (error) {
+    if (queue.cancelled.has(row.id)) return;
+    await rm(folder, { recursive: true, force: true });
+    const message = error instanceof Error ? error.message : String(error);
+    await change(row.id, { state: 'failed', step: 'Failed', problem: message });
+  } finally {
+    queue.running = undefined;
+  }
+}
+
+const Step = z.object({ share: z.number(), step: z.string() });
+
+/** Runs the command line on the job: the same core, in a process that can be killed. */
+function child(row: ExportRow, jobFile: string, out: string): Promise<z.infer<typeof Files>> {
+  return new Promise((resolve, reject) => {
+    const program = shipped('dist', 'ys.mjs');
+    const args = ['export', jobFile, '--to', row.kind, '--out', out, '--assets', dataFolder('assets')];
+    args.push('--at', row.createdAt.toISOString());
+    const running = fork(/* turbopackIgnore: true */ program, args, {
+      stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
+      env: { ...process.env, YS_HOME: shipped() },
+      execArgv: ['--max-old-space-size=4096'],
+      timeout: MINUTES * 60_000,
+      killSignal: 'SIGKILL',
+    });
+    queue.running = { id: row.id, child: running };
+    let printed = '';
+    let said = '';
+    running.stdout?.on('data', (data: Buffer) => (printed += data.toString()));
+    running.stderr?.on('data', (data: Buffer) => (said += data.toString()));
+    running.on('message', (message) => {
+      const step = Step.safeParse(message);
+      if (step.success && !queue.cancelled.has(row.id)) void change(row.id, step.data);
+    });
+    running.on('error', reject);
+    running.on('close', (code, signal) => {
+      if (signal) return reject(new Error(`It took longer than ${MINUTES} minutes, or was stopped.`));
+      if (code !== 0) return reject(new Error(said.trim().split('\n')[0] ?? 'The export failed.'));
+      resolve(Files.parse(JSON.parse(printed)));
+    });
+  });
+}

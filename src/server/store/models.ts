@@ -1,0 +1,172 @@
+import 'server-only';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
+
+class Row<M extends Model> extends Model<InferAttributes<M>, InferCreationAttributes<M>> {}
+
+/** A job as the board sees it; what it says lies in its revisions. */
+export class JobRow extends Row<JobRow> {
+  declare id: string;
+  /** Number of the newest revision. */
+  declare head: number;
+  declare name: string;
+  declare client: string;
+  declare stage: string;
+  declare due: string | null;
+  declare size: string;
+  declare removedAt: Date | null;
+  declare createdAt: CreationOptional<Date>;
+  declare updatedAt: CreationOptional<Date>;
+}
+
+export const REVISION_KINDS = ['edit', 'undo', 'redo'] as const;
+export type RevisionKind = (typeof REVISION_KINDS)[number];
+
+/** One saved state of a job. Never changed, never removed. */
+export class RevisionRow extends Row<RevisionRow> {
+  declare jobId: string;
+  declare number: number;
+  declare kind: RevisionKind;
+  declare label: string;
+  /** SHA-256 of the document’s JSON. */
+  declare hash: string;
+  /** The document’s JSON, deflated. */
+  declare document: Buffer;
+  declare createdAt: CreationOptional<Date>;
+}
+
+/** A save that came too late, kept until the designer chose. */
+export class ConflictRow extends Row<ConflictRow> {
+  declare id: CreationOptional<number>;
+  declare jobId: string;
+  declare base: number;
+  declare document: Buffer;
+  declare settledAt: Date | null;
+  declare createdAt: CreationOptional<Date>;
+}
+
+export class AssetRow extends Row<AssetRow> {
+  declare sha: string;
+  declare kind: 'picture' | 'font';
+  declare name: string;
+  declare bytes: number;
+  /** The asset as a job holds it, JSON. */
+  declare facts: string;
+  declare createdAt: CreationOptional<Date>;
+}
+
+export const EXPORT_STATES = ['waiting', 'running', 'done', 'failed', 'cancelled'] as const;
+export type ExportState = (typeof EXPORT_STATES)[number];
+
+export class ExportRow extends Row<ExportRow> {
+  declare id: string;
+  declare jobId: string;
+  declare revision: number;
+  declare kind: string;
+  declare state: ExportState;
+  declare share: number;
+  declare step: string;
+  declare problem: string | null;
+  /** JSON: name, type and bytes of each file. */
+  declare files: string;
+  declare createdAt: CreationOptional<Date>;
+}
+
+/** Small facts about the installation. */
+export class NoteRow extends Row<NoteRow> {
+  declare name: string;
+  declare value: string;
+}
+
+export interface Models {
+  readonly jobs: typeof JobRow;
+  readonly revisions: typeof RevisionRow;
+  readonly conflicts: typeof ConflictRow;
+  readonly assets: typeof AssetRow;
+  readonly exports: typeof ExportRow;
+  readonly notes: typeof NoteRow;
+}
+
+const text = { type: DataTypes.STRING, allowNull: false } as const;
+const whole = { type: DataTypes.INTEGER, allowNull: false } as const;
+const created = { createdAt: DataTypes.DATE } as const;
+const blob = { type: DataTypes.BLOB, allowNull: false } as const;
+
+export function defineModels(sequelize: Sequelize): Models {
+  const table = (tableName: string) => ({ sequelize, tableName, updatedAt: false as const });
+  JobRow.init(
+    {
+      id: { ...text, primaryKey: true },
+      head: whole,
+      name: text,
+      client: text,
+      stage: text,
+      due: DataTypes.STRING,
+      size: text,
+      removedAt: DataTypes.DATE,
+      ...created,
+      updatedAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'jobs' },
+  );
+  RevisionRow.init(
+    {
+      jobId: { ...text, primaryKey: true },
+      number: { ...whole, primaryKey: true },
+      kind: text,
+      label: text,
+      hash: text,
+      document: blob,
+      ...created,
+    },
+    table('revisions'),
+  );
+  ConflictRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      jobId: text,
+      base: whole,
+      document: blob,
+      settledAt: DataTypes.DATE,
+      ...created,
+    },
+    table('conflicts'),
+  );
+  AssetRow.init(
+    { sha: { ...text, primaryKey: true }, kind: text, name: text, bytes: whole, facts: DataTypes.TEXT, ...created },
+    table('assets'),
+  );
+  ExportRow.init(
+    {
+      id: { ...text, primaryKey: true },
+      jobId: text,
+      revision: whole,
+      kind: text,
+      state: text,
+      share: { type: DataTypes.FLOAT, allowNull: false },
+      step: text,
+      problem: DataTypes.TEXT,
+      files: DataTypes.TEXT,
+      ...created,
+    },
+    table('exports'),
+  );
+  NoteRow.init(
+    { name: { ...text, primaryKey: true }, value: DataTypes.TEXT },
+    { sequelize, tableName: 'notes', timestamps: false },
+  );
+  return {
+    jobs: JobRow,
+    revisions: RevisionRow,
+    conflicts: ConflictRow,
+    assets: AssetRow,
+    exports: ExportRow,
+    notes: NoteRow,
+  };
+}

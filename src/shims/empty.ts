@@ -1,0 +1,2 @@
+// Stands in for Node’s own modules in a page.
+export {};

@@ -1,0 +1,311 @@
+'use client';
+import Box from '@mui/material/Box';
+import { useCallback, useEffect, useMemo, useRef, type DragEvent, type MouseEvent } from 'react';
+import { marksFor } from '@/core/marks';
+import { SLUG_FACE } from '@/core/compose';
+import type { SvgContext } from '@/paint/svg';
+import { useJob, useJobStore } from '../job/context';
+import { useDesk, useFindings } from '../job/use-desk';
+import { COLOURS, FACES } from '../shell/theme';
+import { Items } from './Artwork';
+import { Dimensions } from './Dimensions';
+import { framesAt } from './gestures';
+import { LineCode, project } from './LineCode';
+import { Selection } from './Selection';
+import { Typing } from './Typing';
+import { useDrag } from './use-drag';
+import { projection, useBenchView } from './view';
+
+interface Props {
+  readonly onDropFiles: (files: readonly File[], at: { x: number; y: number }) => void;
+}
+
+/** The piece drawn to scale, on a pale bench. */
+export function Bench({ onDropFiles }: Props) {
+  const desk = useDesk();
+  const store = useJobStore();
+  const findings = useFindings();
+  const station = useJob((s) => s.station);
+  const selection = useJob((s) => s.selection);
+  const typing = useJob((s) => s.typing);
+  const pointed = useJob((s) => s.pointed);
+  const svg = useRef<SVGSVGElement>(null);
+  const { scale, x, y, guides, trimmed, resize, fit, zoomAt, pan } = useBenchView();
+  const at = useMemo(() => projection({ scale, x, y }), [scale, x, y]);
+  const { job, rules, surface, drawing, resources, piece } = desk;
+  const { boxes } = surface;
+  const isOutput = station === 'output';
+  const isTrimmed = trimmed && station === 'inspect';
+  const drag = useDrag(svg, station === 'lay-out' || station === 'size');
+
+  const context = useMemo<SvgContext>(
+    () => ({
+      fonts: resources.fonts,
+      colour: resources.colour,
+      picture: (sha) => `/api/assets/${sha}/bench?profile=${rules.profile}`,
+    }),
+    [resources, rules.profile],
+  );
+  const press = useMemo(
+    () =>
+      isOutput
+        ? marksFor({
+            boxes,
+            marks: job.output.marks,
+            offset: rules.markOffset.value,
+            slug: piece.slug,
+            face: resources.fonts.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic),
+            words: { job: job.name, side: surface.name, date: 'date of export', plates: 'plates' },
+          })
+        : undefined,
+    [isOutput, boxes, job.output.marks, job.name, rules.markOffset.value, piece.slug, resources.fonts, surface.name],
+  );
+
+  // The piece is brought into view when it opens and when its size or what is shown of it changes.
+  const shownBox = press?.sheet ?? boxes.bleed;
+  const boxKey = JSON.stringify(shownBox);
+  useEffect(() => {
+    const host = svg.current?.parentElement;
+    if (!host) return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (!entry) return;
+      const first = useBenchView.getState().width === 0;
+      resize(entry.contentRect.width, entry.contentRect.height);
+      if (first) fit(shownBox);
+    });
+    observer.observe(host);
+    return () => observer.disconnect();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [resize, fit]);
+  useEffect(() => {
+    fit(JSON.parse(boxKey) as typeof shownBox);
+  }, [boxKey, fit, station]);
+  useEffect(() => () => useBenchView.setState({ width: 0, height: 0 }), []);
+
+  // Wheel: pan; with Ctrl, or pinched: zoom. Not passive, or the page would zoom.
+  useEffect(() => {
+    const element = svg.current;
+    if (!element) return;
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      const box = element.getBoundingClientRect();
+      if (event.ctrlKey || event.metaKey) {
+        zoomAt(Math.exp(-event.deltaY * 0.01), { x: event.clientX - box.left, y: event.clientY - box.top });
+      } else pan(event.shiftKey ? -event.deltaY : -event.deltaX, event.shiftKey ? 0 : -event.deltaY);
+    };
+    element.addEventListener('wheel', wheel, { passive: false });
+    return () => element.removeEventListener('wheel', wheel);
+  }, [pan, zoomAt]);
+
+  const pointIn = useCallback(
+    (event: { clientX: number; clientY: number }) => {
+      const box = svg.current?.getBoundingClientRect();
+      return at.toMm({ x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) });
+    },
+    [at],
+  );
+  const onDoubleClick = (event: MouseEvent) => {
+    if (station !== 'lay-out') return;
+    const [top] = framesAt(drawing, pointIn(event), 4 / scale);
+    if (top?.kind === 'text') {
+      store.getState().select([top.element]);
+      store.getState().type(top.element);
+    }
+  };
+  const onDrop = (event: DragEvent) => {
+    event.preventDefault();
+    const files = [...event.dataTransfer.files];
+    if (files.length > 0) onDropFiles(files, pointIn(event));
+  };
+
+  const paper = project(isOutput ? shownBox : isTrimmed ? boxes.trim : boxes.bleed, at);
+  const shadow = project(isOutput ? shownBox : boxes.trim, at);
+  const clip = project(isTrimmed ? boxes.trim : isOutput ? shownBox : boxes.bleed, at);
+  const frames = drawing.frames.filter((f) => selection.includes(f.element));
+  const here = findings.filter((f) => f.surface === surface.name);
+  return (
+    <Box
+      sx={{ position: 'absolute', inset: 0, overflow: 'hidden', bgcolor: COLOURS.bench }}
+      onDragOver={(e) => e.preventDefault()}
+      onDrop={onDrop}
+    >
+      <svg
+        ref={svg}
+        width="100%"
+        height="100%"
+        tabIndex={0}
+        role="application"
+        aria-label={`${piece.name}, ${surface.name}, ${drawing.frames.length} elements. Tab steps through them; arrows nudge.`}
+        data-bench
+        data-scale={scale}
+        data-origin={`${x},${y}`}
+        onPointerDown={drag.onPointerDown}
+        onDoubleClick={onDoubleClick}
+        style={{
+          display: 'block',
+          outlineOffset: -3,
+          touchAction: 'none',
+          cursor: drag.dragging === 'pan' ? 'grabbing' : 'default',
+        }}
+      >
+        <defs>
+          <filter id="paper-shadow" x="-10%" y="-10%" width="120%" height="125%">
+            <feDropShadow dx="0" dy="3" stdDeviation="5" floodColor={COLOURS.ink} floodOpacity="0.25" />
+          </filter>
+          <clipPath id="paper-clip">
+            <rect {...clip} />
+          </clipPath>
+        </defs>
+        <rect {...shadow} fill="#ffffff" filter="url(#paper-shadow)" />
+        <rect {...paper} fill="#ffffff" />
+        <g clipPath="url(#paper-clip)" pointerEvents="none">
+          <g transform={`translate(${x} ${y}) scale(${scale})`}>
+            {drawing.frames.map((frame) => (
+              <Items key={frame.element} id={frame.element} items={frame.items} context={context} />
+            ))}
+            {press && <Items items={press.items} context={context} />}
+          </g>
+        </g>
+        {!isTrimmed && !isOutput && <LineCode boxes={boxes} at={at} guides={guides} />}
+        {isOutput && <BoxOutlines boxes={boxes} at={at} />}
+        {guides && !isTrimmed && (
+          <Dimensions
+            boxes={isOutput ? { ...boxes, bleed: shownBox } : boxes}
+            bleed={rules.bleed.value}
+            safe={rules.safe.value}
+            markOffset={rules.markOffset.value}
+            unit={job.unit}
+            at={at}
+            pointed={pointed}
+          />
+        )}
+        {station === 'lay-out' && <EmptyFrames drawing={drawing} at={at} />}
+        {station === 'inspect' &&
+          here.map((finding, i) => {
+            const r = project(finding.where, at);
+            const colour = finding.severity === 'fault' ? COLOURS.fault : COLOURS.warning;
+            return (
+              <g key={`${finding.rule}-${finding.element}-${i}`} pointerEvents="none">
+                <rect
+                  x={r.x}
+                  y={r.y}
+                  width={Math.max(r.width, 2)}
+                  height={Math.max(r.height, 2)}
+                  fill={colour}
+                  fillOpacity="0.1"
+                  stroke={colour}
+                  strokeWidth="1.6"
+                  strokeDasharray="5 3"
+                />
+                <circle cx={r.x} cy={r.y} r="10" fill={colour} stroke="#fff" strokeWidth="1.5" />
+                <text
+                  x={r.x}
+                  y={r.y + 4}
+                  textAnchor="middle"
+                  fill="#fff"
+                  fontFamily={FACES.figure}
+                  fontWeight="600"
+                  fontSize="11"
+                >
+                  {i + 1}
+                </text>
+              </g>
+            );
+          })}
+        {typing ? (
+          <Typing id={typing} at={at} />
+        ) : (
+          station !== 'output' && (
+            <Selection
+              frames={frames}
+              boxes={boxes}
+              at={at}
+              unit={job.unit}
+              dragging={drag.dragging === 'move' || drag.dragging === 'stretch' || drag.dragging === 'turn'}
+              caught={drag.caught}
+              onStretch={drag.onStretch}
+              onTurn={drag.onTurn}
+            />
+          )
+        )}
+        {drag.marquee && (
+          <rect
+            {...project(drag.marquee, at)}
+            fill={COLOURS.accent}
+            fillOpacity="0.1"
+            stroke={COLOURS.accent}
+            strokeDasharray="4 3"
+          />
+        )}
+      </svg>
+      {drawing.frames.length === 0 && station === 'lay-out' && <EmptyHint at={at} trim={boxes.trim} />}
+    </Box>
+  );
+}
+
+function BoxOutlines({
+  boxes,
+  at,
+}: {
+  boxes: ReturnType<typeof useDesk>['surface']['boxes'];
+  at: ReturnType<typeof projection>;
+}) {
+  return (
+    <g aria-hidden pointerEvents="none" fill="none">
+      <rect {...project(boxes.bleed, at)} stroke={COLOURS.fold} strokeWidth="1" strokeDasharray="6 4" />
+      <rect {...project(boxes.trim, at)} stroke={COLOURS.ink} strokeWidth="1" />
+    </g>
+  );
+}
+
+/** Frames that hold nothing yet still have to be seen. */
+function EmptyFrames({
+  drawing,
+  at,
+}: {
+  drawing: ReturnType<typeof useDesk>['drawing'];
+  at: ReturnType<typeof projection>;
+}) {
+  return drawing.frames
+    .filter((f) => f.items.length === 0)
+    .map((f) => {
+      const r = project(f.rect, at);
+      return (
+        <g key={f.element} pointerEvents="none">
+          <rect {...r} fill="#ffffff" fillOpacity="0.6" stroke={COLOURS.inkSoft} strokeDasharray="3 3" />
+          {f.kind === 'picture' && (
+            <path
+              d={`M${r.x} ${r.y}l${r.width} ${r.height}M${r.x + r.width} ${r.y}l${-r.width} ${r.height}`}
+              stroke={COLOURS.inkSoft}
+              strokeOpacity="0.5"
+            />
+          )}
+        </g>
+      );
+    });
+}
+
+function EmptyHint({ at, trim }: { at: ReturnType<typeof projection>; trim: { width: number; height: number } }) {
+  return (
+    <Box
+      sx={{
+        position: 'absolute',
+        left: at.x(0),
+        top: at.y(0),
+        width: trim.width * at.scale,
+        height: trim.height * at.scale,
+        display: 'grid',
+        placeItems: 'center',
+        textAlign: 'center',
+        pointerEvents: 'none',
+        color: 'text.secondary',
+        p: 4,
+      }}
+    >
+      <div>
+        <Box sx={{ fontFamily: FACES.title, fontWeight: 700, fontSize: 20, color: 'text.primary' }}>A blank side</Box>
+        Drop a picture here, or add text and boxes from the bar above.
+      </div>
+    </Box>
+  );
+}

@@ -1,0 +1,236 @@
+'use client';
+import { useCallback, useEffect, useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
+import { overlaps, type Point, type Rect } from '@/core/layout';
+import { useJobStore } from '../job/context';
+import { useDesk, type Desk } from '../job/use-desk';
+import { boundsOf, dragMove, dragStretch, dragTurn, framesAt, isGround, type Caught, type Handle } from './gestures';
+import { projection, useBenchView } from './view';
+
+/** Pixels within which things catch, and before which a press is no drag. */
+const REACH = 6;
+const THRESHOLD = 3;
+
+type Gesture =
+  | { readonly kind: 'pan' }
+  | { readonly kind: 'marquee'; readonly from: Point; readonly add: boolean }
+  | { readonly kind: 'move' }
+  | { readonly kind: 'stretch'; readonly handle: Handle }
+  | { readonly kind: 'turn' };
+
+interface Press {
+  readonly gesture: Gesture;
+  readonly start: Point;
+  readonly last: Point;
+  /** The desk when the press began: every step is worked out from there, so that nothing adds up. */
+  readonly desk: Desk;
+  readonly moved: boolean;
+  /** Selected instead when it turns out to be a click. */
+  readonly click: readonly string[] | undefined;
+}
+
+const LABELS = { move: 'Move', stretch: 'Stretch', turn: 'Turn' } as const;
+
+/** Pointer work on the bench: select, through a pile too, marquee, move, stretch, turn and pan. */
+export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: boolean) {
+  const store = useJobStore();
+  const desk = useDesk();
+  const deskRef = useRef(desk);
+  useEffect(() => {
+    deskRef.current = desk;
+  }, [desk]);
+  const press = useRef<Press>(undefined);
+  const frame = useRef(0);
+  const [caught, setCaught] = useState<readonly Caught[]>([]);
+  const [marquee, setMarquee] = useState<Rect>();
+  const [dragging, setDragging] = useState<Gesture['kind']>();
+  const spaceDown = useRef(false);
+
+  const pointOf = useCallback(
+    (event: { clientX: number; clientY: number }): Point => {
+      const box = svg.current?.getBoundingClientRect();
+      return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) };
+    },
+    [svg],
+  );
+
+  const begin = useCallback(
+    (gesture: Gesture, event: ReactPointerEvent, click?: readonly string[]) => {
+      const start = pointOf(event);
+      press.current = { gesture, start, last: start, desk: deskRef.current, moved: false, click };
+      svg.current?.setPointerCapture(event.pointerId);
+      event.stopPropagation();
+    },
+    [pointOf, svg],
+  );
+
+  const onPointerDown = useCallback(
+    (event: ReactPointerEvent) => {
+      const { select, selection, type, typing } = store.getState();
+      svg.current?.focus({ preventScroll: true });
+      if (typing) type(undefined);
+      if (event.button === 1 || spaceDown.current) return begin({ kind: 'pan' }, event);
+      if (event.button !== 0) return;
+      const at = projection(useBenchView.getState());
+      const here = at.toMm(pointOf(event));
+      const { drawing } = deskRef.current;
+      if (!editable) return begin({ kind: 'pan' }, event);
+      const pile = framesAt(drawing, here, REACH / at.scale);
+      const add = event.shiftKey;
+      // Alt goes through the pile: what lies under the selected one comes next.
+      const under = pile.findIndex((f) => selection.includes(f.element));
+      const hit = event.altKey && under >= 0 ? (pile[under + 1] ?? pile[0]) : pile[0];
+      const marqueeHere: Gesture = { kind: 'marquee', from: here, add };
+      if (!hit) return begin(marqueeHere, event, add ? selection : []);
+      const isSelected = selection.includes(hit.element);
+      // A background is selected by a click, but a drag that begins on it draws a marquee.
+      if (isGround(hit, drawing.boxes) && !isSelected)
+        return begin(marqueeHere, event, add ? [...selection, hit.element] : [hit.element]);
+      if (add) {
+        select(isSelected ? selection.filter((id) => id !== hit.element) : [...selection, hit.element]);
+        return begin({ kind: 'move' }, event);
+      }
+      if (!isSelected || event.altKey) select([hit.element]);
+      begin({ kind: 'move' }, event, isSelected ? [hit.element] : undefined);
+    },
+    [begin, editable, pointOf, store, svg],
+  );
+
+  const step = useCallback(
+    (event: PointerEvent, now: Press) => {
+      const view = useBenchView.getState();
+      const at = projection(view);
+      const point = pointOf(event);
+      const [dx, dy] = [(point.x - now.start.x) / at.scale, (point.y - now.start.y) / at.scale];
+      const { preview, selection } = store.getState();
+      const context = {
+        job: now.desk.job,
+        side: now.desk.surface.name,
+        drawing: now.desk.drawing,
+        selection,
+        step: now.desk.job.step,
+        reach: event.ctrlKey ? 0 : REACH / at.scale,
+      };
+      switch (now.gesture.kind) {
+        case 'pan':
+          view.pan(point.x - now.last.x, point.y - now.last.y);
+          return;
+        case 'marquee': {
+          const here = at.toMm(point);
+          const { from } = now.gesture;
+          setMarquee({
+            x: Math.min(from.x, here.x),
+            y: Math.min(from.y, here.y),
+            width: Math.abs(here.x - from.x),
+            height: Math.abs(here.y - from.y),
+          });
+          return;
+        }
+        case 'move': {
+          const straight = event.shiftKey ? (Math.abs(dx) > Math.abs(dy) ? [dx, 0] : [0, dy]) : [dx, dy];
+          const moved = dragMove(context, straight[0] ?? 0, straight[1] ?? 0);
+          preview(moved.job);
+          setCaught(moved.caught);
+          return;
+        }
+        case 'stretch': {
+          // Proportion is kept at the corners unless asked otherwise; text and boxes stretch freely.
+          const [only] = now.desk.drawing.frames.filter((f) => selection.includes(f.element));
+          const keeps = only?.kind === 'picture' || only?.kind === 'ellipse';
+          const stretched = dragStretch(context, now.gesture.handle, dx, dy, keeps !== event.shiftKey);
+          preview(stretched.job);
+          setCaught(stretched.caught);
+          return;
+        }
+        case 'turn':
+          preview(dragTurn(context, at.toMm(point), event.shiftKey).job);
+          return;
+      }
+    },
+    [pointOf, store],
+  );
+
+  useEffect(() => {
+    const move = (event: PointerEvent) => {
+      const now = press.current;
+      if (!now) return;
+      const point = pointOf(event);
+      if (!now.moved && Math.hypot(point.x - now.start.x, point.y - now.start.y) < THRESHOLD) return;
+      if (!now.moved) setDragging(now.gesture.kind);
+      const latest = { ...now, moved: true };
+      press.current = latest;
+      // One step a frame, however fast the pointer reports.
+      cancelAnimationFrame(frame.current);
+      frame.current = requestAnimationFrame(() => {
+        step(event, press.current ?? latest);
+        if (press.current) press.current = { ...press.current, last: point };
+      });
+    };
+    const up = (event: PointerEvent) => {
+      const now = press.current;
+      if (!now) return;
+      cancelAnimationFrame(frame.current);
+      if (now.moved) step(event, now);
+      press.current = undefined;
+      setDragging(undefined);
+      setCaught([]);
+      setMarquee(undefined);
+      const { replace, live, select, selection } = store.getState();
+      const { gesture } = now;
+      if (!now.moved) {
+        if (now.click) select(now.click);
+        return;
+      }
+      if (gesture.kind === 'marquee') {
+        const here = projection(useBenchView.getState()).toMm(pointOf(event));
+        const box = {
+          x: Math.min(gesture.from.x, here.x),
+          y: Math.min(gesture.from.y, here.y),
+          width: Math.abs(here.x - gesture.from.x),
+          height: Math.abs(here.y - gesture.from.y),
+        };
+        const { drawing } = deskRef.current;
+        const inside = drawing.frames
+          .filter((f) => !isGround(f, drawing.boxes) && overlaps(boundsOf([f]), box))
+          .map((f) => f.element);
+        select(gesture.add ? [...new Set([...selection, ...inside])] : inside);
+      } else if (gesture.kind !== 'pan' && live) {
+        replace(LABELS[gesture.kind], live);
+      }
+    };
+    const cancel = () => {
+      if (!press.current) return;
+      press.current = undefined;
+      cancelAnimationFrame(frame.current);
+      store.getState().preview(undefined);
+      setDragging(undefined);
+      setCaught([]);
+      setMarquee(undefined);
+    };
+    const keys = (event: KeyboardEvent) => {
+      if (event.key === ' ' && event.target === svg.current) {
+        spaceDown.current = event.type === 'keydown';
+        event.preventDefault();
+      }
+      if (event.key === 'Escape' && event.type === 'keydown') cancel();
+    };
+    window.addEventListener('pointermove', move);
+    window.addEventListener('pointerup', up);
+    window.addEventListener('pointercancel', cancel);
+    window.addEventListener('keydown', keys);
+    window.addEventListener('keyup', keys);
+    return () => {
+      window.removeEventListener('pointermove', move);
+      window.removeEventListener('pointerup', up);
+      window.removeEventListener('pointercancel', cancel);
+      window.removeEventListener('keydown', keys);
+      window.removeEventListener('keyup', keys);
+    };
+  }, [pointOf, step, store, svg]);
+
+  const onStretch = useCallback(
+    (handle: Handle, event: ReactPointerEvent) => begin({ kind: 'stretch', handle }, event),
+    [begin],
+  );
+  const onTurn = useCallback((event: ReactPointerEvent) => begin({ kind: 'turn' }, event), [begin]);
+  return { caught, marquee, dragging, onPointerDown, onStretch, onTurn };
+}

@@ -1,0 +1,98 @@
+'use client';
+import { create } from 'zustand';
+import type { Point, Rect } from '@/core/layout';
+import { MM_PER_INCH } from '@/core/measure';
+
+/** How the bench is looked at. */
+interface BenchView {
+  /** Pixels to a millimetre. */
+  readonly scale: number;
+  /** Where the trimmed top-left corner lies in the viewport, px. */
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  /** Safe area, columns and distances shown. */
+  readonly guides: boolean;
+  /** Cut to the trim, as it will be held in the hand. */
+  readonly trimmed: boolean;
+  /** Pixels to a millimetre at true size, as measured with a ruler. */
+  readonly trueScale: number;
+  readonly resize: (width: number, height: number) => void;
+  readonly fit: (box: Rect) => void;
+  readonly zoomAt: (factor: number, at: Point) => void;
+  readonly pan: (dx: number, dy: number) => void;
+  readonly atTrueSize: (box: Rect) => void;
+  readonly calibrate: (trueScale: number) => void;
+  readonly toggle: (what: 'guides' | 'trimmed') => void;
+}
+
+/** A screen of 96 px to the inch, until somebody holds a ruler to it. */
+const ASSUMED = 96 / MM_PER_INCH;
+const KEPT_AS = 'yellow-sheet.true-scale';
+const [LEAST, MOST] = [0.02, 200];
+
+/** Room around the piece for dimension lines, px. */
+const ROOM = { left: 76, top: 64, right: 40, bottom: 40 };
+
+const clamp = (scale: number): number => Math.min(Math.max(scale, LEAST), MOST);
+
+const centred = (box: Rect, scale: number, width: number, height: number) => ({
+  scale,
+  x: ROOM.left + (width - ROOM.left - ROOM.right) / 2 - (box.x + box.width / 2) * scale,
+  y: ROOM.top + (height - ROOM.top - ROOM.bottom) / 2 - (box.y + box.height / 2) * scale,
+});
+
+export const useBenchView = create<BenchView>((set, get) => ({
+  scale: 2,
+  x: 80,
+  y: 60,
+  width: 0,
+  height: 0,
+  guides: true,
+  trimmed: false,
+  trueScale: ASSUMED,
+  resize: (width, height) => set({ width, height }),
+  fit: (box) => {
+    const { width, height } = get();
+    if (width === 0 || height === 0) return;
+    const across = (width - ROOM.left - ROOM.right) / Math.max(box.width, 1);
+    const down = (height - ROOM.top - ROOM.bottom) / Math.max(box.height, 1);
+    set(centred(box, clamp(Math.min(across, down)), width, height));
+  },
+  zoomAt: (factor, at) =>
+    set((v) => {
+      const scale = clamp(v.scale * factor);
+      const by = scale / v.scale;
+      return { scale, x: at.x - (at.x - v.x) * by, y: at.y - (at.y - v.y) * by };
+    }),
+  pan: (dx, dy) => set((v) => ({ x: v.x + dx, y: v.y + dy })),
+  atTrueSize: (box) => {
+    const kept = Number(localStorage.getItem(KEPT_AS));
+    const trueScale = kept > 0 ? kept : get().trueScale;
+    const { width, height } = get();
+    set({ trueScale, ...centred(box, trueScale, width, height) });
+  },
+  calibrate: (trueScale) => {
+    localStorage.setItem(KEPT_AS, String(trueScale));
+    set({ trueScale });
+  },
+  toggle: (what) => set((v) => (what === 'guides' ? { guides: !v.guides } : { trimmed: !v.trimmed })),
+}));
+
+export const isCalibrated = (): boolean => Number(localStorage.getItem(KEPT_AS)) > 0;
+
+/** From millimetres on the surface to pixels in the viewport, and back. */
+export interface Projection {
+  readonly x: (mm: number) => number;
+  readonly y: (mm: number) => number;
+  readonly scale: number;
+  readonly toMm: (px: Point) => Point;
+}
+
+export const projection = ({ scale, x, y }: { scale: number; x: number; y: number }): Projection => ({
+  x: (mm) => x + mm * scale,
+  y: (mm) => y + mm * scale,
+  scale,
+  toMm: (px) => ({ x: (px.x - x) / scale, y: (px.y - y) / scale }),
+});

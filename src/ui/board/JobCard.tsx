@@ -1,0 +1,90 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Paper from '@mui/material/Paper';
+import { useQuery } from '@tanstack/react-query';
+import Link from 'next/link';
+import { api, type JobSummary } from '../shell/api';
+import { COLOURS, FACES } from '../shell/theme';
+import { dueWords } from './due';
+
+/** A job on the board: how it looks, when it is due, and what stands in its way. */
+export function JobCard({ job, onRemove }: { readonly job: JobSummary; readonly onRemove: () => void }) {
+  const { data } = useQuery({
+    queryKey: ['findings', job.id, job.head],
+    queryFn: () => api.findings(job.id, job.head),
+    staleTime: Infinity,
+  });
+  const open = data?.findings.filter((f) => f.severity !== 'note') ?? [];
+  const [first] = open;
+  return (
+    <Paper
+      component="article"
+      sx={{
+        position: 'relative',
+        display: 'flex',
+        border: `1px solid ${COLOURS.line}`,
+        overflow: 'hidden',
+        '&:hover': { borderColor: COLOURS.ink },
+      }}
+    >
+      <Box sx={{ width: 92, flex: 'none', bgcolor: COLOURS.bench, display: 'grid', placeItems: 'center', p: 1 }}>
+        {/* eslint-disable-next-line @next/next/no-img-element -- made by our own server, already small */}
+        <img
+          src={`/api/jobs/${job.id}/thumbnail?rev=${job.head}`}
+          alt=""
+          style={{ maxWidth: '100%', maxHeight: 104, boxShadow: '0 2px 5px rgb(27 35 52 / 0.3)' }}
+        />
+      </Box>
+      <Box sx={{ p: 1.25, minWidth: 0, flex: 1, display: 'flex', flexDirection: 'column', gap: 0.25 }}>
+        <Box
+          component={Link}
+          href={`/jobs/${job.id}`}
+          sx={{
+            fontWeight: 700,
+            lineHeight: 1.2,
+            color: 'inherit',
+            textDecoration: 'none',
+            overflowWrap: 'anywhere',
+            '&::after': { content: '""', position: 'absolute', inset: 0 },
+          }}
+        >
+          {job.name}
+        </Box>
+        <Box sx={{ fontSize: 13, color: 'text.secondary', lineHeight: 1.25 }}>{job.client}</Box>
+        <Box sx={{ fontFamily: FACES.figure, fontSize: 12, mt: 0.5 }}>{job.size}</Box>
+        <Box sx={{ fontFamily: FACES.figure, fontSize: 12 }}>{dueWords(job.due)}</Box>
+        <Box
+          sx={{
+            fontSize: 12.5,
+            color: first ? (first.severity === 'fault' ? 'error.main' : 'warning.main') : 'secondary.main',
+            fontWeight: 600,
+            lineHeight: 1.25,
+          }}
+        >
+          {!data
+            ? ' '
+            : first
+              ? `${first.severity === 'fault' ? '✕' : '▲'} ${open.length} open: ${first.message}`.slice(0, 78)
+              : '✓ nothing open'}
+        </Box>
+        <Button
+          size="small"
+          onClick={onRemove}
+          aria-label={`Take ${job.name} off the board`}
+          sx={{
+            alignSelf: 'flex-end',
+            zIndex: 1,
+            minHeight: 0,
+            fontSize: 12,
+            color: 'text.secondary',
+            p: 0.25,
+            mt: 'auto',
+          }}
+        >
+          take off
+        </Button>
+      </Box>
+    </Paper>
+  );
+}

@@ -1,0 +1,103 @@
+'use client';
+import TextField from '@mui/material/TextField';
+import { useId, useState, type KeyboardEvent } from 'react';
+import type { FieldError, Parsed } from '@/core/measure';
+import { FACES } from '../shell/theme';
+
+interface Props<T> {
+  readonly label: string;
+  /** The value as it would be typed, with its unit. */
+  readonly shown: string;
+  readonly read: (text: string) => Parsed<T>;
+  readonly onChange: (value: T) => void;
+  /** A further condition, such as “not negative”. */
+  readonly refuse?: (value: T) => string | undefined;
+  readonly hint?: string;
+  readonly held?: boolean;
+  readonly width?: number | string;
+  readonly name?: string;
+  readonly autoFocus?: boolean;
+}
+
+/** A field that reads measures, sizes or numbers: taken on Enter or on leaving, refused at the field with the place of the error. */
+export function MeasureField<T>({
+  label,
+  shown,
+  read,
+  onChange,
+  refuse,
+  hint,
+  held,
+  width = 96,
+  name,
+  autoFocus,
+}: Props<T>) {
+  const id = useId();
+  const [draft, setDraft] = useState<string>();
+  const [error, setError] = useState<FieldError>();
+
+  const take = () => {
+    if (draft === undefined || draft === shown) {
+      setDraft(undefined);
+      setError(undefined);
+      return;
+    }
+    const result = read(draft);
+    if (!result.ok) return setError(result.error);
+    const refusal = refuse?.(result.value);
+    if (refusal) return setError({ at: 0, length: draft.length, message: refusal });
+    setDraft(undefined);
+    setError(undefined);
+    onChange(result.value);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    event.stopPropagation();
+    if (event.key === 'Enter') take();
+    if (event.key === 'Escape') {
+      setDraft(undefined);
+      setError(undefined);
+    }
+  };
+  return (
+    <TextField
+      id={id}
+      label={label}
+      name={name ?? label}
+      autoFocus={autoFocus ?? false}
+      autoComplete="off"
+      value={draft ?? shown}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={take}
+      onKeyDown={onKeyDown}
+      error={error !== undefined}
+      helperText={error ? <Pointed text={draft ?? ''} error={error} /> : hint}
+      sx={{ width, '& .MuiInput-root::before': { borderBottomWidth: held ? 2 : 1 } }}
+      slotProps={{
+        inputLabel: { shrink: true },
+        htmlInput: {
+          spellCheck: false,
+          style: { fontFamily: FACES.figure, fontWeight: held ? 600 : 400, fontSize: 14 },
+        },
+      }}
+    />
+  );
+}
+
+/** What is wrong, with the place marked in what was typed. */
+function Pointed({ text, error }: { readonly text: string; readonly error: FieldError }) {
+  const inside = error.length > 0 && error.length < text.length;
+  return (
+    <span role="alert">
+      {inside && (
+        <span style={{ fontFamily: FACES.figure, display: 'block' }}>
+          {text.slice(0, error.at)}
+          <mark style={{ background: '#ffd7d2', color: 'inherit', textDecoration: 'underline' }}>
+            {text.slice(error.at, error.at + error.length)}
+          </mark>
+          {text.slice(error.at + error.length)}
+        </span>
+      )}
+      {error.message}
+    </span>
+  );
+}

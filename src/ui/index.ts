@@ -1,0 +1,3 @@
+export { Providers } from './shell/Providers';
+export { Board } from './board/Board';
+export { JobPage } from './job/JobPage';

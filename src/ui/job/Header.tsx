@@ -1,0 +1,158 @@
+'use client';
+import Badge from '@mui/material/Badge';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import IconButton from '@mui/material/IconButton';
+import Tooltip from '@mui/material/Tooltip';
+import { Mark } from '../shell/Mark';
+import { COLOURS, FACES } from '../shell/theme';
+import { STATION_WORDS } from '../palette/commands';
+import { useJob } from './context';
+import { STATIONS, type SaveState } from './store';
+import { useFindings } from './use-desk';
+
+/** The route of stations, and whether everything is saved. */
+export function Header({ onPalette }: { readonly onPalette: () => void }) {
+  const station = useJob((s) => s.station);
+  const go = useJob((s) => s.go);
+  const save = useJob((s) => s.save);
+  const undo = useJob((s) => s.undo);
+  const redo = useJob((s) => s.redo);
+  const canUndo = useJob((s) => s.undoStack.length > 0);
+  const canRedo = useJob((s) => s.redoStack.length > 0);
+  const findings = useFindings();
+  const faults = findings.filter((f) => f.severity !== 'note').length;
+  return (
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 2,
+        px: 2.5,
+        height: 54,
+        bgcolor: COLOURS.header,
+        borderBottom: `1px solid ${COLOURS.line}`,
+        flex: 'none',
+      }}
+    >
+      <Mark />
+      <Box component="nav" aria-label="Stations" sx={{ display: 'flex', height: '100%', ml: 'auto', mr: 'auto' }}>
+        {STATIONS.map((name, i) => (
+          <ButtonBase
+            key={name}
+            aria-current={station === name ? 'step' : undefined}
+            onClick={() => go(name)}
+            title={`Alt+${i + 1}`}
+            sx={{
+              px: 1.5,
+              gap: 0.75,
+              fontSize: 15,
+              fontWeight: 600,
+              fontFamily: FACES.text,
+              color: station === name ? COLOURS.ink : COLOURS.inkSoft,
+              borderBottom: `3px solid ${station === name ? COLOURS.ink : 'transparent'}`,
+              borderTop: '3px solid transparent',
+            }}
+          >
+            <Box
+              aria-hidden
+              component="span"
+              sx={{
+                width: 11,
+                height: 11,
+                borderRadius: '50%',
+                border: `2.5px solid ${station === name ? COLOURS.ink : COLOURS.inkSoft}`,
+                bgcolor: station === name ? COLOURS.sheet : 'transparent',
+              }}
+            />
+            {STATION_WORDS[name]}
+            {name === 'inspect' && faults > 0 && (
+              <Badge
+                badgeContent={faults}
+                color="error"
+                aria-label={`${faults} to look at`}
+                sx={{ ml: 1.25, mr: 0.5 }}
+              />
+            )}
+          </ButtonBase>
+        ))}
+      </Box>
+      <Box sx={{ display: 'flex', gap: 0.25 }}>
+        <Tooltip title="Undo (Ctrl+Z)">
+          <span>
+            <IconButton size="small" aria-label="Undo" disabled={!canUndo} onClick={() => void undo()}>
+              <Arrow way="back" />
+            </IconButton>
+          </span>
+        </Tooltip>
+        <Tooltip title="Redo (Ctrl+Shift+Z)">
+          <span>
+            <IconButton size="small" aria-label="Redo" disabled={!canRedo} onClick={() => void redo()}>
+              <Arrow way="on" />
+            </IconButton>
+          </span>
+        </Tooltip>
+      </Box>
+      <Box
+        role="status"
+        aria-live="polite"
+        data-save={save.kind}
+        sx={{
+          fontSize: 13,
+          color: save.kind === 'refused' || save.kind === 'offline' ? 'error.main' : 'text.secondary',
+          minWidth: 104,
+          textAlign: 'right',
+        }}
+      >
+        {saveWords(save)}
+      </Box>
+      <Button
+        variant="outlined"
+        size="small"
+        onClick={onPalette}
+        sx={{ fontFamily: FACES.figure, fontWeight: 400, bgcolor: '#fff', whiteSpace: 'nowrap' }}
+      >
+        / commands
+      </Button>
+    </Box>
+  );
+}
+
+function Arrow({ way }: { readonly way: 'back' | 'on' }) {
+  return (
+    <svg
+      width="18"
+      height="18"
+      viewBox="0 0 18 18"
+      aria-hidden
+      style={{ transform: way === 'on' ? 'scaleX(-1)' : undefined }}
+    >
+      <path
+        d="M7 3L3 7l4 4M3 7h7a4.5 4.5 0 010 9H7"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="1.8"
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
+    </svg>
+  );
+}
+
+function saveWords(save: SaveState): string {
+  switch (save.kind) {
+    case 'saved':
+      return save.at ? `Saved ${save.at.toLocaleTimeString('en-GB')}` : 'Saved';
+    case 'saving':
+    case 'waiting':
+      return 'Saving …';
+    case 'offline':
+      return 'Server away; kept here';
+    case 'refused':
+      return 'Not saved';
+    case 'conflict':
+      return 'Two versions';
+  }
+}

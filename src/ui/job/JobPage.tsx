@@ -1,0 +1,194 @@
+'use client';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import CircularProgress from '@mui/material/CircularProgress';
+import { useQuery } from '@tanstack/react-query';
+import Link from 'next/link';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { Bench } from '../bench/Bench';
+import { RulerDialog } from '../bench/RulerDialog';
+import { SideTabs } from '../bench/SideTabs';
+import { AddBar } from '../bench/AddBar';
+import { Palette } from '../palette/Palette';
+import { commandsFor, type Command } from '../palette/commands';
+import { useKeys } from '../palette/use-keys';
+import { ApiError, api, wordsOf, type CurrentJob } from '../shell/api';
+import { YellowSheet } from '../sheet/YellowSheet';
+import { BriefForm } from '../stations/BriefForm';
+import { InspectSlip } from '../stations/InspectSlip';
+import { OutputSlip } from '../stations/OutputSlip';
+import { ElementSlip } from '../slip/ElementSlip';
+import { SizeSlip } from '../slip/SizeSlip';
+import { Conflict } from './Conflict';
+import { JobProvider, shownJob, useJob, useJobStore } from './context';
+import { Header } from './Header';
+import { createJobStore } from './store';
+import { useAutosave } from './use-autosave';
+import { DeskProvider, FindingsProvider, useChecks, useDesk, useDeskOf } from './use-desk';
+import { useFiles } from './use-files';
+
+/** One job: loaded, then worked on here until it is left. */
+export function JobPage({ id }: { readonly id: string }) {
+  const { data, error, refetch } = useQuery({
+    queryKey: ['job', id],
+    queryFn: () => api.current(id),
+    // The page holds the job from here on; saves say when somebody else changed it.
+    staleTime: Infinity,
+    gcTime: 0,
+    refetchOnWindowFocus: false,
+  });
+  if (error) {
+    const gone = error instanceof ApiError && error.status === 404;
+    return (
+      <Box sx={{ p: 6, display: 'grid', gap: 2, justifyItems: 'start' }}>
+        <Alert severity="error">{wordsOf(error)}</Alert>
+        {!gone && <Button onClick={() => void refetch()}>Try again</Button>}
+        <Button component={Link} href="/" variant="contained">
+          To the board
+        </Button>
+      </Box>
+    );
+  }
+  return data ? <OpenJob key={id} current={data} /> : <Waiting words="Opening the job" />;
+}
+
+function Waiting({ words }: { readonly words: string }) {
+  return (
+    <Box
+      role="status"
+      sx={{
+        display: 'grid',
+        placeItems: 'center',
+        height: '100%',
+        gap: 1,
+        alignContent: 'center',
+        color: 'text.secondary',
+      }}
+    >
+      <CircularProgress size={28} />
+      {words}
+    </Box>
+  );
+}
+
+function OpenJob({ current }: { readonly current: CurrentJob }) {
+  const [store] = useState(() => createJobStore(current));
+  useAutosave(store);
+  return (
+    <JobProvider value={store}>
+      <Workplace />
+    </JobProvider>
+  );
+}
+
+function Workplace() {
+  const job = useJob(shownJob);
+  const side = useJob((s) => s.side);
+  const show = useJob((s) => s.show);
+  const { desk, problem } = useDeskOf(job, side);
+  const findings = useChecks(desk);
+  useEffect(() => {
+    document.title = `${job.name} · Yellow Sheet`;
+  }, [job.name]);
+  // A side that is gone cannot be shown.
+  useEffect(() => {
+    if (desk && desk.surface.name !== side) show(desk.surface.name);
+  }, [desk, show, side]);
+  if (problem) {
+    return (
+      <Alert severity="error" sx={{ m: 4 }}>
+        {problem} Reload the page to try again; the job itself is safe.
+      </Alert>
+    );
+  }
+  if (!desk) return <Waiting words="Fetching fonts and the paper’s profile" />;
+  return (
+    <DeskProvider value={desk}>
+      <FindingsProvider value={findings}>
+        <Stations />
+      </FindingsProvider>
+    </DeskProvider>
+  );
+}
+
+function Stations() {
+  const store = useJobStore();
+  const desk = useDesk();
+  const station = useJob((s) => s.station);
+  const conflict = useJob((s) => s.save);
+  const files = useFiles();
+  const [palette, setPalette] = useState(false);
+  const [ruler, setRuler] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
+  const deskRef = useRef(desk);
+  useEffect(() => {
+    deskRef.current = desk;
+  }, [desk]);
+
+  // Made anew at each key press and opening of the palette, from what is true then.
+  const commands = useCallback(
+    (): readonly Command[] =>
+      commandsFor({
+        store,
+        desk: deskRef.current,
+        openPalette: () => setPalette(true),
+        choosePicture: () => {
+          store.getState().go('lay-out');
+          input.current?.click();
+        },
+        calibrate: () => setRuler(true),
+      }),
+    [store],
+  );
+  useKeys(
+    commands,
+    useCallback(() => palette || ruler || store.getState().typing !== undefined, [palette, ruler, store]),
+  );
+  const listed = useMemo(() => (palette ? commands() : []), [palette, commands]);
+
+  return (
+    <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
+      <Header onPalette={() => setPalette(true)} />
+      <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
+        <YellowSheet />
+        <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
+          {station === 'brief' ? (
+            <BriefForm />
+          ) : (
+            <>
+              <Box
+                sx={{ display: 'flex', gap: 2, alignItems: 'center', px: 2, pt: 1.25, minHeight: 44, flexWrap: 'wrap' }}
+              >
+                <SideTabs />
+                {station === 'lay-out' && <AddBar commands={commands} />}
+              </Box>
+              <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
+                <Bench onDropFiles={(list, at) => void files(list, at)} />
+              </Box>
+              {station === 'size' && <SizeSlip />}
+              {station === 'lay-out' && <ElementSlip />}
+              {station === 'inspect' && <InspectSlip />}
+              {station === 'output' && <OutputSlip />}
+            </>
+          )}
+        </Box>
+      </Box>
+      <input
+        ref={input}
+        hidden
+        multiple
+        type="file"
+        accept="image/jpeg,image/png,image/tiff,image/webp,.ttf,.otf,.woff2"
+        aria-label="Pictures and fonts to bring in"
+        onChange={(event) => {
+          void files([...(event.target.files ?? [])]);
+          event.target.value = '';
+        }}
+      />
+      <Palette open={palette} commands={listed} onClose={() => setPalette(false)} />
+      <RulerDialog open={ruler} onClose={() => setRuler(false)} />
+      {conflict.kind === 'conflict' && <Conflict conflict={conflict} />}
+    </Box>
+  );
+}

@@ -1,0 +1,111 @@
+'use client';
+import { useEffect, useMemo, useState } from 'react';
+import type { ColourEngine } from '@/core/colour';
+import { facesNeeded, languagesNeeded } from '@/core/compose';
+import { jobFonts, type Job, type ProfileName } from '@/core/job';
+import { SHIPPED_FACES, loadHyphenator, nearestFace, type Face, type FontSet, type Hyphenator } from '@/core/type';
+
+/** What the bench needs to draw: colour, fonts and hyphenation, loaded as the job asks for them. */
+export interface Resources {
+  readonly colour: ColourEngine;
+  readonly fonts: FontSet;
+  readonly hyphenator: (language: string) => Hyphenator | undefined;
+}
+
+const engines = new Map<ProfileName, Promise<ColourEngine>>();
+const faces = new Map<string, Promise<Face | undefined>>();
+const hyphenators = new Map<string, Promise<Hyphenator | undefined>>();
+
+async function bytesOf(path: string): Promise<Uint8Array> {
+  const response = await fetch(path);
+  if (!response.ok) throw new Error(`${path} could not be loaded.`);
+  return new Uint8Array(await response.arrayBuffer());
+}
+
+function remembered<T>(map: Map<string, Promise<T>>, key: string, load: () => Promise<T>): Promise<T> {
+  const before = map.get(key);
+  if (before) return before;
+  const loading = load().catch((error: unknown) => {
+    // A failure is not remembered: the next change tries again.
+    map.delete(key);
+    throw error;
+  });
+  map.set(key, loading);
+  return loading;
+}
+
+const engine = (name: ProfileName) =>
+  remembered(engines, name, async () => {
+    const { openProfile } = await import('@/bring-in/profile');
+    const opened = await openProfile(name, await bytesOf(`/profiles/${name}.icc`), { wasmUrl: '/wasm/lcms.wasm' });
+    return opened.engine;
+  });
+
+async function openFace(
+  face: Omit<Face, 'files'>,
+  files: readonly { readonly key: string; readonly path: string }[],
+): Promise<Face> {
+  const { openFont } = await import('@/bring-in/font');
+  const opened = await Promise.all(files.map(async ({ key, path }) => openFont(key, await bytesOf(path))));
+  return { ...face, files: opened };
+}
+
+/** Loads the face that a need comes down to; undefined when its family is not at hand. */
+function loadFace(job: Job, family: string, weight: number, italic: boolean): Promise<Face | undefined> {
+  const own = nearestFace(jobFonts(job).filter((f) => f.family === family), weight, italic); // prettier-ignore
+  if (own) {
+    const { family, weight, italic, postscript, sha } = own;
+    return remembered(faces, sha, () =>
+      openFace({ family, weight, italic, postscript }, [{ key: sha, path: `/api/assets/${sha}/font` }]),
+    );
+  }
+  const face = nearestFace(SHIPPED_FACES.filter((f) => f.family === family), weight, italic); // prettier-ignore
+  if (!face) return Promise.resolve(undefined);
+  return remembered(faces, face.postscript, () =>
+    openFace(
+      { family: face.family, weight: face.weight, italic: face.italic, postscript: face.postscript },
+      face.files.map((key) => ({ key, path: `/fonts/${key}.ttf` })),
+    ),
+  );
+}
+
+/** Everything the job needs, or undefined while it loads for the first time; later needs keep the last until they are there. */
+export function useResources(
+  job: Job,
+  profile: ProfileName,
+): { resources: Resources | undefined; problem: string | undefined } {
+  const [resources, setResources] = useState<Resources>();
+  const [problem, setProblem] = useState<string>();
+  const wanted = useMemo(
+    () => JSON.stringify([profile, facesNeeded(job), languagesNeeded(job), jobFonts(job).map((f) => f.sha)]),
+    [job, profile],
+  );
+  useEffect(() => {
+    let current = true;
+    const load = async () => {
+      const { createFontSet } = await import('@/bring-in/font');
+      const [colour, loaded, patterns] = await Promise.all([
+        engine(profile),
+        Promise.all(facesNeeded(job).map((need) => loadFace(job, need.family, need.weight, need.italic))),
+        Promise.all(
+          languagesNeeded(job).map(
+            async (tag) => [tag, await remembered(hyphenators, tag, () => loadHyphenator(tag))] as const,
+          ),
+        ),
+      ]);
+      const byTag = new Map(patterns);
+      const fonts = createFontSet([...new Set(loaded.flatMap((face) => (face ? [face] : [])))]);
+      if (current) setResources({ colour, fonts, hyphenator: (tag) => byTag.get(tag) });
+      if (current) setProblem(undefined);
+    };
+    load().catch((error: unknown) => {
+      if (current) setProblem(error instanceof Error ? error.message : 'Fonts and colour could not be loaded.');
+    });
+    return () => {
+      current = false;
+    };
+    // What is wanted stands for the job: other changes of it need nothing new.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [wanted]);
+  return { resources, problem };
+}

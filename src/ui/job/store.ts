@@ -1,0 +1,170 @@
+'use client';
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import { produce, type Draft } from 'immer';
+import type { Element, Job, Piece, SideName } from '@/core/job';
+import type { Measured } from '@/core/figure';
+import { api, type SaveStep } from '../shell/api';
+
+export const STATIONS = ['brief', 'size', 'lay-out', 'inspect', 'output'] as const;
+export type Station = (typeof STATIONS)[number];
+
+/** A state that undo or redo leads to: at hand, or still on the server from an earlier visit. */
+type Past = { readonly job: Job; readonly label: string } | { readonly revision: number };
+
+export type SaveState =
+  | { readonly kind: 'saved'; readonly at: Date | undefined }
+  | { readonly kind: 'saving' }
+  | { readonly kind: 'waiting' }
+  | { readonly kind: 'offline' }
+  | { readonly kind: 'refused'; readonly problem: string }
+  | {
+      readonly kind: 'conflict';
+      readonly conflict: number;
+      readonly head: number;
+      readonly theirs: Job;
+      readonly mine: Job;
+    };
+
+export interface JobState {
+  readonly job: Job;
+  /** The job while a drag is under way; nothing is kept of it until it is let go. */
+  readonly live: Job | undefined;
+  readonly head: number;
+  readonly undoStack: readonly Past[];
+  readonly redoStack: readonly Past[];
+  /** Saved next, oldest first. */
+  readonly pending: readonly SaveStep[];
+  readonly save: SaveState;
+  readonly selection: readonly string[];
+  /** The text being typed in place. */
+  readonly typing: string | undefined;
+  readonly side: SideName;
+  readonly station: Station;
+  readonly pointed: Measured | undefined;
+
+  readonly edit: (label: string, change: (draft: Draft<Job>) => void, merge?: string) => void;
+  readonly replace: (label: string, job: Job) => void;
+  readonly preview: (job: Job | undefined) => void;
+  readonly undo: () => Promise<void>;
+  readonly redo: () => Promise<void>;
+  readonly select: (ids: readonly string[]) => void;
+  readonly type: (id: string | undefined) => void;
+  readonly show: (side: SideName) => void;
+  readonly go: (station: Station) => void;
+  readonly point: (measured: Measured | undefined) => void;
+  readonly setSave: (save: SaveState) => void;
+  /** Some of the pending steps were saved. */
+  readonly saved: (count: number, head: number) => void;
+  /** After a conflict: a job to go on with, on top of a revision. */
+  readonly settle: (job: Job, head: number, saveIt: boolean) => void;
+}
+
+export type JobStore = StoreApi<JobState>;
+
+/** Edits with the same merge name within this time are one step for undo, ms. */
+const MERGE_WITHIN = 1_200;
+
+export function createJobStore(current: {
+  head: number;
+  job: Job;
+  undo: readonly number[];
+  redo: readonly number[];
+}): JobStore {
+  let merging: { name: string; at: number } | undefined;
+  return createStore<JobState>((set, get) => {
+    const commit = (label: string, job: Job, merge: string | undefined) => {
+      const { job: before, undoStack, pending } = get();
+      if (job === before) return;
+      const now = Date.now();
+      const joins = merge !== undefined && merging?.name === merge && now - merging.at < MERGE_WITHIN;
+      merging = merge === undefined ? undefined : { name: merge, at: now };
+      const step: SaveStep = { kind: 'edit', label, document: job };
+      const last = pending.at(-1);
+      // A joined edit replaces the step that has not been sent yet; one that was sent is followed by another.
+      const canReplace = joins && last?.kind === 'edit' && last.label === label && pending.length > 1;
+      set({
+        job,
+        live: undefined,
+        undoStack: joins ? undoStack : [...undoStack, { job: before, label }],
+        redoStack: [],
+        pending: canReplace ? [...pending.slice(0, -1), step] : [...pending, step],
+      });
+    };
+    const fetchPast = async (past: Past): Promise<{ job: Job; label: string }> =>
+      'job' in past ? past : { job: (await api.revision(get().job.id, past.revision)).job, label: 'Earlier change' };
+    const travel = async (kind: 'undo' | 'redo') => {
+      const from = kind === 'undo' ? get().undoStack : get().redoStack;
+      const past = from.at(-1);
+      if (!past) return;
+      const { job, label } = await fetchPast(past);
+      const state = get();
+      merging = undefined;
+      const here = { job: state.job, label };
+      const exists = new Set(job.pieces.flatMap((p) => [...p.surfaces.front, ...p.surfaces.back].map((e) => e.id)));
+      set({
+        job,
+        live: undefined,
+        typing: undefined,
+        selection: state.selection.filter((id) => exists.has(id)),
+        undoStack: kind === 'undo' ? state.undoStack.slice(0, -1) : [...state.undoStack, here],
+        redoStack: kind === 'undo' ? [...state.redoStack, here] : state.redoStack.slice(0, -1),
+        pending: [...state.pending, { kind, label, document: job }],
+      });
+    };
+    return {
+      job: current.job,
+      live: undefined,
+      head: current.head,
+      undoStack: current.undo.map((revision) => ({ revision })),
+      redoStack: current.redo.map((revision) => ({ revision })),
+      pending: [],
+      save: { kind: 'saved', at: undefined },
+      selection: [],
+      typing: undefined,
+      side: 'front',
+      station: 'lay-out',
+      pointed: undefined,
+      edit: (label, change, merge) => commit(label, produce(get().job, change), merge),
+      replace: (label, job) => commit(label, job, undefined),
+      preview: (live) => set({ live }),
+      undo: () => travel('undo'),
+      redo: () => travel('redo'),
+      select: (selection) => set({ selection }),
+      type: (typing) => set({ typing }),
+      show: (side) => set({ side, selection: [], typing: undefined }),
+      go: (station) => set({ station, typing: undefined }),
+      point: (pointed) => set({ pointed }),
+      setSave: (save) => set({ save }),
+      saved: (count, head) =>
+        set((s) => ({ head, pending: s.pending.slice(count), save: { kind: 'saved', at: new Date() } })),
+      settle: (job, head, saveIt) =>
+        set((s) => ({
+          job,
+          head,
+          live: undefined,
+          selection: [],
+          typing: undefined,
+          undoStack: [...s.undoStack, { job: s.job, label: 'Choice between versions' }],
+          redoStack: [],
+          pending: saveIt ? [{ kind: 'edit', label: 'Kept my version', document: job }] : [],
+          save: { kind: 'saved', at: undefined },
+        })),
+    };
+  });
+}
+
+/** The piece on the bench: the job’s first. */
+export function pieceOf(job: Job): Piece {
+  const [piece] = job.pieces;
+  if (!piece) throw new Error('A job has at least one piece.');
+  return piece;
+}
+
+/** Changes some elements of the side shown; elements the change leaves alone stay the same objects. */
+export function withElements(job: Job, side: SideName, change: (element: Element) => Element): Job {
+  const piece = pieceOf(job);
+  const elements = piece.surfaces[side].map(change);
+  if (elements.every((e, i) => e === piece.surfaces[side][i])) return job;
+  const changed = { ...piece, surfaces: { ...piece.surfaces, [side]: elements } };
+  return { ...job, pieces: [changed, ...job.pieces.slice(1)] };
+}

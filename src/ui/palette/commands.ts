@@ -1,0 +1,178 @@
+import type { Element, SideName } from '@/core/job';
+import { toStep } from '@/core/layout';
+import { useBenchView } from '../bench/view';
+import { moveBy } from '../bench/gestures';
+import { alignSelection, distributeSelection } from '../job/arrange';
+import { duplicates, newElement } from '../job/add-element';
+import { STATIONS, pieceOf, type JobStore, type Station } from '../job/store';
+import type { Desk } from '../job/use-desk';
+
+/** Something a person can do, by name, by key, or both. */
+export interface Command {
+  readonly id: string;
+  readonly title: string;
+  readonly group: 'Go' | 'Add' | 'Edit' | 'Arrange' | 'Look';
+  /** As `keyOf` writes it: `Ctrl+Z`, `Shift+ArrowUp`. */
+  readonly keys: readonly string[];
+  readonly enabled: boolean;
+  readonly run: () => void;
+}
+
+export const STATION_WORDS: Readonly<Record<Station, string>> = {
+  brief: 'Brief',
+  size: 'Size',
+  'lay-out': 'Lay out',
+  inspect: 'Inspect',
+  output: 'Output',
+};
+
+/** How a key press is written: modifiers in a fixed order, then the key. */
+export function keyOf(event: {
+  key: string;
+  ctrlKey: boolean;
+  metaKey: boolean;
+  shiftKey: boolean;
+  altKey: boolean;
+}): string {
+  const named = event.key.length === 1 ? event.key.toUpperCase() : event.key;
+  // A sign that needs Shift to be typed is its own key.
+  const shift = event.shiftKey && (event.key.length > 1 || /[A-Za-z]/.test(event.key));
+  return [
+    event.ctrlKey || event.metaKey ? 'Ctrl' : '',
+    event.altKey ? 'Alt' : '',
+    shift ? 'Shift' : '',
+    named === ' ' ? 'Space' : named,
+  ]
+    .filter(Boolean)
+    .join('+');
+}
+
+interface Surroundings {
+  readonly store: JobStore;
+  readonly desk: Desk;
+  readonly openPalette: () => void;
+  readonly choosePicture: () => void;
+  readonly calibrate: () => void;
+}
+
+/** Every command of the job page, in the order of the palette. */
+export function commandsFor({ store, desk, openPalette, choosePicture, calibrate }: Surroundings): readonly Command[] {
+  const state = store.getState();
+  const { selection, side, job, edit, replace, select, type, show, go } = state;
+  const view = useBenchView.getState();
+  const { boxes } = desk.surface;
+  const elements = pieceOf(job).surfaces[side];
+  const some = selection.length > 0;
+  const one = selection.length === 1;
+  const laysOut = state.station === 'lay-out';
+
+  const changeSide = (label: string, change: (list: readonly Element[]) => readonly Element[]) =>
+    replace(label, {
+      ...job,
+      pieces: job.pieces.map((p, i) =>
+        i === 0 ? { ...p, surfaces: { ...p.surfaces, [side]: [...change(p.surfaces[side])] } } : p,
+      ),
+    });
+  const add = (kind: Element['kind']) => () => {
+    go('lay-out');
+    const element = newElement(kind, boxes);
+    edit(`Add ${kind}`, (draft) => void draft.pieces[0]?.surfaces[side].push(element));
+    select([element.id]);
+    if (kind === 'text') type(element.id);
+  };
+  const nudge = (dx: number, dy: number) => () =>
+    replace(
+      'Nudge',
+      moveBy(job, side, desk.drawing, selection, toStep(dx * job.step, 1e-6), toStep(dy * job.step, 1e-6)),
+    );
+  const order = (label: string, move: (list: readonly Element[]) => readonly Element[]) => () =>
+    changeSide(label, move);
+  const isChosen = (e: Element) => selection.includes(e.id);
+  const next = (by: 1 | -1) => () => {
+    if (elements.length === 0) return;
+    const at = elements.findIndex((e) => e.id === selection.at(-1));
+    const to = elements[(at + by + elements.length) % elements.length];
+    if (to) select([to.id]);
+  };
+  const chosen = elements.find((e) => one && isChosen(e));
+  const zoomCentre = { x: view.width / 2, y: view.height / 2 };
+  const shown = state.station === 'output' ? boxes.bleed : boxes.bleed;
+
+  const command = (
+    group: Command['group'],
+    id: string,
+    title: string,
+    keys: readonly string[],
+    run: () => void,
+    enabled = true,
+  ): Command => ({ group, id, title, keys, run, enabled });
+
+  return [
+    ...STATIONS.map((station, i) => command('Go', `go-${station}`, STATION_WORDS[station], [`Alt+${i + 1}`], () => go(station))),
+    ...(['front', 'back'] as const satisfies readonly SideName[]).map((name) =>
+      command('Go', `show-${name}`, `Show the ${name}`, name === 'front' ? ['F'] : ['B'], () => show(name), desk.blank.surfaces.some((s) => s.name === name)),
+    ),
+    command('Go', 'palette', 'Find a command', ['/', 'Ctrl+K'], openPalette),
+
+    command('Add', 'add-text', 'Add text', ['T'], add('text')),
+    command('Add', 'add-picture', 'Add a picture', ['P'], choosePicture),
+    command('Add', 'add-frame', 'Add an empty picture frame', ['Shift+P'], add('picture')),
+    command('Add', 'add-rectangle', 'Add a box', ['X'], add('rectangle')),
+    command('Add', 'add-ellipse', 'Add an oval', ['O'], add('ellipse')),
+    command('Add', 'add-line', 'Add a line', ['L'], add('line')),
+
+    command('Edit', 'undo', 'Undo', ['Ctrl+Z'], () => void state.undo(), state.undoStack.length > 0),
+    command('Edit', 'redo', 'Redo', ['Ctrl+Shift+Z', 'Ctrl+Y'], () => void state.redo(), state.redoStack.length > 0),
+    command('Edit', 'type', 'Type in the selected text', ['Enter'], () => chosen && type(chosen.id), laysOut && chosen?.kind === 'text'),
+    command('Edit', 'select-all', 'Select everything on this side', ['Ctrl+A'], () => select(elements.map((e) => e.id)), laysOut),
+    command('Edit', 'select-next', 'Select the next element', ['Tab'], next(1), laysOut),
+    command('Edit', 'select-previous', 'Select the previous element', ['Shift+Tab'], next(-1), laysOut),
+    command('Edit', 'select-none', 'Select nothing', ['Escape'], () => select([]), some),
+    command('Edit', 'duplicate', 'Duplicate', ['Ctrl+D'], () => {
+      const rects = new Map(desk.drawing.frames.map((f) => [f.element, f.rect]));
+      const copies = duplicates(job, side, selection, boxes, rects);
+      changeSide('Duplicate', (list) => [...list, ...copies]);
+      select(copies.map((c) => c.id));
+    }, some),
+    command('Edit', 'delete', 'Delete', ['Delete', 'Backspace'], () => {
+      changeSide('Delete', (list) => list.filter((e) => !isChosen(e)));
+      select([]);
+    }, some),
+    ...([['Left', -1, 0], ['Right', 1, 0], ['Up', 0, -1], ['Down', 0, 1]] as const).flatMap(([name, dx, dy]) => [
+      command('Edit', `nudge-${name}`, `Nudge ${name.toLowerCase()} by a step`, [`Arrow${name}`], nudge(dx, dy), laysOut && some),
+      command('Edit', `nudge-far-${name}`, `Nudge ${name.toLowerCase()} by ten steps`, [`Shift+Arrow${name}`], nudge(dx * 10, dy * 10), laysOut && some),
+    ]),
+
+    command('Arrange', 'forward', 'One forward', [']'], order('Forward', (list) => shift(list, isChosen, 1)), some),
+    command('Arrange', 'backward', 'One back', ['['], order('Back', (list) => shift(list, isChosen, -1)), some),
+    command('Arrange', 'front', 'To the front', ['}'], order('To the front', (list) => [...list.filter((e) => !isChosen(e)), ...list.filter(isChosen)]), some),
+    command('Arrange', 'bottom', 'To the very back', ['{'], order('To the back', (list) => [...list.filter(isChosen), ...list.filter((e) => !isChosen(e))]), some),
+    ...(['left', 'centre', 'right', 'top', 'middle', 'bottom'] as const).map((edge) =>
+      command('Arrange', `align-${edge}`, `Align ${edge} on the trim`, [], () => replace(`Align ${edge}`, alignSelection(desk, selection, { box: 'trim' }, edge)), some),
+    ),
+    command('Arrange', 'gaps-across', 'Equal gaps across', [], () => replace('Equal gaps across', distributeSelection(desk, selection, 'x', undefined)), selection.length > 2),
+    command('Arrange', 'gaps-down', 'Equal gaps down', [], () => replace('Equal gaps down', distributeSelection(desk, selection, 'y', undefined)), selection.length > 2),
+
+    command('Look', 'zoom-in', 'Closer', ['+', '='], () => view.zoomAt(1.25, zoomCentre)),
+    command('Look', 'zoom-out', 'Further', ['-'], () => view.zoomAt(0.8, zoomCentre)),
+    command('Look', 'fit', 'Whole piece', ['0'], () => view.fit(shown)),
+    command('Look', 'true-size', 'True size', ['1'], () => view.atTrueSize(boxes.trim)),
+    command('Look', 'calibrate', 'Measure the screen with a ruler', [], calibrate),
+    command('Look', 'guides', view.guides ? 'Hide all guides' : 'Show the guides', ['G'], () => view.toggle('guides')),
+    command('Look', 'trimmed', view.trimmed ? 'Show edges and bleed (Inspect)' : 'Hide edges and bleed (Inspect)', ['H'], () => {
+      if (state.station !== 'inspect') go('inspect');
+      view.toggle('trimmed');
+    }),
+  ]; // prettier-ignore
+}
+
+/** Each chosen element one place further in a direction, past elements that are not chosen. */
+function shift(list: readonly Element[], isChosen: (e: Element) => boolean, by: 1 | -1): readonly Element[] {
+  const out = [...list];
+  const indices = out.map((_, i) => i);
+  for (const i of by === 1 ? indices.reverse() : indices) {
+    const [here, there] = [out[i], out[i + by]];
+    if (here && there && isChosen(here) && !isChosen(there)) [out[i], out[i + by]] = [there, here];
+  }
+  return out;
+}

@@ -1,0 +1,33 @@
+'use client';
+import { useEffect } from 'react';
+import { keyOf, type Command } from './commands';
+
+/** Where typing is meant for the field and not for the program. */
+function isField(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
+}
+
+/** Controls that have a use of their own for these keys. */
+const OWN_USE = ['Tab', 'Shift+Tab', 'Enter', 'Escape', 'Space', 'ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'];
+
+/** Listens for the keys of the commands. Tab, Enter and the arrows belong to the bench only while it has the focus. */
+export function useKeys(commands: () => readonly Command[], isOff: () => boolean): void {
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (event.defaultPrevented || isOff() || isField(event.target)) return;
+      const key = keyOf(event);
+      const onBench =
+        event.target instanceof Element &&
+        (event.target.closest('[data-bench]') !== null || event.target === document.body);
+      if (OWN_USE.includes(key) && !onBench) return;
+      const command = commands().find((c) => c.keys.includes(key) && c.enabled);
+      if (!command) return;
+      event.preventDefault();
+      command.run();
+    };
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, [commands, isOff]);
+}

@@ -1,0 +1,109 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import { applyChange, type Finding } from '@/core/check';
+import { useJob, useJobStore } from '../job/context';
+import { useDesk, useFindings } from '../job/use-desk';
+import { COLOURS } from '../shell/theme';
+import { Heading } from './YellowSheet';
+
+/** Most findings shown on the sheet itself; all of them stand under Inspect. */
+const SHOWN = 3;
+
+const WEIGHT = { fault: COLOURS.fault, warning: COLOURS.warning, note: COLOURS.inkSoft } as const;
+/** Told by shape too: a cross, a triangle, a dot. */
+export const SIGN = { fault: '✕', warning: '▲', note: '●' } as const;
+
+/** Goes to where a finding is, and selects what it is about. */
+export function useSeeFinding() {
+  const store = useJobStore();
+  return (finding: Finding) => {
+    const { show, select } = store.getState();
+    show(finding.surface);
+    if (finding.element) select([finding.element]);
+  };
+}
+
+export function useFix() {
+  const store = useJobStore();
+  return (finding: Finding, index = 0) => {
+    const fix = finding.fixes[index];
+    const { job, replace } = store.getState();
+    if (fix) replace(fix.label, applyChange(job, fix.change));
+  };
+}
+
+/** What breaks a rule, with the fix beside it. */
+export function Checks() {
+  const findings = useFindings();
+  const { drawings } = useDesk();
+  const see = useSeeFinding();
+  const fix = useFix();
+  const go = useJob((s) => s.go);
+  const names = new Map(drawings.flatMap((d) => d.drawing.frames.map((f) => [f.element, f.name])));
+  return (
+    <section aria-label="Checks">
+      <Heading>Checks</Heading>
+      {findings.length === 0 && (
+        <Box sx={{ px: 2.5, py: '3.5px', fontSize: 14, borderBottom: `1px dotted ${COLOURS.sheetLine}` }} role="status">
+          Nothing open. Ready for the press.
+        </Box>
+      )}
+      {findings.slice(0, SHOWN).map((finding, i) => (
+        <Box
+          key={`${finding.rule}-${finding.element}-${i}`}
+          data-finding={finding.rule}
+          sx={{
+            display: 'flex',
+            gap: 1,
+            alignItems: 'center',
+            pl: '16px',
+            pr: 2.5,
+            py: 0.5,
+            borderLeft: `4px solid ${WEIGHT[finding.severity]}`,
+            borderBottom: `1px dotted ${COLOURS.sheetLine}`,
+            fontSize: 13.5,
+          }}
+        >
+          <Box sx={{ flex: 1, lineHeight: 1.25 }}>
+            <Link
+              component="button"
+              type="button"
+              color="inherit"
+              onClick={() => see(finding)}
+              sx={{ fontSize: 'inherit', fontFamily: 'inherit', textAlign: 'left', fontWeight: 600 }}
+            >
+              <span aria-hidden>{SIGN[finding.severity]} </span>
+              {finding.element ? (names.get(finding.element) ?? 'Element') : 'This side'}
+            </Link>{' '}
+            {finding.message}
+          </Box>
+          {finding.fixes[0] && (
+            <Button
+              size="small"
+              variant="contained"
+              onClick={() => fix(finding)}
+              sx={{ flex: 'none', minHeight: 28, maxWidth: 116, lineHeight: 1.15 }}
+            >
+              {finding.fixes[0].label}
+            </Button>
+          )}
+        </Box>
+      ))}
+      {findings.length > SHOWN && (
+        <Box sx={{ px: 2.5, py: 0.5 }}>
+          <Link
+            component="button"
+            type="button"
+            color="inherit"
+            onClick={() => go('inspect')}
+            sx={{ fontFamily: 'inherit' }}
+          >
+            {findings.length - SHOWN} more under Inspect
+          </Link>
+        </Box>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,139 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import type { Figure, OverrideField } from '@/core/figure';
+import { formatLength, formatNumber, parseLength, type JobUnit, type Parsed } from '@/core/measure';
+import { useJob } from '../job/context';
+import { MeasureField } from '../field/MeasureField';
+import { COLOURS, FACES } from '../shell/theme';
+import { figureText } from './figure-text';
+import { overrideFigure, restoreFigure } from './overrides';
+
+/** One figure: pointing at it lights the measure on the bench, a press opens its working. */
+export function SheetLine({ figure, unit }: { readonly figure: Figure; readonly unit: JobUnit }) {
+  const [open, setOpen] = useState(false);
+  const point = useJob((s) => s.point);
+  const text = figureText(figure, unit);
+  const lit = () => point(figure.measured);
+  const dark = () => point(undefined);
+  return (
+    <Box onPointerEnter={lit} onPointerLeave={dark} data-figure={figure.id}>
+      <Box
+        component="button"
+        type="button"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+        onFocus={lit}
+        onBlur={dark}
+        sx={{
+          all: 'unset',
+          boxSizing: 'border-box',
+          cursor: 'pointer',
+          display: 'grid',
+          gridTemplateColumns: '86px 1fr auto',
+          alignItems: 'baseline',
+          columnGap: 1,
+          width: '100%',
+          px: 2.5,
+          py: '3.5px',
+          fontSize: 14,
+          borderBottom: `1px dotted ${COLOURS.sheetLine}`,
+          borderLeft: `4px solid ${figure.override ? COLOURS.fold : 'transparent'}`,
+          pl: '16px',
+          '&:hover, &:focus-visible': { bgcolor: COLOURS.sheetPale },
+          '&:focus-visible': { outline: `2px solid ${COLOURS.ink}`, outlineOffset: -2 },
+        }}
+      >
+        <span>{figure.name}</span>
+        <Box component="span" sx={{ fontFamily: FACES.figure, fontWeight: 600, whiteSpace: 'nowrap' }}>
+          {text.value}{' '}
+          <Box component="span" sx={{ fontWeight: 400, color: COLOURS.sheetSoft }}>
+            {text.unit}
+          </Box>
+        </Box>
+        <Box
+          component="span"
+          sx={{ fontFamily: FACES.figure, fontSize: 11.5, color: COLOURS.sheetSoft, whiteSpace: 'nowrap' }}
+        >
+          {figure.override ? 'set by hand' : text.other}
+        </Box>
+      </Box>
+      {open && <Working figure={figure} unit={unit} />}
+    </Box>
+  );
+}
+
+function Working({ figure, unit }: { readonly figure: Figure; readonly unit: JobUnit }) {
+  const edit = useJob((s) => s.edit);
+  const { overridable, override } = figure;
+  return (
+    <Box sx={{ mx: 2.5, my: 0.75, p: 1.25, bgcolor: '#fff8dc', border: `1px solid ${COLOURS.sheetLine}` }}>
+      {figure.working.map((step) => (
+        <Box key={step} sx={{ fontFamily: FACES.figure, fontSize: 12, overflowWrap: 'anywhere' }}>
+          {step}
+        </Box>
+      ))}
+      <Box sx={{ fontSize: 12.5, color: COLOURS.sheetSoft, mt: 0.5 }}>{figure.rule}.</Box>
+      {overridable && (
+        <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 1, mt: 1 }}>
+          <MeasureField
+            label={override ? 'Set by hand' : 'Set by hand instead'}
+            name={`override-${overridable}`}
+            width={150}
+            shown={written(figure, unit)}
+            read={(typed) => readOverride(overridable, typed, unit)}
+            onChange={(value) =>
+              edit(`Set ${figure.name.toLowerCase()}`, (draft) => overrideFigure(draft, overridable, value))
+            }
+          />
+          {override && (
+            <Button
+              size="small"
+              onClick={() =>
+                edit(`Take back ${figure.name.toLowerCase()}`, (draft) => restoreFigure(draft, overridable))
+              }
+            >
+              Take back
+            </Button>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const isLength = (field: OverrideField): boolean => field === 'bleed' || field === 'safe' || field === 'markOffset';
+
+function written(figure: Figure, unit: JobUnit): string {
+  const value = typeof figure.value === 'number' ? figure.value : (figure.value[0] ?? 0);
+  return figure.overridable && isLength(figure.overridable)
+    ? formatLength(value, unit)
+    : `${formatNumber(value)} ${figure.unit}`;
+}
+
+/** Bounds of the figures that are no lengths. */
+const BOUNDS: Readonly<Record<Exclude<OverrideField, 'bleed' | 'safe' | 'markOffset'>, readonly [number, number]>> = {
+  ppi: [1, 5000],
+  inkLimit: [100, 400],
+  minTypePt: [1, 100],
+  minLinePt: [0.01, 10],
+};
+
+function readOverride(field: OverrideField, typed: string, unit: JobUnit): Parsed<number> {
+  const bad = (message: string): Parsed<number> => ({ ok: false, error: { at: 0, length: typed.length, message } });
+  if (field === 'bleed' || field === 'safe' || field === 'markOffset') {
+    const read = parseLength(typed, { unit, ppi: 300 });
+    return read.ok && (read.value < 0 || read.value > 1000) ? bad('A length from 0 to 1 m is wanted.') : read;
+  }
+  const number = Number(
+    typed
+      .replace(/ppi|pt|%/, '')
+      .replace(',', '.')
+      .trim(),
+  );
+  const [least, most] = BOUNDS[field];
+  if (!Number.isFinite(number) || typed.trim() === '' || number < least || number > most)
+    return bad(`A number from ${least} to ${most} is wanted.`);
+  return { ok: true, value: number };
+}

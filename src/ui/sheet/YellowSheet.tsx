@@ -1,0 +1,138 @@
+'use client';
+import Box from '@mui/material/Box';
+import type { Figure } from '@/core/figure';
+import { itemsOf } from '@/core/drawing';
+import { totalInk } from '@/core/colour';
+import { isHouseKnown } from '@/core/rules';
+import { useJob } from '../job/context';
+import { useDesk } from '../job/use-desk';
+import { COLOURS, FACES } from '../shell/theme';
+import { Checks } from './Checks';
+import { SheetLine } from './SheetLine';
+import { dueWords } from '../board/due';
+
+const GROUPS: readonly { readonly group: Figure['group']; readonly title: string }[] = [
+  { group: 'size', title: 'Size' },
+  { group: 'grid', title: 'Grid' },
+  { group: 'picture and ink', title: 'Picture and ink' },
+  { group: 'output', title: 'Press' },
+];
+
+const TOOTH = 12;
+/** The torn edge at the head of the sheet. */
+const TORN = `polygon(${Array.from({ length: 31 }, (_, i) => `${((i / 30) * 100).toFixed(2)}% ${i % 2 === 0 ? TOOTH / 2 : 0}px`).join(', ')}, 100% 100%, 0 100%)`;
+
+/** The job’s facts in the order of the work, each with its working. */
+export function YellowSheet() {
+  const { job, blank, drawing, rules } = useDesk();
+  const unit = job.unit;
+  const inked = inkMost(drawing);
+  const stock = [job.stock.name || job.stock.kind, job.stock.grammage ? `${job.stock.grammage} g/m²` : '']
+    .filter(Boolean)
+    .join(' ');
+  const house = isHouseKnown(job) ? job.house.name : 'no printer yet: common rules';
+  const station = useJob((s) => s.station);
+  return (
+    <Box
+      component="aside"
+      aria-label="Yellow sheet"
+      sx={{
+        width: 344,
+        flex: 'none',
+        bgcolor: COLOURS.sheet,
+        clipPath: TORN,
+        pt: `${TOOTH + 8}px`,
+        pb: 2,
+        ml: 2.5,
+        mt: 1.5,
+        overflowY: 'auto',
+        scrollbarWidth: 'thin',
+        color: COLOURS.ink,
+      }}
+      data-station={station}
+    >
+      <Box sx={{ px: 2.5, pb: 1.25, borderBottom: `2px solid ${COLOURS.ink}` }}>
+        <Box sx={{ display: 'flex', justifyContent: 'space-between', fontFamily: FACES.figure, fontSize: 12 }}>
+          <span>{job.quantity ? `${job.quantity.toLocaleString('en-GB')} copies` : 'quantity open'}</span>
+          <span>{dueWords(job.due)}</span>
+        </Box>
+        <Box
+          component="h1"
+          sx={{ m: 0, mt: 0.5, fontFamily: FACES.title, fontSize: 24, lineHeight: 1.15, overflowWrap: 'anywhere' }}
+        >
+          {job.name}
+        </Box>
+        <Box sx={{ fontSize: 13.5, color: COLOURS.sheetSoft, overflowWrap: 'anywhere' }}>
+          {[job.client, house, stock].filter(Boolean).join(' · ')}
+        </Box>
+      </Box>
+      <Checks />
+      {GROUPS.map(({ group, title }) => {
+        const lines = blank.figures.filter((f) => f.group === group);
+        if (lines.length === 0) return null;
+        return (
+          <section key={group} aria-label={title}>
+            <Heading>{title}</Heading>
+            {lines.map((figure) => (
+              <SheetLine key={figure.id} figure={figure} unit={unit} />
+            ))}
+            {group === 'picture and ink' && inked && (
+              <SheetLine
+                unit={unit}
+                figure={{
+                  id: 'ink-most',
+                  group,
+                  name: 'Ink, most',
+                  value: Math.round(inked.total),
+                  unit: '%',
+                  working: [
+                    `on the ${drawing.surface}: ${inked.name} lays down ${Math.round(inked.total)} %`,
+                    `limit ${rules.inkLimit.value} %; pictures are kept within it by the output profile`,
+                  ],
+                  rule: 'Largest C + M + Y + K of any fill, line or type on this side',
+                }}
+              />
+            )}
+          </section>
+        );
+      })}
+    </Box>
+  );
+}
+
+export function Heading({ children }: { readonly children: React.ReactNode }) {
+  return (
+    <Box
+      component="h2"
+      sx={{
+        m: 0,
+        px: 2.5,
+        pt: 1.5,
+        pb: 0.25,
+        fontSize: 11,
+        fontWeight: 700,
+        letterSpacing: '0.1em',
+        textTransform: 'uppercase',
+        color: COLOURS.sheetSoft,
+        fontFamily: FACES.text,
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
+/** The heaviest build on a side, with what carries it. */
+function inkMost(drawing: ReturnType<typeof useDesk>['drawing']): { total: number; name: string } | undefined {
+  const names = new Map(drawing.frames.map((f) => [f.element, f.name]));
+  let most: { total: number; name: string } | undefined;
+  for (const item of itemsOf(drawing)) {
+    const inks = item.kind === 'path' ? [item.fill, item.stroke?.ink] : item.kind === 'glyphs' ? [item.ink] : [];
+    for (const ink of inks) {
+      if (ink?.kind !== 'process') continue;
+      const total = totalInk(ink.build);
+      if (!most || total > most.total) most = { total, name: names.get(item.from) ?? item.from };
+    }
+  }
+  return most;
+}

@@ -1,0 +1,61 @@
+'use client';
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import Snackbar from '@mui/material/Snackbar';
+import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+
+export interface Message {
+  readonly text: string;
+  readonly tone: 'done' | 'problem';
+  readonly action?: { readonly label: string; readonly run: () => void };
+}
+
+const Context = createContext<(message: Message) => void>(() => undefined);
+
+/** Says something at the foot of the screen; a problem stays until it is closed. */
+export const useSay = () => useContext(Context);
+
+export function MessageProvider({ children }: { readonly children: ReactNode }) {
+  const [message, setMessage] = useState<Message>();
+  const [open, setOpen] = useState(false);
+  const say = useCallback((next: Message) => {
+    setMessage(next);
+    setOpen(true);
+  }, []);
+  const close = useCallback(() => setOpen(false), []);
+  const action = message?.action;
+  const act = useMemo(
+    () => () => {
+      setOpen(false);
+      action?.run();
+    },
+    [action],
+  );
+  return (
+    <Context.Provider value={say}>
+      {children}
+      <Snackbar
+        open={open}
+        onClose={(_event, reason) => reason !== 'clickaway' && close()}
+        autoHideDuration={message?.tone === 'done' ? 6000 : null}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+      >
+        <Alert
+          severity={message?.tone === 'problem' ? 'error' : 'success'}
+          variant="filled"
+          onClose={close}
+          sx={{ maxWidth: 640, bgcolor: message?.tone === 'problem' ? 'error.main' : 'primary.main' }}
+          action={
+            action && (
+              <Button color="inherit" size="small" onClick={act}>
+                {action.label}
+              </Button>
+            )
+          }
+        >
+          {message?.text}
+        </Alert>
+      </Snackbar>
+    </Context.Provider>
+  );
+}

@@ -1,0 +1,112 @@
+import type { Asset, Job } from '@/core/job';
+import type { Finding } from '@/core/check';
+
+/** An answer that says what was wrong and what to do. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly todo: string,
+    readonly details: Readonly<Record<string, unknown>>,
+  ) {
+    super(message);
+  }
+}
+
+/** The server did not answer at all. */
+export class Unreachable extends Error {}
+
+interface ErrorBody {
+  readonly error?: { readonly message?: string; readonly todo?: string; readonly details?: Record<string, unknown> };
+}
+
+export async function call<T>(path: string, init?: RequestInit): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(path, init);
+  } catch {
+    throw new Unreachable('The server does not answer. What you do is kept here and saved when it is back.');
+  }
+  const body: unknown = await response.json().catch(() => ({}));
+  if (response.ok) return body as T;
+  const { error } = body as ErrorBody;
+  throw new ApiError(
+    response.status,
+    error?.message ?? 'Something went wrong.',
+    error?.todo ?? 'Try again.',
+    error?.details ?? {},
+  );
+}
+
+const json = (method: string, value: unknown): RequestInit => ({
+  method,
+  headers: { 'content-type': 'application/json' },
+  body: JSON.stringify(value),
+});
+
+export interface JobSummary {
+  readonly id: string;
+  readonly head: number;
+  readonly name: string;
+  readonly client: string;
+  readonly stage: string;
+  readonly due: string | null;
+  readonly size: string;
+  readonly updatedAt: string;
+}
+
+export interface CurrentJob {
+  readonly head: number;
+  readonly job: Job;
+  readonly undo: readonly number[];
+  readonly redo: readonly number[];
+}
+
+export interface SaveStep {
+  readonly kind: 'edit' | 'undo' | 'redo';
+  readonly label: string;
+  readonly document: Job;
+}
+
+export interface ExportFacts {
+  readonly id: string;
+  readonly revision: number;
+  readonly kind: string;
+  readonly state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
+  readonly share: number;
+  readonly step: string;
+  readonly problem: string | null;
+  readonly files: readonly { readonly name: string; readonly type: string; readonly bytes: number }[];
+  readonly at: string;
+}
+
+/** Every call the pages make. */
+export const api = {
+  jobs: () => call<{ jobs: readonly JobSummary[] }>('/api/jobs'),
+  create: (document: Job, label: string) => call<JobSummary>('/api/jobs', json('POST', { document, label })),
+  open: (file: File) => call<JobSummary>('/api/import', { method: 'POST', body: file }),
+  remove: (id: string) => call<unknown>(`/api/jobs/${id}`, { method: 'DELETE' }),
+  putBack: (id: string) => call<unknown>(`/api/jobs/${id}`, { method: 'PUT' }),
+  findings: (id: string, rev: number) => call<{ findings: readonly Finding[] }>(`/api/jobs/${id}/checks?rev=${rev}`),
+  current: (id: string) => call<CurrentJob>(`/api/jobs/${id}`),
+  revision: (id: string, number: number) => call<{ job: Job }>(`/api/jobs/${id}/revisions/${number}`),
+  save: (id: string, base: number, steps: readonly SaveStep[], keepalive = false) =>
+    call<{ head: number }>(`/api/jobs/${id}/revisions`, { ...json('POST', { base, steps }), keepalive }),
+  settle: (id: string, conflict: number) => call<unknown>(`/api/jobs/${id}/conflicts/${conflict}`, { method: 'PUT' }),
+  addAsset: (file: File) =>
+    call<{ sha: string; asset: Asset }>(`/api/assets?name=${encodeURIComponent(file.name)}`, {
+      method: 'POST',
+      body: file,
+    }),
+  exports: (id: string) => call<{ exports: readonly ExportFacts[] }>(`/api/jobs/${id}/exports`),
+  exportJob: (id: string, kind: string) => call<ExportFacts>(`/api/jobs/${id}/exports`, json('POST', { kind })),
+  cancelExport: (id: string) => call<ExportFacts>(`/api/exports/${id}`, { method: 'DELETE' }),
+};
+
+/** A sentence for a message: what was wrong and what to do. */
+export const wordsOf = (error: unknown): string =>
+  error instanceof ApiError
+    ? `${error.message} ${error.todo}`
+    : error instanceof Error
+      ? error.message
+      : 'Something went wrong.';

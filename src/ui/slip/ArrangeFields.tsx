@@ -1,0 +1,97 @@
+'use client';
+import Button from '@mui/material/Button';
+import ButtonGroup from '@mui/material/ButtonGroup';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { type Edge } from '@/core/layout';
+import { useJob } from '../job/context';
+import { useDesk } from '../job/use-desk';
+import { alignSelection, distributeSelection, type Reference } from '../job/arrange';
+import { Group } from './Slip';
+
+const EDGES: readonly { readonly edge: Edge; readonly label: string }[] = [
+  { edge: 'left', label: 'left' },
+  { edge: 'centre', label: 'centre' },
+  { edge: 'right', label: 'right' },
+  { edge: 'top', label: 'top' },
+  { edge: 'middle', label: 'middle' },
+  { edge: 'bottom', label: 'bottom' },
+];
+
+/** Align and distribute against a chosen box or element. */
+export function ArrangeFields() {
+  const desk = useDesk();
+  const selection = useJob((s) => s.selection);
+  const replace = useJob((s) => s.replace);
+  const [chosen, setChosen] = useState<string>('trim');
+  const others = desk.drawing.frames.filter((f) => !selection.includes(f.element) || selection.length > 1);
+  const reference: Reference =
+    chosen === 'trim' || chosen === 'safe' || chosen === 'bleed' ? { box: chosen } : { element: chosen };
+  const isThere = 'box' in reference || others.some((f) => f.element === chosen);
+  const against: Reference = isThere ? reference : { box: 'trim' };
+  const many = selection.length > 2;
+  return (
+    <Group title="Align and distribute">
+      <TextField
+        select
+        label="against"
+        sx={{ width: 120 }}
+        value={isThere ? chosen : 'trim'}
+        onChange={(event) => setChosen(event.target.value)}
+        slotProps={{ inputLabel: { shrink: true } }}
+      >
+        {['trim', 'safe', 'bleed'].map((box) => (
+          <MenuItem key={box} value={box} dense>
+            {box}
+          </MenuItem>
+        ))}
+        {others.map((f) => (
+          <MenuItem key={f.element} value={f.element} dense>
+            {f.name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <ButtonGroup size="small" aria-label="Align">
+        {EDGES.map(({ edge, label }) => (
+          <Button
+            key={edge}
+            aria-label={`Align ${label}`}
+            onClick={() => replace(`Align ${label}`, alignSelection(desk, selection, against, edge))}
+            sx={{ px: 0.75, fontSize: 12 }}
+          >
+            {label}
+          </Button>
+        ))}
+      </ButtonGroup>
+      {many && (
+        <ButtonGroup size="small" aria-label="Equal gaps">
+          <Button
+            onClick={() => replace('Equal gaps across', distributeSelection(desk, selection, 'x', undefined))}
+            sx={{ fontSize: 12 }}
+          >
+            gaps across
+          </Button>
+          <Button
+            onClick={() => replace('Equal gaps down', distributeSelection(desk, selection, 'y', undefined))}
+            sx={{ fontSize: 12 }}
+          >
+            gaps down
+          </Button>
+          <Button
+            onClick={() => replace('Spread across', distributeSelection(desk, selection, 'x', against))}
+            sx={{ fontSize: 12 }}
+          >
+            spread across
+          </Button>
+          <Button
+            onClick={() => replace('Spread down', distributeSelection(desk, selection, 'y', against))}
+            sx={{ fontSize: 12 }}
+          >
+            spread down
+          </Button>
+        </ButtonGroup>
+      )}
+    </Group>
+  );
+}

@@ -1,0 +1,223 @@
+'use client';
+import Box from '@mui/material/Box';
+import Paper from '@mui/material/Paper';
+import TextField from '@mui/material/TextField';
+import { useState, type ReactNode } from 'react';
+import { STAGES, STOCKS, type Job } from '@/core/job';
+import { LANGUAGES } from '@/core/type';
+import { JOB_UNITS } from '@/core/measure';
+import { ChoiceField } from '../field/ChoiceField';
+import { LengthField } from '../field/LengthField';
+import { NumberField } from '../field/NumberField';
+import { useJob } from '../job/context';
+import { useDesk } from '../job/use-desk';
+
+/** What the piece is for, and what the printer asks: a form on paper, each line saved as it is left. */
+export function BriefForm() {
+  const { job, rules } = useDesk();
+  const edit = useJob((s) => s.edit);
+  const { house, stock } = job;
+  return (
+    <Box sx={{ flex: 1, overflowY: 'auto', p: 3 }}>
+      <Paper sx={{ maxWidth: 820, mx: 'auto', p: 4, boxShadow: '0 3px 12px rgb(27 35 52 / 0.15)' }}>
+        <Section title="The job">
+          <Words
+            label="Name"
+            value={job.name}
+            required
+            onChange={(name) => edit('Name the job', (d) => void (d.name = name))}
+          />
+          <Words
+            label="Client"
+            value={job.client}
+            onChange={(client) => edit('Client', (d) => void (d.client = client))}
+          />
+          <TextField
+            label="Due"
+            type="date"
+            value={job.due ?? ''}
+            onChange={(event) => edit('Due date', (d) => void (d.due = event.target.value || null), 'due')}
+            slotProps={{ inputLabel: { shrink: true } }}
+          />
+          <NumberField
+            label="Copies"
+            value={job.quantity ?? 0}
+            least={0}
+            most={100_000_000}
+            whole
+            width="100%"
+            onChange={(n) => edit('Copies', (d) => void (d.quantity = n === 0 ? null : n))}
+          />
+          <ChoiceField
+            label="Stands at"
+            width="100%"
+            value={job.stage}
+            options={STAGES.map((s) => ({ value: s, label: s }))}
+            onChange={(stage) => edit('Stage', (d) => void (d.stage = stage))}
+          />
+          <ChoiceField
+            label="Language of the text"
+            width="100%"
+            value={job.language}
+            options={LANGUAGES.map((l) => ({ value: l.tag, label: l.name }))}
+            onChange={(tag) => edit('Language', (d) => void (d.language = tag))}
+          />
+        </Section>
+        <Section title="Paper">
+          <Words
+            label="Stock"
+            value={stock.name}
+            onChange={(name) => edit('Stock', (d) => void (d.stock.name = name))}
+          />
+          <ChoiceField
+            label="Surface"
+            width="100%"
+            value={stock.kind}
+            options={STOCKS.map((s) => ({ value: s, label: s }))}
+            onChange={(kind) => edit('Stock', (d) => void (d.stock.kind = kind))}
+          />
+          <NumberField
+            label="Weight"
+            value={stock.grammage ?? 0}
+            least={0}
+            most={2000}
+            width="100%"
+            after=" g/m²"
+            onChange={(n) => edit('Paper weight', (d) => void (d.stock.grammage = n >= 10 ? n : null))}
+            hint="0 while it is open"
+          />
+        </Section>
+        <Section
+          title="The printer"
+          note="Ask before you start: size, bleed, limits. What is left open follows common practice, and the sheet says so."
+        >
+          <Words
+            label="House"
+            value={house.name}
+            onChange={(name) => edit('Printer', (d) => void (d.house.name = name))}
+          />
+          <ChoiceField
+            label="RGB colours"
+            width="100%"
+            value={house.rgb}
+            options={[
+              { value: 'convert', label: 'may be left to the export' },
+              { value: 'refuse', label: 'are not wanted' },
+            ]}
+            onChange={(rgb) => edit('RGB rule', (d) => void (d.house.rgb = rgb))}
+          />
+          <NumberField
+            label="Smallest reversed type"
+            value={rules.minReversedTypePt.value}
+            least={1}
+            most={100}
+            width="100%"
+            after=" pt"
+            onChange={(pt) => edit('Smallest reversed type', (d) => void (d.house.minReversedTypePt = pt))}
+          />
+        </Section>
+        <Section title="How it is used">
+          <LengthField
+            label="Read from"
+            value={job.readingDistance}
+            unit="mm"
+            ppi={300}
+            width="100%"
+            hint="decides the resolution"
+            onChange={(mm) =>
+              edit('Reading distance', (d) => void (d.readingDistance = Math.min(Math.max(mm, 50), 100_000)))
+            }
+          />
+          <ChoiceField
+            label="Unit of a bare number"
+            width="100%"
+            value={job.unit}
+            options={JOB_UNITS.map((u) => ({ value: u, label: u }))}
+            onChange={(unit) => edit('Unit', (d) => void (d.unit = unit))}
+          />
+          <LengthField
+            label="Nudge and rounding step"
+            value={job.step}
+            unit={job.unit}
+            ppi={300}
+            width="100%"
+            onChange={(mm) => edit('Step', (d) => void (d.step = Math.min(Math.max(mm, 0.001), 100)))}
+          />
+        </Section>
+        <Words
+          label="Notes"
+          value={job.notes}
+          lines={3}
+          onChange={(notes) => edit('Notes', (d) => void (d.notes = notes))}
+        />
+      </Paper>
+    </Box>
+  );
+}
+
+function Section({
+  title,
+  note,
+  children,
+}: {
+  readonly title: string;
+  readonly note?: string;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Box component="section" sx={{ mb: 3 }}>
+      <Box component="h2" sx={{ m: 0, mb: note ? 0 : 1.25, typography: 'h3' }}>
+        {title}
+      </Box>
+      {note && <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 1.25 }}>{note}</Box>}
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(220px, 1fr))',
+          columnGap: 3,
+          rowGap: 1.5,
+        }}
+      >
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+interface WordsProps {
+  readonly label: string;
+  readonly value: string;
+  readonly required?: boolean;
+  readonly lines?: number;
+  readonly onChange: (text: Job['name']) => void;
+}
+
+/** A line of words, taken when it is left or with Enter. */
+function Words({ label, value, required = false, lines = 1, onChange }: WordsProps) {
+  const [draft, setDraft] = useState<string>();
+  const isMissing = required && draft !== undefined && draft.trim() === '';
+  const take = () => {
+    if (draft === undefined || isMissing) return;
+    setDraft(undefined);
+    if (draft !== value) onChange(draft);
+  };
+  return (
+    <TextField
+      label={label}
+      fullWidth
+      multiline={lines > 1}
+      minRows={lines}
+      value={draft ?? value}
+      error={isMissing}
+      helperText={isMissing ? 'A name is needed, so that the job can be found again.' : undefined}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={take}
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        if (event.key === 'Enter' && lines === 1) take();
+        if (event.key === 'Escape') setDraft(undefined);
+      }}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: lines > 1 ? 10_000 : 200 } }}
+    />
+  );
+}

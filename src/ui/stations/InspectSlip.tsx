@@ -1,0 +1,101 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import { RULES } from '@/core/check';
+import { useJob } from '../job/context';
+import { useDesk, useFindings } from '../job/use-desk';
+import { useBenchView } from '../bench/view';
+import { COLOURS, FACES } from '../shell/theme';
+import { SIGN, useFix, useSeeFinding } from '../sheet/Checks';
+import { Slip } from '../slip/Slip';
+
+/** Every finding with its reason and its fixes; the bench shows where they are. */
+export function InspectSlip() {
+  const findings = useFindings();
+  const { surface, drawings } = useDesk();
+  const selection = useJob((s) => s.selection);
+  const see = useSeeFinding();
+  const fix = useFix();
+  const { guides, trimmed, toggle } = useBenchView();
+  const names = new Map(drawings.flatMap((d) => d.drawing.frames.map((f) => [f.element, f.name])));
+  const counters = new Map<string, number>();
+  const faults = findings.filter((f) => f.severity === 'fault').length;
+  return (
+    <Slip label="Findings">
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 0.5 }}>
+        <Box component="h2" sx={{ m: 0, typography: 'h3', flex: 1 }} role="status">
+          {findings.length === 0
+            ? `Nothing found by ${RULES.length} rules. Ready for the press.`
+            : `${findings.length} found, ${faults} of them would spoil the job`}
+        </Box>
+        <FormControlLabel
+          control={<Checkbox size="small" checked={trimmed} onChange={() => toggle('trimmed')} />}
+          label="as trimmed"
+        />
+        <FormControlLabel
+          control={<Checkbox size="small" checked={guides} onChange={() => toggle('guides')} />}
+          label="guides"
+        />
+      </Box>
+      <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {findings.map((finding, i) => {
+          const number = (counters.get(finding.surface) ?? 0) + 1;
+          counters.set(finding.surface, number);
+          const isShown = finding.surface === surface.name;
+          const colour =
+            finding.severity === 'fault'
+              ? COLOURS.fault
+              : finding.severity === 'warning'
+                ? COLOURS.warning
+                : COLOURS.inkSoft;
+          return (
+            <Box
+              component="li"
+              key={`${finding.rule}-${finding.element}-${i}`}
+              data-finding={finding.rule}
+              data-element={finding.element}
+              sx={{
+                display: 'flex',
+                gap: 1.5,
+                alignItems: 'center',
+                py: 0.6,
+                borderTop: `1px solid ${COLOURS.line}`,
+                bgcolor: finding.element && selection.includes(finding.element) ? COLOURS.sheetPale : undefined,
+              }}
+            >
+              <Box
+                sx={{
+                  flex: 'none',
+                  width: 62,
+                  textAlign: 'center',
+                  color: colour,
+                  fontFamily: FACES.figure,
+                  fontSize: 13,
+                  fontWeight: 600,
+                }}
+              >
+                <span aria-hidden>{SIGN[finding.severity]}</span> {isShown ? number : finding.surface}
+              </Box>
+              <Box sx={{ flex: 1, fontSize: 14, lineHeight: 1.3 }}>
+                <b>{RULES.find((r) => r.id === finding.rule)?.title}</b>
+                {finding.element ? `: ${names.get(finding.element) ?? 'element'}. ` : '. '}
+                {finding.message}
+                <Box sx={{ color: 'text.secondary', fontSize: 12.5 }}>{finding.why}</Box>
+              </Box>
+              <Button size="small" onClick={() => see(finding)}>
+                Show
+              </Button>
+              {finding.fixes.map((f, n) => (
+                <Button key={f.label} size="small" variant="contained" onClick={() => fix(finding, n)}>
+                  {f.label}
+                </Button>
+              ))}
+            </Box>
+          );
+        })}
+      </Box>
+    </Slip>
+  );
+}

@@ -1,0 +1,229 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import LinearProgress from '@mui/material/LinearProgress';
+import Link from '@mui/material/Link';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { PROFILES } from '@/core/job';
+import { formatNumber, formatSize } from '@/core/measure';
+import { marksFor } from '@/core/marks';
+import { SLUG_FACE } from '@/core/compose';
+import { ChoiceField } from '../field/ChoiceField';
+import { NumberField } from '../field/NumberField';
+import { useJob, useJobStore } from '../job/context';
+import { useDesk, useFindings } from '../job/use-desk';
+import { api, wordsOf, type ExportFacts } from '../shell/api';
+import { useSay } from '../shell/Messages';
+import { COLOURS, FACES } from '../shell/theme';
+import { Group, Groups, Slip } from '../slip/Slip';
+
+const MARKS = [
+  ['corner', 'corners'],
+  ['centre', 'centres'],
+  ['register', 'register'],
+  ['colourBar', 'colour bar'],
+  ['slugLine', 'slug line'],
+] as const;
+
+const PROFILE_WORDS = { 'coated-fogra39': 'coated, FOGRA39', 'uncoated-fogra29': 'uncoated, FOGRA29' } as const;
+
+const KINDS = [
+  { kind: 'press', label: 'Press PDF', about: 'PDF/X-4 with bleed and marks' },
+  { kind: 'preview', label: 'Preview', about: 'PDF and PNG, cut to the trim' },
+  { kind: 'working', label: 'Working file', about: 'zip to go on elsewhere' },
+] as const;
+
+/** What leaves the house: marks and profile, and the files. */
+export function OutputSlip() {
+  const { job, rules, surface, piece, resources } = useDesk();
+  const edit = useJob((s) => s.edit);
+  const findings = useFindings();
+  const faults = findings.filter((f) => f.severity === 'fault').length;
+  const { marks } = job.output;
+  const face = resources.fonts.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic);
+  const words = { job: job.name, side: surface.name, date: '0000-00-00', plates: 'C M Y K' };
+  const { sheet } = marksFor({
+    boxes: surface.boxes,
+    marks,
+    offset: rules.markOffset.value,
+    slug: piece.slug,
+    face,
+    words,
+  });
+  return (
+    <Slip label="Output">
+      <Groups>
+        <Group title="Marks">
+          {MARKS.map(([key, label]) => (
+            <FormControlLabel
+              key={key}
+              sx={{ mr: 0.5 }}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={marks[key]}
+                  onChange={(event) => edit('Marks', (d) => void (d.output.marks[key] = event.target.checked))}
+                />
+              }
+              label={label}
+              slotProps={{ typography: { sx: { fontSize: 13.5 } } }}
+            />
+          ))}
+        </Group>
+        <Group title="Colour">
+          <ChoiceField
+            label={job.output.profile ? 'profile, set by hand' : 'profile, from the stock'}
+            width={170}
+            value={rules.profile}
+            options={PROFILES.map((p) => ({ value: p, label: PROFILE_WORDS[p] }))}
+            onChange={(profile) => edit('Output profile', (d) => void (d.output.profile = profile))}
+          />
+        </Group>
+        <Group title="Preview">
+          <NumberField
+            label="longest side"
+            value={job.output.previewPixels}
+            least={100}
+            most={10_000}
+            whole
+            width={96}
+            after=" px"
+            onChange={(px) => edit('Preview size', (d) => void (d.output.previewPixels = px))}
+          />
+        </Group>
+        <Group title="Sheet with marks">
+          <Box sx={{ fontFamily: FACES.figure, fontSize: 14, pb: 0.5 }}>
+            {formatSize(
+              { width: Math.round(sheet.width * 100) / 100, height: Math.round(sheet.height * 100) / 100 },
+              job.unit,
+            )}
+          </Box>
+        </Group>
+      </Groups>
+      {faults > 0 && (
+        <Box role="status" sx={{ mt: 1, fontSize: 13.5, color: 'error.main' }}>
+          ✕ {faults} {faults === 1 ? 'fault is' : 'faults are'} still open. The files can be made, but the press would
+          print {faults === 1 ? 'it' : 'them'}.
+        </Box>
+      )}
+      <Exports />
+    </Slip>
+  );
+}
+
+function Exports() {
+  const store = useJobStore();
+  const id = useJob((s) => s.job.id);
+  const isSaved = useJob((s) => s.pending.length === 0 && s.save.kind === 'saved');
+  const client = useQueryClient();
+  const say = useSay();
+  const key = ['exports', id];
+  const { data } = useQuery({
+    queryKey: key,
+    queryFn: () => api.exports(id),
+    refetchInterval: (query) => (query.state.data?.exports.some(isOpen) ? 300 : false),
+  });
+  const refresh = () => client.invalidateQueries({ queryKey: key });
+  const start = useMutation({
+    mutationFn: async (kind: string) => {
+      await settled(store);
+      return api.exportJob(id, kind);
+    },
+    onSuccess: refresh,
+    onError: (error) => say({ tone: 'problem', text: wordsOf(error) }),
+  });
+  const stop = useMutation({ mutationFn: (exportId: string) => api.cancelExport(exportId), onSuccess: refresh });
+  return (
+    <Box sx={{ mt: 1.25, pt: 1.25, borderTop: `1px solid ${COLOURS.line}`, display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+        {KINDS.map(({ kind, label, about }) => (
+          <Box key={kind} sx={{ display: 'grid', gap: 0.25 }}>
+            <Button
+              variant={kind === 'press' ? 'contained' : 'outlined'}
+              onClick={() => start.mutate(kind)}
+              disabled={start.isPending || (!isSaved && start.isPending)}
+            >
+              {label}
+            </Button>
+            <Box sx={{ fontSize: 11.5, color: 'text.secondary', maxWidth: 116, lineHeight: 1.25 }}>{about}</Box>
+          </Box>
+        ))}
+      </Box>
+      <Box
+        component="ul"
+        aria-label="Exports"
+        sx={{
+          flex: 1,
+          minWidth: 260,
+          m: 0,
+          p: 0,
+          listStyle: 'none',
+          maxHeight: 120,
+          overflowY: 'auto',
+          fontSize: 13.5,
+        }}
+      >
+        {data?.exports.length === 0 && (
+          <Box component="li" sx={{ color: 'text.secondary' }}>
+            No files made yet.
+          </Box>
+        )}
+        {data?.exports.map((e) => (
+          <ExportLine key={e.id} facts={e} onStop={() => stop.mutate(e.id)} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+const isOpen = (e: ExportFacts): boolean => e.state === 'waiting' || e.state === 'running';
+
+/** Waits until what was done last is saved, so that the export shows it. */
+async function settled(store: ReturnType<typeof useJobStore>): Promise<void> {
+  for (let i = 0; i < 100; i += 1) {
+    const { pending, save } = store.getState();
+    if (pending.length === 0 && save.kind === 'saved') return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error('The job could not be saved, so nothing was exported. See the note at the top of the page.');
+}
+
+function ExportLine({ facts, onStop }: { readonly facts: ExportFacts; readonly onStop: () => void }) {
+  return (
+    <Box component="li" data-export={facts.state} sx={{ display: 'flex', gap: 1, alignItems: 'center', py: 0.25 }}>
+      <Box sx={{ width: 64, fontFamily: FACES.figure, color: 'text.secondary', fontSize: 12 }}>
+        {new Date(facts.at).toLocaleTimeString('en-GB')}
+      </Box>
+      {isOpen(facts) ? (
+        <>
+          <Box sx={{ flex: 1 }}>
+            {facts.step}
+            <LinearProgress variant="determinate" value={facts.share * 100} aria-label={facts.step} />
+          </Box>
+          <Button size="small" onClick={onStop}>
+            Cancel
+          </Button>
+        </>
+      ) : facts.state === 'done' ? (
+        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
+          {facts.files.map((file) => (
+            <Link
+              key={file.name}
+              href={`/api/exports/${facts.id}/files/${file.name}`}
+              color="secondary"
+              sx={{ fontWeight: 600 }}
+            >
+              {file.name} <span style={{ fontWeight: 400 }}>{formatNumber(file.bytes / 1024, 0)} kB</span>
+            </Link>
+          ))}
+        </Box>
+      ) : (
+        <Box sx={{ color: facts.state === 'failed' ? 'error.main' : 'text.secondary' }}>
+          {facts.problem ?? facts.step}
+        </Box>
+      )}
+    </Box>
+  );
+}
