@@ -99,10 +99,10 @@ export function meteorNight(sky: { readonly sha: string; readonly asset: Picture
       kind: 'picture', id: 'sky', name: 'Sky over the moor', placement: whole, opacity: 1, atTrim: 'bleeds',
       picture: sky.sha, fit: { mode: 'fill' }, focus: { x: 0.5, y: 1 },
     },
-    text('headline', 'Headline', 'Meteor\nnight', down(1, 92), {
-      family: 'League Gothic', sizePt: 142, leadingPt: 119, paint: PALE, upper: true,
+    text('headline', 'Headline', 'Meteor\nnight', down(-4, 132), {
+      family: 'League Gothic', sizePt: 178, leadingPt: 146, paint: PALE, upper: true,
     }),
-    text('tagline', 'Tagline', 'Lie down, look up,\ncount to sixty.', down(97, 20), {
+    text('tagline', 'Tagline', 'Lie down, look up,\ncount to sixty.', down(113, 20), {
       family: 'Lora', sizePt: 19, leadingPt: 24, paint: PAPER,
     }),
     {
@@ -130,13 +130,13 @@ export function meteorNight(sky: { readonly sha: string; readonly asset: Picture
     },
     {
       kind: 'ellipse', id: 'moon', name: 'Moon', opacity: 1, stroke: null, fill: YELLOW,
-      placement: { against: { box: 'safe' }, x: { end: 4, size: 26 }, y: { start: 8, size: 26 }, rotate: 0 },
+      placement: { against: { box: 'safe' }, x: { end: 6, size: 26 }, y: { start: 8, size: 26 }, rotate: 0 },
     },
     {
       kind: 'ellipse', id: 'shadow', name: 'Moon’s shadow', opacity: 1, stroke: null, fill: INK,
-      placement: { against: { box: 'safe' }, x: { end: -1, size: 24 }, y: { start: 5, size: 24 }, rotate: 0 },
+      placement: { against: { box: 'safe' }, x: { end: 1, size: 24 }, y: { start: 5, size: 24 }, rotate: 0 },
     },
-    text('what-is-on', 'What is on', 'What\nis on', down(4, 42), {
+    text('what-is-on', 'What is on', 'What\nis on', down(0, 47), {
       family: 'League Gothic', sizePt: 64, leadingPt: 56, paint: PALE, upper: true,
     }),
     ...programme,
@@ -146,7 +146,7 @@ export function meteorNight(sky: { readonly sha: string; readonly asset: Picture
     text('why-left', 'Why dark, left', 'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light only, and point it at the ground.', { against: { box: 'columns', from: 1, to: 1 }, x: { start: 0, end: 0 }, y: { end: 6, size: 29 }, rotate: 0 }, {
       family: 'Source Serif 4', sizePt: 9.5, leadingPt: 13, paint: BLACK, align: 'justified', hyphenate: true,
     }),
-    text('why-right', 'Why dark, right', 'The bus leaves Hollin Ford bridge at ten past eight and waits for everybody. If cloud comes in, we move to the thirteenth.', { against: { box: 'columns', from: 2, to: 2 }, x: { start: 0, end: 0 }, y: { end: 6, size: 29 }, rotate: 0 }, {
+    text('why-right', 'Why dark, right', 'The bus leaves Hollin Ford bridge at ten past eight and waits for everybody. If cloud comes in, we try again the night after.', { against: { box: 'columns', from: 2, to: 2 }, x: { start: 0, end: 0 }, y: { end: 6, size: 29 }, rotate: 0 }, {
       family: 'Source Serif 4', sizePt: 9.5, leadingPt: 13, paint: BLACK, align: 'justified', hyphenate: true,
     }),
     {

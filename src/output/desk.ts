@@ -9,7 +9,7 @@ import { loadHyphenator, type Hyphenator } from '../core/type';
 import type { OpenProfile } from '../bring-in/profile';
 import type { AssetSource } from './assets';
 import { loadFonts, type JobFonts } from './fonts';
-import { readProfile } from './profiles';
+import { openOutputProfile } from './profiles';
 
 /** A job with everything at hand that its drawing needs. */
 export interface Desk {
@@ -34,12 +34,8 @@ export interface DeskSide {
 export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
   const firstPiece = job.pieces[0];
   if (!firstPiece) throw new Error('The job has no piece.');
-  const { openProfile } = await import('../bring-in/profile');
   const profileName = rulesFor(job, firstPiece).profile;
-  const [fonts, profile] = await Promise.all([
-    loadFonts(job, assets),
-    readProfile(profileName).then((bytes) => openProfile(profileName, bytes)),
-  ]);
+  const [fonts, profile] = await Promise.all([loadFonts(job, assets), openOutputProfile(profileName)]);
   const hyphenators = new Map<string, Hyphenator | undefined>();
   for (const language of languagesNeeded(job)) hyphenators.set(language, await loadHyphenator(language));
 

@@ -107,18 +107,21 @@ export async function previewPng(desk: Desk, side: DeskSide, longest: number): P
 type Asset = NonNullable<ReturnType<typeof pictureAsset>>;
 
 async function dataUrl(desk: Desk, bytes: Uint8Array, asset: Asset, size: PictureUse['size']): Promise<string> {
-  return `data:image/png;base64,${(await screenPng(desk.profile, bytes, asset, size)).toString('base64')}`;
+  const { data, type } = await screenImage(desk.profile, bytes, asset, size);
+  return `data:${type};base64,${data.toString('base64')}`;
 }
 
-/** A picture as the paper will show it, as a PNG. */
-export async function screenPng(
+/** A picture as the paper will show it: a JPEG, or a PNG where it is partly transparent. */
+export async function screenImage(
   profile: Desk['profile'],
   bytes: Uint8Array,
   asset: Asset,
   size: PictureUse['size'],
-): Promise<Buffer> {
+): Promise<{ readonly data: Buffer; readonly type: 'image/jpeg' | 'image/png' }> {
   const { rgb, alpha } = await screenPicture(bytes, asset, size, profile.pictures());
   const image = sharp(rgb, { raw: { ...size, channels: 3 } });
-  const whole = alpha ? image.joinChannel(Buffer.from(alpha), { raw: { ...size, channels: 1 } }) : image;
-  return whole.png({ compressionLevel: 6 }).toBuffer();
+  if (!alpha)
+    return { data: await image.jpeg({ quality: 90, chromaSubsampling: '4:4:4' }).toBuffer(), type: 'image/jpeg' };
+  const whole = image.joinChannel(Buffer.from(alpha), { raw: { ...size, channels: 1 } });
+  return { data: await whole.png({ compressionLevel: 3 }).toBuffer(), type: 'image/png' };
 }

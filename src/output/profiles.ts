@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { ProfileName } from '../core/job';
+import { openProfile, type OpenProfile } from '../bring-in/profile';
 import { shipped } from './home';
 
 /** How an output profile is called in a press file. */
@@ -12,3 +13,7 @@ export const readProfile = (name: ProfileName): Promise<Uint8Array> =>
   readFile(shipped('assets', 'profiles', `${name}.icc`));
 
 export const readSrgb = (): Promise<Uint8Array> => readFile(shipped('assets', 'profiles', 'srgb.icc'));
+
+/** Opens an output profile with Little CMS, on this machine. */
+export const openOutputProfile = async (name: ProfileName): Promise<OpenProfile> =>
+  openProfile(name, await readProfile(name), () => import(/* turbopackIgnore: true */ 'lcms-wasm'));

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { createRequire } from 'node:module';
+import { shipped } from './home';
 
 /** HarfBuzz’s subsetter, as its WebAssembly exports it. */
 interface SubsetExports {
@@ -40,7 +40,7 @@ export type Subsetter = (sfnt: Uint8Array, gids: readonly number[]) => Uint8Arra
 
 /** Loads the subsetter. A variable font comes out as its default instance. */
 export async function loadSubsetter(): Promise<Subsetter> {
-  const path = createRequire(import.meta.url).resolve('harfbuzzjs/dist/harfbuzz-subset.wasm');
+  const path = shipped('node_modules', 'harfbuzzjs', 'dist', 'harfbuzz-subset.wasm');
   const { instance } = await WebAssembly.instantiate(await readFile(path));
   const hb = instance.exports as unknown as SubsetExports;
   hb._initialize?.();

@@ -3,6 +3,7 @@ import sharp from 'sharp';
 import { begun, meteorNight, meteorSky } from '@/demo';
 import { addAsset } from './assets';
 import { createJob } from './jobs';
+import { benchPicture, thumbnail } from './views';
 import { store } from './store/database';
 
 /** A5 with 3 mm of bleed at 300 ppi. */
@@ -21,7 +22,10 @@ export async function loadDemo(): Promise<void> {
   const { sha, asset } = await addAsset('sky-over-the-moor.jpg', jpeg);
   if (asset.kind !== 'picture') throw new Error('The demo’s sky is no picture.');
   for (const job of begun()) await createJob(job, 'Demo');
-  await createJob(meteorNight({ sha, asset }), 'Demo');
+  const job = await createJob(meteorNight({ sha, asset }), 'Demo');
+  // So that the first look at it need not wait.
+  await benchPicture(sha, 'coated-fogra39');
+  await thumbnail(job.id, job.head);
   await write((transaction) =>
     models.notes.create({ name: 'demo-loaded', value: new Date().toISOString() }, { transaction }),
   );

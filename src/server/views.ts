@@ -1,8 +1,8 @@
 import 'server-only';
 import { pictureAsset, type Asset, type Job, type ProfileName } from '@/core/job';
 import type { Finding } from '@/core/check';
-import { openProfile, type OpenProfile } from '@/bring-in/profile';
-import { checkDesk, openDesk, previewPng, readProfile, screenPng } from '@/output';
+import type { OpenProfile } from '@/bring-in/profile';
+import { checkDesk, openDesk, openOutputProfile, previewPng, screenImage } from '@/output';
 import { assetFacts, assetStore, cached } from './assets';
 import { Problem } from './problem';
 import { revision } from './jobs';
@@ -10,7 +10,7 @@ import { revision } from './jobs';
 const profiles = new Map<ProfileName, Promise<OpenProfile>>();
 
 function profile(name: ProfileName): Promise<OpenProfile> {
-  const open = profiles.get(name) ?? readProfile(name).then((bytes) => openProfile(name, bytes));
+  const open = profiles.get(name) ?? openOutputProfile(name);
   profiles.set(name, open);
   return open;
 }
@@ -19,11 +19,15 @@ function profile(name: ProfileName): Promise<OpenProfile> {
 const BENCH_PIXELS = 1600;
 
 /** A picture as the paper will show it, for the bench; made once and kept. */
-export async function benchPicture(sha: string, profileName: ProfileName): Promise<Uint8Array> {
+export async function benchPicture(
+  sha: string,
+  profileName: ProfileName,
+): Promise<{ readonly bytes: Uint8Array; readonly type: 'image/jpeg' | 'image/png' }> {
   const asset: Asset = await assetFacts(sha);
   const facts = pictureAsset({ [sha]: asset }, sha);
   if (!facts) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
-  return cached(`${sha}-${profileName}-${BENCH_PIXELS}.png`, async () => {
+  const type = facts.alpha ? 'image/png' : 'image/jpeg';
+  const bytes = await cached(`${sha}-${profileName}-${BENCH_PIXELS}`, async () => {
     const bytes = await assetStore.get(sha);
     if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
     const share = Math.min(1, BENCH_PIXELS / Math.max(facts.width, facts.height));
@@ -31,8 +35,9 @@ export async function benchPicture(sha: string, profileName: ProfileName): Promi
       width: Math.max(1, Math.round(facts.width * share)),
       height: Math.max(1, Math.round(facts.height * share)),
     };
-    return screenPng(await profile(profileName), bytes, facts, size);
+    return (await screenImage(await profile(profileName), bytes, facts, size)).data;
   });
+  return { bytes, type };
 }
 
 /** The front of a job, small, for the board. */

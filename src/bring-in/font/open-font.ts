@@ -36,6 +36,13 @@ export function openFont(key: string, bytes: Uint8Array): ShapingFont {
     },
     advance: (gid) => font.glyphHAdvance(gid),
     facts: factsOf(face, extents.ascender),
+    extents: (gid) => {
+      const box = font.glyphExtents(gid);
+      if (!box || box.width === 0) return undefined;
+      // HarfBuzz measures height downward from the top.
+      const { xBearing: xMin, yBearing: yMax, width, height } = box;
+      return { xMin, yMax, xMax: xMin + width, yMin: yMax + height };
+    },
     outline: (gid) => {
       const before = outlines.get(gid);
       if (before) return before;

@@ -1,26 +1,27 @@
-import {
-  INTENT_RELATIVE_COLORIMETRIC,
-  cmsFLAGS_BLACKPOINTCOMPENSATION,
-  cmsFLAGS_NOOPTIMIZE,
-  instantiate,
-} from 'lcms-wasm';
 import type { Build, ColourEngine, Lab, Rgb } from '../../core/colour';
 
-type LittleCms = Awaited<ReturnType<typeof instantiate>>;
+type Package = typeof import('lcms-wasm');
+type LittleCms = Awaited<ReturnType<Package['instantiate']>>;
 
-/** Where the WebAssembly is, when the package cannot find it beside itself (a bundled page). */
-export interface WasmSource {
-  readonly wasmUrl?: string;
+/** Fetches the package. A page loads it from its own address: bundlers do not follow how it finds its WebAssembly. */
+export type LoadPackage = () => Promise<Package>;
+
+interface Loaded {
+  readonly cms: LittleCms;
+  readonly intent: number;
+  readonly compensate: number;
+  readonly exact: number;
 }
 
-let loading: Promise<LittleCms> | undefined;
+let loading: Promise<Loaded> | undefined;
 
-const littleCms = (source: WasmSource): Promise<LittleCms> =>
-  (loading ??= instantiate(source.wasmUrl ? { locateFile: () => source.wasmUrl ?? '' } : {}));
-
-const RELATIVE = INTENT_RELATIVE_COLORIMETRIC;
-const BPC = cmsFLAGS_BLACKPOINTCOMPENSATION;
-const EXACT = cmsFLAGS_NOOPTIMIZE;
+const littleCms = (load: LoadPackage): Promise<Loaded> =>
+  (loading ??= load().then(async (lib) => ({
+    cms: await lib.instantiate(),
+    intent: lib.INTENT_RELATIVE_COLORIMETRIC,
+    compensate: lib.cmsFLAGS_BLACKPOINTCOMPENSATION,
+    exact: lib.cmsFLAGS_NOOPTIMIZE,
+  })));
 
 /** Full scale of a 16-bit channel: RGB and CMYK alike. */
 const FULL = 65535;
@@ -42,10 +43,11 @@ export interface OpenProfile {
  * Opens a CMYK output profile (ICC) with Little CMS.
  * @param key   name of the profile in the job
  * @param bytes the ICC file
+ * @param load  fetches Little CMS
  * @throws Error when the bytes are not a CMYK profile
  */
-export async function openProfile(key: string, bytes: Uint8Array, source: WasmSource = {}): Promise<OpenProfile> {
-  const cms = await littleCms(source);
+export async function openProfile(key: string, bytes: Uint8Array, load: LoadPackage): Promise<OpenProfile> {
+  const { cms, intent, compensate, exact } = await littleCms(load);
   const profile = cms.cmsOpenProfileFromMem(bytes, bytes.byteLength);
   if (!profile || cms.cmsGetColorSpaceASCII(profile) !== 'CMYK') {
     throw new Error(`“${key}” is not a CMYK output profile.`);
@@ -57,11 +59,11 @@ export async function openProfile(key: string, bytes: Uint8Array, source: WasmSo
   const rgb16 = cms.cmsFormatterForColorspaceOfProfile(srgb, 2, false);
   const labFloat = cms.cmsFormatterForColorspaceOfProfile(lab, 4, true);
   const link = (from: number, inFormat: number, to: number, outFormat: number, flags: number) =>
-    cms.cmsCreateTransform(from, inFormat, to, outFormat, RELATIVE, flags);
-  const rgbToCmyk = link(srgb, rgb16, profile, cmyk16, BPC | EXACT);
-  const cmykToRgb = link(profile, cmyk16, srgb, rgb16, BPC | EXACT);
-  const cmykToLab = link(profile, cmyk16, lab, labFloat, EXACT);
-  const rgbToLab = link(srgb, rgb16, lab, labFloat, EXACT);
+    cms.cmsCreateTransform(from, inFormat, to, outFormat, intent, flags);
+  const rgbToCmyk = link(srgb, rgb16, profile, cmyk16, compensate | exact);
+  const cmykToRgb = link(profile, cmyk16, srgb, rgb16, compensate | exact);
+  const cmykToLab = link(profile, cmyk16, lab, labFloat, exact);
+  const rgbToLab = link(srgb, rgb16, lab, labFloat, exact);
 
   const rgbIn = ({ r, g, b }: Rgb) => Uint16Array.of(r * 257, g * 257, b * 257);
   const cmykIn = ({ c, m, y, k }: Build) => Uint16Array.from([c, m, y, k], (n) => Math.round((n / 100) * FULL));
@@ -87,8 +89,8 @@ export async function openProfile(key: string, bytes: Uint8Array, source: WasmSo
     engine,
     pictures: () => {
       // 16 bits, although pictures have 8: the 8-bit path of the library errs by up to 2.7 % of ink.
-      const toCmyk = link(srgb, rgb16, profile, cmyk16, BPC);
-      const toRgb = link(profile, cmyk16, srgb, rgb16, BPC);
+      const toCmyk = link(srgb, rgb16, profile, cmyk16, compensate);
+      const toRgb = link(profile, cmyk16, srgb, rgb16, compensate);
       return {
         rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk, pixels, 3, 4),
         cmykToRgb: (pixels) => convertInStrips(cms, toRgb, pixels, 4, 3),

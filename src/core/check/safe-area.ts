@@ -2,6 +2,9 @@ import type { Element } from '../job';
 import { EDGE_NAMES, TOUCH, insets, moveTo, overlaps, type Rect } from '../layout';
 import { framed, replace, writeIn, type Report, type Rule, type Subject } from './rule';
 
+/** Curves and serifs reach a hair past the edge that their line is set to, mm [cp]. */
+const OVERHANG = 0.5;
+
 /** What a reader must see whole has to stay clear of the knife. */
 export const safeAreaRule: Rule = {
   id: 'safe-area',
@@ -11,7 +14,8 @@ export const safeAreaRule: Rule = {
     framed(subject).flatMap(({ element, frame }) => {
       const { boxes } = subject.drawing;
       if (frame.items.length === 0 || !overlaps(frame.bounds, boxes.trim)) return [];
-      const past = EDGE_NAMES.filter((edge) => insets(frame.bounds, boxes.safe)[edge] < -TOUCH);
+      const slack = element.kind === 'text' ? OVERHANG : TOUCH;
+      const past = EDGE_NAMES.filter((edge) => insets(frame.bounds, boxes.safe)[edge] < -slack);
       // A background or a picture that reaches the trim belongs there; type never does.
       const reaches = EDGE_NAMES.some((edge) => insets(frame.bounds, boxes.trim)[edge] < 1);
       if (past.length === 0 || (element.kind !== 'text' && reaches)) return [];

@@ -24,7 +24,7 @@ import {
   type Rect,
   type SurfaceBoxes,
 } from '../layout';
-import { ptToMm } from '../measure';
+import { ptToMm, type Mm } from '../measure';
 import { composeText, hiddenText, type ComposedText, type FontSet, type Hyphenator } from '../type';
 import { fineInkOf, inkOf } from './ink';
 import { fitPicture } from './fit-picture';
@@ -151,22 +151,24 @@ function composeTextFrame(
         .map((g) => ({ gid: g.gid, x: inner.x + g.x, y: inner.y + g.y, text: g.text })),
     }));
   });
-  return { frame: place(items, inkBox(text, inner) ?? rect), notes, text };
+  return { frame: place(items, inkBox(text, inner, size, around.fonts) ?? rect), notes, text };
 }
 
-/** Box around the set lines, from ascender to descender. */
-function inkBox(text: ComposedText, inner: Rect): Rect | undefined {
-  const [first, last] = [text.lines[0], text.lines.at(-1)];
-  if (!first || !last) return undefined;
-  const left = Math.min(...text.lines.map((l) => l.x));
-  const right = Math.max(...text.lines.map((l) => l.x + l.width));
-  const top = first.baseline - text.ascent;
-  return {
-    x: inner.x + left,
-    y: inner.y + top,
-    width: right - left,
-    height: last.baseline + text.descent - top,
-  };
+/** Box around the outlines of the set glyphs: where ink really lies. */
+function inkBox(text: ComposedText, inner: Rect, size: Mm, fonts: FontSet): Rect | undefined {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const glyph of text.lines.flatMap((line) => line.glyphs)) {
+    const font = fonts.file(glyph.font);
+    const box = font?.extents(glyph.gid);
+    if (!font || !box) continue;
+    const scale = size / font.unitsPerEm;
+    left = Math.min(left, glyph.x + box.xMin * scale);
+    right = Math.max(right, glyph.x + box.xMax * scale);
+    top = Math.min(top, glyph.y - box.yMax * scale);
+    bottom = Math.max(bottom, glyph.y - box.yMin * scale);
+  }
+  if (right < left) return undefined;
+  return { x: inner.x + left, y: inner.y + top, width: right - left, height: bottom - top };
 }
 
 const turn = (rect: Rect, degrees: number): Matrix =>

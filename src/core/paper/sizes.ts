@@ -12,7 +12,9 @@ const ISO: Readonly<Record<string, readonly [number, number]>> = {
   b0: [1000, 1414], b1: [707, 1000], b2: [500, 707], b3: [353, 500], b4: [250, 353], b5: [176, 250],
   b6: [125, 176], b7: [88, 125], b8: [62, 88], b9: [44, 62], b10: [31, 44],
   c0: [917, 1297], c1: [648, 917], c2: [458, 648], c3: [324, 458], c4: [229, 324], c5: [162, 229],
-  c6: [114, 162], c7: [81, 114], dl: [99, 210],
+  c6: [114, 162], c7: [81, 114],
+  // The trade calls a third of A4 “DL” after the envelope it goes into (ISO 269: 110 × 220).
+  dl: [99, 210], 'dl envelope': [110, 220],
   // Untrimmed sheets, ISO 217.
   ra0: [860, 1220], ra1: [610, 860], ra2: [430, 610], ra3: [305, 430], ra4: [215, 305],
   sra0: [900, 1280], sra1: [640, 900], sra2: [450, 640], sra3: [320, 450], sra4: [225, 320],
@@ -25,10 +27,12 @@ const INCH: Readonly<Record<string, readonly [number, number]>> = {
   'arch a': [9, 12], 'arch b': [12, 18], 'arch c': [18, 24], 'arch d': [24, 36], 'arch e': [36, 48],
 }; // prettier-ignore
 
+const ISO_BY_NAME = new Map(Object.entries(ISO).map(([name, sides]) => [name.replace(/ /g, ''), sides]));
+
 const ORIENTATION = /\s*\b(landscape|portrait)\b\s*/;
 
 /** Every paper name a size field knows, as people write them. */
-export const PAPER_NAMES: readonly string[] = [...Object.keys(ISO).map((n) => n.toUpperCase()), ...Object.keys(INCH)];
+export const PAPER_NAMES: readonly string[] = [...Object.keys(ISO).map((n) => n.replace(/^\w+/, (code) => code.toUpperCase())), ...Object.keys(INCH)];
 
 /**
  * The size a paper name stands for: `A5`, `letter landscape`, `half letter`, `SRA3`.
@@ -42,7 +46,7 @@ export function paperSize(name: string): Size | undefined {
     .replace(/[-_\s]+/g, ' ');
   const turn = ORIENTATION.exec(clean)?.[1];
   const bare = clean.replace(ORIENTATION, ' ').trim().replace(/^us /, '');
-  const iso = Object.hasOwn(ISO, bare.replace(/ /g, '')) ? ISO[bare.replace(/ /g, '')] : undefined;
+  const iso = ISO_BY_NAME.get(bare.replace(/ /g, ''));
   const inch = Object.hasOwn(INCH, bare) ? INCH[bare] : undefined;
   const sides = iso ?? inch?.map((side) => side * 25.4);
   if (!sides) return undefined;

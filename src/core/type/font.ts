@@ -10,6 +10,13 @@ export interface ShapedGlyph {
   readonly dy: number;
 }
 
+export interface GlyphBox {
+  readonly xMin: number;
+  readonly yMin: number;
+  readonly xMax: number;
+  readonly yMax: number;
+}
+
 /** What a font descriptor in a file says about a font, font units. */
 export interface FontFacts {
   readonly bounds: readonly [xMin: number, yMin: number, xMax: number, yMax: number];
@@ -32,6 +39,8 @@ export interface ShapingFont {
   /** Advance width of a glyph, font units. */
   readonly advance: (gid: number) => number;
   readonly facts: FontFacts;
+  /** Box around a glyph’s outline, font units, y up; undefined for a space. */
+  readonly extents: (gid: number) => GlyphBox | undefined;
   /** Outline of a glyph in font units, y up. */
   readonly outline: (gid: number) => Path;
 }

@@ -1,11 +1,12 @@
 import { DataTypes, type QueryInterface } from 'sequelize';
 import type { RunnableMigration } from 'umzug';
 
-const key = { type: DataTypes.STRING, primaryKey: true } as const;
-const text = { type: DataTypes.STRING, allowNull: false } as const;
-const whole = { type: DataTypes.INTEGER, allowNull: false } as const;
-const moment = { type: DataTypes.DATE, allowNull: false } as const;
-const ofJob = { ...text, references: { model: 'jobs', key: 'id' }, onDelete: 'CASCADE' } as const;
+// Sequelize writes into the descriptions it is given, so each column gets one of its own.
+const text = () => ({ type: DataTypes.STRING, allowNull: false });
+const whole = () => ({ type: DataTypes.INTEGER, allowNull: false });
+const moment = () => ({ type: DataTypes.DATE, allowNull: false });
+const key = () => ({ type: DataTypes.STRING, primaryKey: true });
+const ofJob = () => ({ ...text(), references: { model: 'jobs', key: 'id' }, onDelete: 'CASCADE' });
 
 /** Never edited once released: a change is a new entry. */
 export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
@@ -13,55 +14,55 @@ export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
     name: '0001-jobs-revisions-assets-exports',
     up: async ({ context: q }) => {
       await q.createTable('jobs', {
-        id: key,
-        head: whole,
-        name: text,
-        client: text,
-        stage: text,
+        id: key(),
+        head: whole(),
+        name: text(),
+        client: text(),
+        stage: text(),
         due: { type: DataTypes.STRING, allowNull: true },
-        size: text,
+        size: text(),
         removedAt: { type: DataTypes.DATE, allowNull: true },
-        createdAt: moment,
-        updatedAt: moment,
+        createdAt: moment(),
+        updatedAt: moment(),
       });
       await q.createTable('revisions', {
-        jobId: { ...ofJob, primaryKey: true },
-        number: { ...whole, primaryKey: true },
-        kind: text,
-        label: text,
-        hash: text,
+        jobId: { ...ofJob(), primaryKey: true },
+        number: { ...whole(), primaryKey: true },
+        kind: text(),
+        label: text(),
+        hash: text(),
         document: { type: DataTypes.BLOB, allowNull: false },
-        createdAt: moment,
+        createdAt: moment(),
       });
       await q.createTable('conflicts', {
         id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
-        jobId: ofJob,
-        base: whole,
+        jobId: ofJob(),
+        base: whole(),
         document: { type: DataTypes.BLOB, allowNull: false },
         settledAt: { type: DataTypes.DATE, allowNull: true },
-        createdAt: moment,
+        createdAt: moment(),
       });
       await q.createTable('assets', {
-        sha: key,
-        kind: text,
-        name: text,
-        bytes: whole,
+        sha: key(),
+        kind: text(),
+        name: text(),
+        bytes: whole(),
         facts: { type: DataTypes.TEXT, allowNull: false },
-        createdAt: moment,
+        createdAt: moment(),
       });
       await q.createTable('exports', {
-        id: key,
-        jobId: ofJob,
-        revision: whole,
-        kind: text,
-        state: text,
+        id: key(),
+        jobId: ofJob(),
+        revision: whole(),
+        kind: text(),
+        state: text(),
         share: { type: DataTypes.FLOAT, allowNull: false },
-        step: text,
+        step: text(),
         problem: { type: DataTypes.TEXT, allowNull: true },
         files: { type: DataTypes.TEXT, allowNull: false },
-        createdAt: moment,
+        createdAt: moment(),
       });
-      await q.createTable('notes', { name: key, value: { type: DataTypes.TEXT, allowNull: false } });
+      await q.createTable('notes', { name: key(), value: { type: DataTypes.TEXT, allowNull: false } });
       await q.addIndex('exports', ['jobId']);
     },
   },

@@ -93,74 +93,73 @@ export interface Models {
   readonly notes: typeof NoteRow;
 }
 
-const text = { type: DataTypes.STRING, allowNull: false } as const;
-const whole = { type: DataTypes.INTEGER, allowNull: false } as const;
-const created = { createdAt: DataTypes.DATE } as const;
-const blob = { type: DataTypes.BLOB, allowNull: false } as const;
+// Sequelize writes into the descriptions it is given, so each column gets one of its own.
+const text = () => ({ type: DataTypes.STRING, allowNull: false });
+const whole = () => ({ type: DataTypes.INTEGER, allowNull: false });
+const blob = () => ({ type: DataTypes.BLOB, allowNull: false });
+const key = () => ({ ...text(), primaryKey: true });
+const created = () => ({ createdAt: DataTypes.DATE });
 
 export function defineModels(sequelize: Sequelize): Models {
   const table = (tableName: string) => ({ sequelize, tableName, updatedAt: false as const });
   JobRow.init(
     {
-      id: { ...text, primaryKey: true },
-      head: whole,
-      name: text,
-      client: text,
-      stage: text,
+      id: key(),
+      head: whole(),
+      name: text(),
+      client: text(),
+      stage: text(),
       due: DataTypes.STRING,
-      size: text,
+      size: text(),
       removedAt: DataTypes.DATE,
-      ...created,
+      ...created(),
       updatedAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'jobs' },
   );
   RevisionRow.init(
     {
-      jobId: { ...text, primaryKey: true },
-      number: { ...whole, primaryKey: true },
-      kind: text,
-      label: text,
-      hash: text,
-      document: blob,
-      ...created,
+      jobId: key(),
+      number: { ...whole(), primaryKey: true },
+      kind: text(),
+      label: text(),
+      hash: text(),
+      document: blob(),
+      ...created(),
     },
     table('revisions'),
   );
   ConflictRow.init(
     {
       id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
-      jobId: text,
-      base: whole,
-      document: blob,
+      jobId: text(),
+      base: whole(),
+      document: blob(),
       settledAt: DataTypes.DATE,
-      ...created,
+      ...created(),
     },
     table('conflicts'),
   );
   AssetRow.init(
-    { sha: { ...text, primaryKey: true }, kind: text, name: text, bytes: whole, facts: DataTypes.TEXT, ...created },
+    { sha: key(), kind: text(), name: text(), bytes: whole(), facts: DataTypes.TEXT, ...created() },
     table('assets'),
   );
   ExportRow.init(
     {
-      id: { ...text, primaryKey: true },
-      jobId: text,
-      revision: whole,
-      kind: text,
-      state: text,
+      id: key(),
+      jobId: text(),
+      revision: whole(),
+      kind: text(),
+      state: text(),
       share: { type: DataTypes.FLOAT, allowNull: false },
-      step: text,
+      step: text(),
       problem: DataTypes.TEXT,
       files: DataTypes.TEXT,
-      ...created,
+      ...created(),
     },
     table('exports'),
   );
-  NoteRow.init(
-    { name: { ...text, primaryKey: true }, value: DataTypes.TEXT },
-    { sequelize, tableName: 'notes', timestamps: false },
-  );
+  NoteRow.init({ name: key(), value: DataTypes.TEXT }, { sequelize, tableName: 'notes', timestamps: false });
   return {
     jobs: JobRow,
     revisions: RevisionRow,

@@ -47,7 +47,7 @@ function Columns({ boxes, at }: { readonly boxes: SurfaceBoxes; readonly at: Pro
             width={c.size * at.scale}
             height={safe.height * at.scale}
             fill="#6f8fb3"
-            fillOpacity="0.09"
+            fillOpacity="0.05"
             stroke="#6f8fb3"
             strokeOpacity="0.55"
             strokeWidth="0.8"

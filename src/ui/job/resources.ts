@@ -34,10 +34,16 @@ function remembered<T>(map: Map<string, Promise<T>>, key: string, load: () => Pr
   return loading;
 }
 
+/** From our own address, beside its WebAssembly. */
+const loadLittleCms = (): Promise<typeof import('lcms-wasm')> => {
+  const address = '/wasm/lcms.js';
+  return import(/* turbopackIgnore: true */ /* webpackIgnore: true */ address) as Promise<typeof import('lcms-wasm')>;
+};
+
 const engine = (name: ProfileName) =>
   remembered(engines, name, async () => {
     const { openProfile } = await import('@/bring-in/profile');
-    const opened = await openProfile(name, await bytesOf(`/profiles/${name}.icc`), { wasmUrl: '/wasm/lcms.wasm' });
+    const opened = await openProfile(name, await bytesOf(`/profiles/${name}.icc`), loadLittleCms);
     return opened.engine;
   });
 

@@ -1,5 +1,5 @@
 import type { Figure } from '@/core/figure';
-import { formatLengthValue, formatNumber, otherUnit, type JobUnit, type Unit } from '@/core/measure';
+import { formatLengthValue, formatNumber, mmPer, otherUnit, type JobUnit, type Unit } from '@/core/measure';
 
 /** Figures as the sheet writes them: the value, its unit, and the same in the other system. */
 export interface FigureText {
@@ -23,6 +23,14 @@ export function figureText(figure: Figure, unit: JobUnit): FigureText {
     if (texts.length === 4) return isSame ? (texts[0] ?? '') : texts.join(' ');
     return texts.join(' × ');
   };
-  const other = otherUnit(unit);
-  return { value: write(unit), unit, other: values.length === 4 ? 'each edge' : `${write(other)} ${other}` };
+  const isUneven = values.length === 4 && !values.every((v) => v === values[0]);
+  return { value: write(unit), unit, other: isUneven ? 'top right bottom left' : elsewhere(values, otherUnit(unit)) };
+}
+
+/** The same in the other system, to a hundredth; a sign says when that is not exact. */
+function elsewhere(values: readonly number[], unit: Unit): string {
+  const all = values.length === 4 ? values.slice(0, 1) : values;
+  const rounded = all.map((mm) => Math.round((mm / mmPer(unit, 300)) * 100) / 100);
+  const isExact = all.every((mm, i) => Math.abs(mm - (rounded[i] ?? 0) * mmPer(unit, 300)) < 1e-6);
+  return `${isExact ? '' : '≈ '}${rounded.map((v) => formatNumber(v)).join(' × ')} ${unit}`;
 }

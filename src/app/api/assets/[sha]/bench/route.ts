@@ -10,5 +10,6 @@ const isProfile = (name: string | null): name is ProfileName => (PROFILES as rea
 export const GET = route<Params<'sha'>>(async (request, { params }) => {
   const profile = new URL(request.url).searchParams.get('profile');
   if (!isProfile(profile)) throw new Problem(400, 'There is no such output profile.', 'Reload the page.');
-  return file(await benchPicture((await params).sha, profile), 'image/png', 'forever');
+  const { bytes, type } = await benchPicture((await params).sha, profile);
+  return file(bytes, type, 'forever');
 });

@@ -30,7 +30,9 @@ for (const [, file, weights, italics] of families) {
 // WebAssembly that the page loads from our own address.
 const wasm = join(root, 'public', 'wasm');
 mkdirSync(wasm, { recursive: true });
-copyFileSync(join(root, 'node_modules/lcms-wasm/dist/lcms.wasm'), join(wasm, 'lcms.wasm'));
+for (const file of ['lcms.js', 'lcms.wasm']) {
+  copyFileSync(join(root, 'node_modules/lcms-wasm/dist', file), join(wasm, file));
+}
 const profiles = join(root, 'public', 'profiles');
 mkdirSync(profiles, { recursive: true });
 for (const profile of ['coated-fogra39', 'uncoated-fogra29']) {
