@@ -1,13 +1,29 @@
-const swc = ['@swc/jest', { jsc: { target: 'es2023', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } }, module: { type: 'es6' } }];
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2023',
+      parser: { syntax: 'typescript', tsx: true },
+      transform: { react: { runtime: 'automatic' } },
+    },
+    module: { type: 'es6' },
+  },
+];
 
 /** @type {import('jest').Config} */
-export default {
+const config = {
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
   testEnvironment: 'node',
   // HarfBuzz starts with a top-level await, so every test runs as an ES module.
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '\\.tsx?$': swc },
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/src/shims/empty.ts', '^hyphen/(.*)$': '<rootDir>/node_modules/hyphen/$1/index.js' },
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^server-only$': '<rootDir>/src/shims/empty.ts',
+    '^hyphen/(.*)$': '<rootDir>/node_modules/hyphen/$1/index.js',
+  },
   maxWorkers: 2,
   testTimeout: 30_000,
 };
+
+export default config;

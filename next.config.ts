@@ -16,6 +16,8 @@ const config: NextConfig = {
   ],
   turbopack: { resolveAlias: { module: { browser: './src/shims/empty.ts' } } },
   devIndicators: false,
+  // Types are checked by the project’s own tests, tests included.
+  typescript: { ignoreBuildErrors: true },
 };
 
 export default config;

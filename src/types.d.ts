@@ -38,9 +38,9 @@ declare module 'lcms-wasm' {
       intent: number,
       flags: number,
     ): number;
-    cmsDoTransform<T extends Uint8Array | Uint16Array | Float32Array>(
+    cmsDoTransform(
       transform: number,
-      pixels: T | readonly number[],
+      pixels: Uint8Array | Uint16Array,
       count: number,
     ): Uint8Array | Uint16Array | Float32Array;
     cmsDeleteTransform(transform: number): void;
@@ -53,4 +53,12 @@ declare module 'lcms-wasm' {
   export const INTENT_RELATIVE_COLORIMETRIC: number;
   export const cmsFLAGS_BLACKPOINTCOMPENSATION: number;
   export const cmsFLAGS_NOOPTIMIZE: number;
+  export const cmsFLAGS_HIGHRESPRECALC: number;
+}
+
+declare module 'fontkit' {
+  export interface OpenedFont {
+    layout(text: string): { readonly positions: readonly { readonly xAdvance: number }[] };
+  }
+  export function create(bytes: Uint8Array): OpenedFont;
 }

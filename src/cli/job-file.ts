@@ -17,7 +17,7 @@ export async function openJobFile(
   if (isZip(bytes)) {
     const read = readWorkingFile(bytes, sha256);
     if (!read.ok) throw new UsageError(`${path}: ${read.problems.join('\n')}`);
-    return { job: read.job, assets: { get: async (sha) => read.assets.get(sha) } };
+    return { job: read.job, assets: { get: (sha) => Promise.resolve(read.assets.get(sha)) } };
   }
   const read = readJobText(new TextDecoder().decode(bytes));
   if (!read.ok) throw new UsageError(`${path}: ${read.problems.join('\n')}`);

@@ -36,7 +36,7 @@ export interface PictureUse {
   readonly size: PictureSize;
 }
 
-const useKey = (use: PictureUse) => `${use.sha}/${use.size.width}x${use.size.height}`;
+const keyOf = (use: PictureUse) => `${use.sha}/${use.size.width}x${use.size.height}`;
 
 /** Encodes every picture that the sides use, and answers for each item which encoding is its own. */
 export async function encodePictures(
@@ -53,8 +53,8 @@ export async function encodePictures(
       if (item.kind !== 'picture' || !asset) continue;
       const size = sentSize(asset, effectivePpi(item.image, asset), needed(rules.ppi.value));
       const use = { asset, sha: item.picture, size };
-      uses.set(useKey(use), use);
-      byItem.set(item, useKey(use));
+      uses.set(keyOf(use), use);
+      byItem.set(item, keyOf(use));
     }
   }
   const encoded = new Map<string, EncodedPicture>();

@@ -34,7 +34,8 @@ const READONLY = 1;
 /** Layout tables: positions are already in the file. */
 const DROPPED = ['GSUB', 'GPOS', 'GDEF', 'kern', 'DSIG', 'STAT', 'MVAR'];
 
-const tag = (name: string): number => [...name].reduce((sum, char) => ((sum << 8) | char.charCodeAt(0)) >>> 0, 0);
+const tag = (name: string): number =>
+  Array.from(name).reduce((sum, char) => ((sum << 8) | char.charCodeAt(0)) >>> 0, 0);
 
 export type Subsetter = (sfnt: Uint8Array, gids: readonly number[]) => Uint8Array;
 

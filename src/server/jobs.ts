@@ -5,9 +5,10 @@ import type { Transaction } from 'sequelize';
 import { paperName } from '@/core/paper';
 import { formatSize } from '@/core/measure';
 import { readJob, type Job } from '@/core/job';
+import { history } from './history';
 import { Problem } from './problem';
 import { store } from './store/database';
-import type { JobRow, RevisionKind, RevisionRow } from './store/models';
+import type { JobRow, RevisionKind } from './store/models';
 
 /** A job on the board. */
 export interface JobSummary {
@@ -111,34 +112,6 @@ export async function readCurrent(
   const { undo, redo } = history(log);
   const newest = await revision(id, row.head);
   return { head: row.head, job: newest, undo, redo };
-}
-
-/**
- * Replays the log of revisions: which saved states undo and redo lead to now.
- * An edit forgets what could be redone; undo and redo are revisions of their own, so that the log only grows.
- */
-export function history(log: readonly Pick<RevisionRow, 'number' | 'kind'>[]): { undo: number[]; redo: number[] } {
-  const undo: number[] = [];
-  let redo: number[] = [];
-  let shown: number | undefined;
-  for (const { number, kind } of log) {
-    switch (kind) {
-      case 'edit':
-        if (shown !== undefined) undo.push(shown);
-        redo = [];
-        shown = number;
-        break;
-      case 'undo':
-        if (shown !== undefined) redo.push(shown);
-        shown = undo.pop() ?? number;
-        break;
-      case 'redo':
-        if (shown !== undefined) undo.push(shown);
-        shown = redo.pop() ?? number;
-        break;
-    }
-  }
-  return { undo, redo };
 }
 
 /** One saved state. */

@@ -11,6 +11,8 @@ interface Loaded {
   readonly intent: number;
   readonly compensate: number;
   readonly exact: number;
+  /** A finer grid for whole pictures: the usual one errs by more than 1 % of ink in places. */
+  readonly fine: number;
 }
 
 let loading: Promise<Loaded> | undefined;
@@ -21,6 +23,7 @@ const littleCms = (load: LoadPackage): Promise<Loaded> =>
     intent: lib.INTENT_RELATIVE_COLORIMETRIC,
     compensate: lib.cmsFLAGS_BLACKPOINTCOMPENSATION,
     exact: lib.cmsFLAGS_NOOPTIMIZE,
+    fine: lib.cmsFLAGS_HIGHRESPRECALC,
   })));
 
 /** Full scale of a 16-bit channel: RGB and CMYK alike. */
@@ -47,7 +50,7 @@ export interface OpenProfile {
  * @throws Error when the bytes are not a CMYK profile
  */
 export async function openProfile(key: string, bytes: Uint8Array, load: LoadPackage): Promise<OpenProfile> {
-  const { cms, intent, compensate, exact } = await littleCms(load);
+  const { cms, intent, compensate, exact, fine } = await littleCms(load);
   const profile = cms.cmsOpenProfileFromMem(bytes, bytes.byteLength);
   if (!profile || cms.cmsGetColorSpaceASCII(profile) !== 'CMYK') {
     throw new Error(`“${key}” is not a CMYK output profile.`);
@@ -89,7 +92,7 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
     engine,
     pictures: () => {
       // 16 bits, although pictures have 8: the 8-bit path of the library errs by up to 2.7 % of ink.
-      const toCmyk = link(srgb, rgb16, profile, cmyk16, compensate);
+      const toCmyk = link(srgb, rgb16, profile, cmyk16, compensate | fine);
       const toRgb = link(profile, cmyk16, srgb, rgb16, compensate);
       return {
         rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk, pixels, 3, 4),

@@ -25,7 +25,7 @@ import {
   type SurfaceBoxes,
 } from '../layout';
 import { ptToMm, type Mm } from '../measure';
-import { composeText, hiddenText, type ComposedText, type FontSet, type Hyphenator } from '../type';
+import { composeText, fontRuns, hiddenText, type ComposedText, type FontSet, type Hyphenator } from '../type';
 import { fineInkOf, inkOf } from './ink';
 import { fitPicture } from './fit-picture';
 
@@ -138,19 +138,16 @@ function composeTextFrame(
   }
   const ink = fineInkOf(style.paint, around.colour);
   const size = ptToMm(style.sizePt);
-  const items: Item[] = text.lines.flatMap((line) => {
-    const fonts = [...new Set(line.glyphs.map((g) => g.font))];
-    return fonts.map((font): Item => ({
+  const items = text.lines
+    .flatMap((line) => fontRuns(line.glyphs))
+    .map((run): Item => ({
       kind: 'glyphs',
       ...common,
-      font,
+      font: run[0].font,
       size,
       ink,
-      glyphs: line.glyphs
-        .filter((g) => g.font === font)
-        .map((g) => ({ gid: g.gid, x: inner.x + g.x, y: inner.y + g.y, text: g.text })),
+      glyphs: run.map((g) => ({ gid: g.gid, x: inner.x + g.x, y: inner.y + g.y, text: g.text })),
     }));
-  });
   return { frame: place(items, inkBox(text, inner, size, around.fonts) ?? rect), notes, text };
 }
 
@@ -216,6 +213,13 @@ const thickened = (rect: Rect, width: number): Rect => {
 const withStroke = (rect: Rect, stroke: StrokeStyle | null): Rect =>
   stroke ? grow(rect, edges(stroke.width / 2)) : rect;
 
+const KIND_WORDS: Readonly<Record<Exclude<Element['kind'], 'text'>, string>> = {
+  rectangle: 'Box',
+  ellipse: 'Oval',
+  line: 'Line',
+  picture: 'Picture',
+};
+
 /** What a designer would call it: its name, its first words, or its kind. */
 export function nameOf(element: Element): string {
   if (element.name) return element.name;
@@ -223,5 +227,5 @@ export function nameOf(element: Element): string {
     const words = element.text.trim().split(/\s+/).slice(0, 4).join(' ');
     return words ? words.slice(0, 32) : 'Empty text';
   }
-  return element.kind === 'picture' ? 'Picture' : element.kind[0]?.toUpperCase() + element.kind.slice(1);
+  return KIND_WORDS[element.kind];
 }

@@ -1,5 +1,5 @@
 import type { Job, Piece } from '../job';
-import { rulesFor } from '../rules';
+import { rulesFor, type Rules } from '../rules';
 import type { Blank } from './blank';
 import { flyer, flyerBlank } from './flyer';
 import type { Format } from './parameter';
@@ -11,9 +11,11 @@ export const formatOf = (kind: string): Format | undefined => FORMATS.find((f) =
 
 /** The flat piece of paper that a piece of a job is. */
 export function blankOf(job: Job, piece: Piece): Blank {
-  const rules = rulesFor(job, piece);
-  switch (piece.kind) {
-    case 'flyer':
-      return flyerBlank(job, piece, rules);
-  }
+  return BLANKS[piece.kind](job, piece, rulesFor(job, piece));
 }
+
+/** How each kind becomes a blank. */
+const BLANKS: { readonly [K in Piece['kind']]: (job: Job, piece: Extract<Piece, { kind: K }>, rules: Rules) => Blank } =
+  {
+    flyer: flyerBlank,
+  };

@@ -1,8 +1,8 @@
-import { linePath, rectPath, ellipsePath, type Ink, type Item, type Path, type PlacedGlyph } from '../drawing';
+import { linePath, rectPath, ellipsePath, type Ink, type Item, type Path } from '../drawing';
 import type { Output } from '../job';
 import { IDENTITY, grow, type EdgeLengths, type Rect, type SurfaceBoxes } from '../layout';
 import { ptToMm, type Mm } from '../measure';
-import { composeText, type Face } from '../type';
+import { composeText, fontRuns, type Face } from '../type';
 
 /** Length and weight of a mark, mm [cp]. */
 export const MARK_LENGTH = 5;
@@ -189,21 +189,16 @@ function slugLine(request: MarksRequest, face: Face, zone: Mm): { height: Mm; it
   const words = [job, side, date, plates].join('   ·   ');
   const text = composeText(words, style, 'top', box, face, 'en', undefined);
   const origin = { x: trim.x - zone, y: trim.y + trim.height + zone + 1 };
-  const byFont = new Map<string, PlacedGlyph[]>();
-  for (const g of text.lines.flatMap((l) => l.glyphs)) {
-    const glyphs = byFont.get(g.font) ?? [];
-    glyphs.push({ gid: g.gid, x: origin.x + g.x, y: origin.y + g.y, text: g.text });
-    byFont.set(g.font, glyphs);
-  }
-  const items = [...byFont].map(([font, glyphs]): Item => ({
+  const items = fontRuns(text.lines.flatMap((l) => l.glyphs)).map((run): Item => ({
     kind: 'glyphs',
     from: 'slug line',
     opacity: 1,
     matrix: IDENTITY,
-    font,
+    font: run[0].font,
     size: ptToMm(SLUG_SIZE_PT),
-    glyphs,
+    glyphs: run.map((g) => ({ gid: g.gid, x: origin.x + g.x, y: origin.y + g.y, text: g.text })),
     ink: REGISTRATION,
   }));
-  return { height: text.needs, items };
+  // Whole millimetres, so that the sheet has a size one can say.
+  return { height: Math.ceil(text.needs), items };
 }

@@ -32,7 +32,10 @@ const ISO_BY_NAME = new Map(Object.entries(ISO).map(([name, sides]) => [name.rep
 const ORIENTATION = /\s*\b(landscape|portrait)\b\s*/;
 
 /** Every paper name a size field knows, as people write them. */
-export const PAPER_NAMES: readonly string[] = [...Object.keys(ISO).map((n) => n.replace(/^\w+/, (code) => code.toUpperCase())), ...Object.keys(INCH)];
+export const PAPER_NAMES: readonly string[] = [
+  ...Object.keys(ISO).map((n) => n.replace(/^\w+/, (code) => code.toUpperCase())),
+  ...Object.keys(INCH),
+];
 
 /**
  * The size a paper name stands for: `A5`, `letter landscape`, `half letter`, `SRA3`.

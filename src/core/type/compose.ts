@@ -207,6 +207,17 @@ function placeLine(line: BrokenLine, style: TextStyle, shape: ShapeStyle, width:
   return { from: line.from, to: line.to, x, baseline, width: natural + stretch * spaces, glyphs };
 }
 
+/** Glyphs parted into stretches of one font file each, in reading order, so that text copies as it was typed. */
+export function fontRuns<G extends { readonly font: string }>(glyphs: readonly G[]): readonly (readonly [G, ...G[]])[] {
+  const runs: [G, ...G[]][] = [];
+  for (const glyph of glyphs) {
+    const last = runs.at(-1);
+    if (last?.[0].font === glyph.font) last.push(glyph);
+    else runs.push([glyph]);
+  }
+  return runs;
+}
+
 /** Words in the lines that found no room. */
 export function hiddenText(typed: string, composed: ComposedText): { readonly text: string; readonly words: number } {
   const first = composed.hidden[0];

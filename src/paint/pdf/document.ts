@@ -119,7 +119,11 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
       font: request.font,
       resources: {
         font: (key, gid, glyphText) => {
-          const font = fonts.get(key) ?? { name: `F${fonts.size + 1}`, ref: context.nextRef(), glyphs: new Map() };
+          const font: UsedFont = fonts.get(key) ?? {
+            name: `F${fonts.size + 1}`,
+            ref: context.nextRef(),
+            glyphs: new Map(),
+          };
           fonts.set(key, font);
           if (glyphText !== '' || !font.glyphs.has(gid)) font.glyphs.set(gid, font.glyphs.get(gid) || glyphText);
           used.Font.set(font.name, font.ref);

@@ -10,7 +10,7 @@ export const PRODUCER = 'Yellow Sheet';
 
 const escapeXml = (text: string): string =>
   // Control characters have no place in XML at all.
-  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '').replace(/[&<>]/g, (c) => `&#${c.charCodeAt(0)};`); // eslint-disable-line no-control-regex
+  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '').replace(/[&<>]/g, (c) => `&#${c.charCodeAt(0)};`);
 
 const iso = (at: Date): string => at.toISOString().replace(/\.\d+Z$/, 'Z');
 

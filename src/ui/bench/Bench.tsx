@@ -69,14 +69,11 @@ export function Bench({ onDropFiles }: Props) {
     if (!host) return;
     const observer = new ResizeObserver(([entry]) => {
       if (!entry) return;
-      const first = useBenchView.getState().width === 0;
       resize(entry.contentRect.width, entry.contentRect.height);
-      if (first) fit(shownBox);
     });
     observer.observe(host);
     return () => observer.disconnect();
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [resize, fit]);
+  }, [resize]);
   useEffect(() => {
     fit(JSON.parse(boxKey) as typeof shownBox);
   }, [boxKey, fit, station]);

@@ -12,6 +12,8 @@ interface BenchView {
   readonly y: number;
   readonly width: number;
   readonly height: number;
+  /** The box that was fitted last, while nobody has zoomed or panned since: it is fitted again when room changes. */
+  readonly fitted: Rect | undefined;
   /** Safe area, columns and distances shown. */
   readonly guides: boolean;
   /** Cut to the trim, as it will be held in the hand. */
@@ -49,12 +51,18 @@ export const useBenchView = create<BenchView>((set, get) => ({
   y: 60,
   width: 0,
   height: 0,
+  fitted: undefined,
   guides: true,
   trimmed: false,
   trueScale: ASSUMED,
-  resize: (width, height) => set({ width, height }),
+  resize: (width, height) => {
+    set({ width, height });
+    const { fitted, fit } = get();
+    if (fitted) fit(fitted);
+  },
   fit: (box) => {
     const { width, height } = get();
+    set({ fitted: box });
     if (width === 0 || height === 0) return;
     const across = (width - ROOM.left - ROOM.right) / Math.max(box.width, 1);
     const down = (height - ROOM.top - ROOM.bottom) / Math.max(box.height, 1);
@@ -64,14 +72,14 @@ export const useBenchView = create<BenchView>((set, get) => ({
     set((v) => {
       const scale = clamp(v.scale * factor);
       const by = scale / v.scale;
-      return { scale, x: at.x - (at.x - v.x) * by, y: at.y - (at.y - v.y) * by };
+      return { fitted: undefined, scale, x: at.x - (at.x - v.x) * by, y: at.y - (at.y - v.y) * by };
     }),
-  pan: (dx, dy) => set((v) => ({ x: v.x + dx, y: v.y + dy })),
+  pan: (dx, dy) => set((v) => ({ fitted: undefined, x: v.x + dx, y: v.y + dy })),
   atTrueSize: (box) => {
     const kept = Number(localStorage.getItem(KEPT_AS));
     const trueScale = kept > 0 ? kept : get().trueScale;
     const { width, height } = get();
-    set({ trueScale, ...centred(box, trueScale, width, height) });
+    set({ fitted: undefined, trueScale, ...centred(box, trueScale, width, height) });
   },
   calibrate: (trueScale) => {
     localStorage.setItem(KEPT_AS, String(trueScale));

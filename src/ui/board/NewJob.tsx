@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Drawer from '@mui/material/Drawer';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
-import { useState, type FormEvent } from 'react';
+import { useState, type SyntheticEvent } from 'react';
 import { FORMATS, blankOf, startJob, unitThoughtIn, type Parameter } from '@/core/format';
 import { formatSize } from '@/core/measure';
 import { api, wordsOf } from '../shell/api';
@@ -39,7 +39,7 @@ function Form({ onClose }: { readonly onClose: () => void }) {
   const started = startJob(format, given, about);
   const blank = started.ok && started.job.pieces[0] ? blankOf(started.job, started.job.pieces[0]) : undefined;
 
-  const submit = async (event: FormEvent) => {
+  const submit = async (event: SyntheticEvent) => {
     event.preventDefault();
     setShown(true);
     if (!started.ok) return;

@@ -101,7 +101,7 @@ function PaintEditor({
   job,
 }: Omit<Props, 'label'> & { colour: ColourEngine; job: Job }) {
   const kind = value?.kind ?? 'none';
-  const change = (to: string | null) => {
+  const change = (to: Paint['kind'] | 'none' | null) => {
     const build = value ? buildOf(value, colour) : { c: 0, m: 0, y: 0, k: 100 };
     switch (to) {
       case 'process':
@@ -120,6 +120,8 @@ function PaintEditor({
         return onChange({ kind: 'paper' });
       case 'none':
         return onChange(null);
+      case null:
+        return;
     }
   };
   return (
@@ -128,7 +130,7 @@ function PaintEditor({
         exclusive
         size="small"
         value={kind}
-        onChange={(_event, to: string | null) => change(to)}
+        onChange={(_event, to: Paint['kind'] | 'none' | null) => change(to)}
         aria-label="Kind of colour"
       >
         <ToggleButton value="process">Build</ToggleButton>

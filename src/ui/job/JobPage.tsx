@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
 import { RulerDialog } from '../bench/RulerDialog';
 import { SideTabs } from '../bench/SideTabs';
@@ -112,6 +112,8 @@ function Workplace() {
   );
 }
 
+const NONE: readonly Command[] = [];
+
 function Stations() {
   const store = useJobStore();
   const desk = useDesk();
@@ -121,17 +123,13 @@ function Stations() {
   const [palette, setPalette] = useState(false);
   const [ruler, setRuler] = useState(false);
   const input = useRef<HTMLInputElement>(null);
-  const deskRef = useRef(desk);
-  useEffect(() => {
-    deskRef.current = desk;
-  }, [desk]);
 
-  // Made anew at each key press and opening of the palette, from what is true then.
+  // Made at each key press and opening of the palette, from what is true then.
   const commands = useCallback(
     (): readonly Command[] =>
       commandsFor({
         store,
-        desk: deskRef.current,
+        desk,
         openPalette: () => setPalette(true),
         choosePicture: () => {
           store.getState().go('lay-out');
@@ -139,13 +137,12 @@ function Stations() {
         },
         calibrate: () => setRuler(true),
       }),
-    [store],
+    [store, desk],
   );
   useKeys(
     commands,
     useCallback(() => palette || ruler || store.getState().typing !== undefined, [palette, ruler, store]),
   );
-  const listed = useMemo(() => (palette ? commands() : []), [palette, commands]);
 
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
@@ -186,7 +183,7 @@ function Stations() {
           event.target.value = '';
         }}
       />
-      <Palette open={palette} commands={listed} onClose={() => setPalette(false)} />
+      <Palette open={palette} commands={palette ? commands() : NONE} onClose={() => setPalette(false)} />
       <RulerDialog open={ruler} onClose={() => setRuler(false)} />
       {conflict.kind === 'conflict' && <Conflict conflict={conflict} />}
     </Box>

@@ -6,7 +6,7 @@ import { applyChange, type Finding } from '@/core/check';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk, useFindings } from '../job/use-desk';
 import { COLOURS } from '../shell/theme';
-import { Heading } from './YellowSheet';
+import { Heading } from './Heading';
 
 /** Most findings shown on the sheet itself; all of them stand under Inspect. */
 const SHOWN = 3;

@@ -8,6 +8,7 @@ import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { Checks } from './Checks';
+import { Heading } from './Heading';
 import { SheetLine } from './SheetLine';
 import { dueWords } from '../board/due';
 
@@ -37,7 +38,7 @@ export function YellowSheet() {
       component="aside"
       aria-label="Yellow sheet"
       sx={{
-        width: 344,
+        width: 352,
         flex: 'none',
         bgcolor: COLOURS.sheet,
         clipPath: TORN,
@@ -96,28 +97,6 @@ export function YellowSheet() {
           </section>
         );
       })}
-    </Box>
-  );
-}
-
-export function Heading({ children }: { readonly children: React.ReactNode }) {
-  return (
-    <Box
-      component="h2"
-      sx={{
-        m: 0,
-        px: 2.5,
-        pt: 1.5,
-        pb: 0.25,
-        fontSize: 11,
-        fontWeight: 700,
-        letterSpacing: '0.1em',
-        textTransform: 'uppercase',
-        color: COLOURS.sheetSoft,
-        fontFamily: FACES.text,
-      }}
-    >
-      {children}
     </Box>
   );
 }

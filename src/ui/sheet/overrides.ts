@@ -31,16 +31,22 @@ export function restoreFigure(draft: Draft<Job>, field: OverrideField): void {
   const [piece] = draft.pieces;
   switch (field) {
     case 'bleed':
+      delete piece?.bleed;
+      return;
     case 'safe':
-      if (piece) delete piece[field];
+      delete piece?.safe;
       return;
     case 'ppi':
       delete draft.ppi;
       return;
     case 'inkLimit':
+      delete draft.house.inkLimit;
+      return;
     case 'minTypePt':
+      delete draft.house.minTypePt;
+      return;
     case 'minLinePt':
-      delete draft.house[field];
+      delete draft.house.minLinePt;
       return;
     case 'markOffset':
       delete draft.output.markOffset;

@@ -3,6 +3,8 @@ import Button from '@mui/material/Button';
 import ButtonGroup from '@mui/material/ButtonGroup';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Box from '@mui/material/Box';
+import Popover from '@mui/material/Popover';
 import { useState } from 'react';
 import { type Edge } from '@/core/layout';
 import { useJob } from '../job/context';
@@ -19,8 +21,36 @@ const EDGES: readonly { readonly edge: Edge; readonly label: string }[] = [
   { edge: 'bottom', label: 'bottom' },
 ];
 
-/** Align and distribute against a chosen box or element. */
+/** A door to aligning and distributing, so that the slip stays low. */
 export function ArrangeFields() {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <Button
+        size="small"
+        variant="outlined"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        aria-haspopup="dialog"
+      >
+        Align and distribute
+      </Button>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
+        transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
+        <Box sx={{ p: 1.5 }}>
+          <Arrangement />
+        </Box>
+      </Popover>
+    </>
+  );
+}
+
+/** Align and distribute against a chosen box or element. */
+function Arrangement() {
   const desk = useDesk();
   const selection = useJob((s) => s.selection);
   const replace = useJob((s) => s.replace);

@@ -56,8 +56,7 @@ export function ElementSlip() {
         <Name element={only} />
         <PlacementFields element={only} />
         <Kind element={only} />
-        <Opacity element={only} />
-        <ArrangeFields />
+        <Whole element={only} />
       </Groups>
     </Slip>
   );
@@ -75,7 +74,7 @@ function Title({ name, where }: { readonly name: string; readonly where: string 
 function Name({ element }: { readonly element: Element }) {
   const change = useChange(element);
   return (
-    <Box sx={{ width: 150 }}>
+    <Box sx={{ width: 112 }}>
       <TextField
         key={element.id}
         variant="standard"
@@ -96,20 +95,30 @@ function Name({ element }: { readonly element: Element }) {
   );
 }
 
-function Opacity({ element }: { readonly element: Element }) {
+/** What every element has: opacity and turn. */
+function Whole({ element }: { readonly element: Element }) {
   const change = useChange(element);
   return (
-    <Group title="Opacity">
+    <Group title="Whole">
       <NumberField
-        label="share"
-        name="opacity"
+        label="opacity"
         value={Math.round(element.opacity * 1000) / 10}
         least={0}
         most={100}
-        width={66}
+        width={60}
         after=" %"
         onChange={(percent) => change('Opacity', (el) => ({ ...el, opacity: percent / 100 }))}
       />
+      <NumberField
+        label="turn"
+        value={element.placement.rotate}
+        least={-360}
+        most={360}
+        width={56}
+        after="°"
+        onChange={(rotate) => change('Turn', (el) => ({ ...el, placement: { ...el.placement, rotate } }))}
+      />
+      <ArrangeFields />
     </Group>
   );
 }
@@ -375,7 +384,7 @@ function TextFields({ element }: { readonly element: ElementOf<'text'> }) {
       <Group title="Type">
         <ChoiceField
           label={isMissing ? 'face (missing)' : 'face'}
-          width={150}
+          width={132}
           value={style.family}
           options={(isKnown ? families : [style.family, ...families]).map((family) => ({
             value: family,
@@ -385,7 +394,7 @@ function TextFields({ element }: { readonly element: ElementOf<'text'> }) {
         />
         <ChoiceField
           label="weight"
-          width={66}
+          width={58}
           value={String(nearest(weights, style.weight))}
           options={weights.map((w) => ({ value: String(w), label: String(w) }))}
           onChange={(weight) => set('Weight', { weight: Number(weight) })}
@@ -396,7 +405,7 @@ function TextFields({ element }: { readonly element: ElementOf<'text'> }) {
           value={style.sizePt}
           least={0.5}
           most={5000}
-          width={72}
+          width={62}
           after=" pt"
           onChange={(sizePt) => set('Size', { sizePt })}
         />
@@ -406,7 +415,7 @@ function TextFields({ element }: { readonly element: ElementOf<'text'> }) {
           value={style.leadingPt ?? style.sizePt * AUTO_LEADING}
           least={0.5}
           most={10_000}
-          width={90}
+          width={82}
           after=" pt"
           onChange={(leadingPt) => set('Leading', { leadingPt })}
         />
@@ -415,7 +424,7 @@ function TextFields({ element }: { readonly element: ElementOf<'text'> }) {
           value={style.tracking}
           least={-500}
           most={5000}
-          width={70}
+          width={52}
           onChange={(tracking) => set('Tracking', { tracking })}
         />
         <PaintField
@@ -425,14 +434,14 @@ function TextFields({ element }: { readonly element: ElementOf<'text'> }) {
         />
         <ChoiceField
           label="lines"
-          width={92}
+          width={80}
           value={style.align}
           options={ALIGNS}
           onChange={(align) => set('Align', { align })}
         />
         <ChoiceField
           label="stands"
-          width={80}
+          width={72}
           value={element.vertical}
           options={[
             { value: 'top', label: 'top' },
@@ -443,17 +452,19 @@ function TextFields({ element }: { readonly element: ElementOf<'text'> }) {
         />
         <ChoiceField
           label="case"
-          width={98}
+          width={88}
           value={style.case}
           options={CASES}
           onChange={(to) => set('Case', { case: to })}
         />
+      </Group>
+      <Group title="Setting">
         <LengthField
           label="inset"
           value={element.inset.top}
           unit={job.unit}
           ppi={rules.ppi.value}
-          width={76}
+          width={58}
           onChange={(mm) =>
             change('Inset', (el) =>
               el.kind === 'text' ? { ...el, inset: { top: mm, right: mm, bottom: mm, left: mm } } : el,

@@ -5,7 +5,6 @@ import type { AxisKey, BoxRef, Element, Len } from '@/core/job';
 import { boxName, boxRect, factsOf, heldKeys, restate, solve, spanX, spanY, type SurfaceBoxes } from '@/core/layout';
 import { formatLength, formatNumber, parseLength, type Parsed } from '@/core/measure';
 import { MeasureField } from '../field/MeasureField';
-import { NumberField } from '../field/NumberField';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { withElements } from '../job/store';
@@ -34,7 +33,7 @@ export function PlacementFields({ element }: { readonly element: Element }) {
         <TextField
           select
           label="box"
-          sx={{ width: 124 }}
+          sx={{ width: 92 }}
           value={JSON.stringify(placement.against)}
           onChange={(event) => {
             const to = JSON.parse(event.target.value) as BoxRef;
@@ -51,17 +50,6 @@ export function PlacementFields({ element }: { readonly element: Element }) {
       </Group>
       <AxisFields element={element} axis="x" />
       <AxisFields element={element} axis="y" />
-      <Group title="Turn">
-        <NumberField
-          label="degrees"
-          value={placement.rotate}
-          least={-360}
-          most={360}
-          width={70}
-          after="°"
-          onChange={(rotate) => change('Turn', (el) => ({ ...el, placement: { ...el.placement, rotate } }))}
-        />
-      </Group>
     </>
   );
 }
@@ -111,7 +99,7 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
             label={WORDS[axis][key]}
             name={`${axis}-${key}`}
             held={held.includes(key)}
-            width={84}
+            width={63}
             shown={shown}
             read={(text) => readLen(text, context)}
             refuse={(len) =>

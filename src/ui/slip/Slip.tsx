@@ -15,10 +15,10 @@ export function Slip({ label, children }: { readonly label: string; readonly chi
         border: `1px solid ${COLOURS.line}`,
         borderRadius: 1,
         px: 2,
-        py: 1.25,
+        py: 1,
         mx: 2,
         mb: 1.5,
-        maxHeight: '42vh',
+        maxHeight: '38vh',
         overflowY: 'auto',
       }}
     >
@@ -43,7 +43,7 @@ export function Group({ title, children }: { readonly title: string; readonly ch
       >
         {title}
       </Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.75, alignItems: 'flex-end' }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1, rowGap: 0.75, alignItems: 'flex-end' }}>
         {children}
       </Box>
     </Box>
@@ -51,5 +51,5 @@ export function Group({ title, children }: { readonly title: string; readonly ch
 }
 
 export function Groups({ children }: { readonly children: ReactNode }) {
-  return <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3.5, rowGap: 1.25 }}>{children}</Box>;
+  return <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, rowGap: 1 }}>{children}</Box>;
 }

@@ -1,0 +1,110 @@
+/** The arrows of docs/architecture.md: what may know what. */
+const core = 'measure|paper|job|figure|rules|colour|layout|drawing|type|compose|format|marks|check';
+const only = (name, from, allowed, comment) => ({
+  name,
+  comment,
+  severity: 'error',
+  from: { path: from, pathNot: '\\.test\\.tsx?$' },
+  to: { path: '^src/', pathNot: [from, ...allowed] },
+});
+
+/** @type {import('dependency-cruiser').IConfiguration} */
+module.exports = {
+  forbidden: [
+    {
+      name: 'no-circular',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'no-orphans',
+      severity: 'error',
+      from: {
+        orphan: true,
+        pathNot: ['\\.d\\.ts$', '^src/app/', '^src/shims/', '^src/proxy', '^src/instrumentation', '\\.test\\.tsx?$'],
+      },
+      to: {},
+    },
+    only('core-knows-core', '^src/core/', [], 'The core runs anywhere: it knows no interface, no server, no file.'),
+    only('paint-reads-core', '^src/paint/', ['^src/core/'], 'Readers know the drawing and what it is made of.'),
+    only(
+      'bring-in-reads-core',
+      '^src/bring-in/',
+      ['^src/core/'],
+      'Readers of other people’s files give the core its own terms.',
+    ),
+    only(
+      'output-puts-together',
+      '^src/output/',
+      ['^src/core/', '^src/paint/', '^src/bring-in/'],
+      'Files are made from core, readers and what was brought in.',
+    ),
+    only(
+      'workers-are-doors',
+      '^src/workers/',
+      ['^src/core/', '^src/paint/', '^src/bring-in/'],
+      'Thin doors, run off the main thread.',
+    ),
+    only(
+      'cli-has-no-screen',
+      '^src/cli/',
+      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/'],
+      'The same core without a screen or a server.',
+    ),
+    only('demo-is-data', '^src/demo/', ['^src/core/'], 'The demo world is jobs and pictures.'),
+    only(
+      'server-knows-no-screen',
+      '^src/server/',
+      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/', '^src/demo/'],
+      'The server keeps and makes; it shows nothing.',
+    ),
+    only(
+      'ui-knows-no-server',
+      '^src/ui/',
+      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/workers/'],
+      'The pages speak to the server over HTTP only.',
+    ),
+    {
+      name: 'core-needs-no-platform',
+      comment: 'No React, Next, database, file system or picture library in the core or in its readers.',
+      severity: 'error',
+      from: { path: '^src/(core|paint)/', pathNot: '\\.test\\.tsx?$' },
+      to: {
+        path: [
+          'node_modules/(react|react-dom|next|@mui|sequelize|sqlite3|sharp|harfbuzzjs|lcms-wasm)/',
+          '^(node:)?(fs|path|child_process|os|http|crypto|zlib)',
+        ],
+      },
+    },
+    {
+      name: 'siblings-apart',
+      comment: 'Formats, marks and checks do not know each other’s insides; check reads blanks through format’s door.',
+      severity: 'error',
+      from: {
+        path: '^src/core/(measure|paper|job|figure|rules|colour|layout|drawing|type|compose|format|marks)/',
+        pathNot: '\\.test\\.tsx?$',
+      },
+      to: { path: '^src/core/check/' },
+    },
+    {
+      name: 'front-doors',
+      comment: 'A room of the core is entered through its index.',
+      severity: 'error',
+      from: { path: `^src/core/(${core})/`, pathNot: '\\.test\\.tsx?$' },
+      to: { path: `^src/core/(${core})/`, pathNot: [`^src/core/$1/`, '/index\\.ts$'] },
+    },
+    {
+      name: 'front-doors-from-outside',
+      severity: 'error',
+      from: { path: '^src/(paint|bring-in|output|workers|ui|app|cli|demo|server)/' },
+      to: { path: '^src/(core/[^/]+|paint/[^/]+|bring-in/[^/]+)/', pathNot: ['/index\\.ts$', '^src/$1/'] },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+  },
+};

@@ -1,0 +1,21 @@
+import next from 'eslint-config-next';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['.next/**', 'dist/**', 'node_modules/**', 'public/**', 'tmp/**', 'data/**', 'next-env.d.ts', 'docs/**'] },
+  ...next,
+  ...tseslint.configs.strictTypeChecked.map((c) => ({ ...c, files: ['**/*.ts', '**/*.tsx'] })),
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowBoolean: true }],
+      '@typescript-eslint/no-confusing-void-expression': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': ['error', { disallowTypeAnnotations: false }],
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+    },
+  },
+  { files: ['**/*.mjs'], extends: [tseslint.configs.disableTypeChecked] },
+);

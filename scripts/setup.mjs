@@ -1,0 +1,70 @@
+// What a fresh machine lacks, put there: packages, Debian programs for the tests, fonts and profiles in public/.
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+export const root = new URL('..', import.meta.url).pathname;
+
+export const run = (command, args, options = {}) =>
+  execFileSync(command, args, { cwd: root, stdio: 'inherit', ...options });
+
+/** Installs the packages of the lock file, when they are not there or the lock file changed. */
+export function installPackages() {
+  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const note = join(root, 'node_modules', '.yellow-sheet-lock');
+  if (existsSync(note) && readFileSync(note, 'utf8') === lock) return;
+  console.error('Installing packages (a few minutes the first time) …');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  writeFileSync(note, lock);
+}
+
+/** Programs the tests compare with, and the Debian package of each. */
+const PROGRAMS = {
+  chromium: 'chromium',
+  gs: 'ghostscript',
+  pdfinfo: 'poppler-utils',
+  qpdf: 'qpdf',
+  mutool: 'mupdf-tools',
+  transicc: 'liblcms2-utils',
+  paperconf: 'libpaper-utils',
+  units: 'units',
+};
+
+/** Installs the Debian programs that are missing. */
+export function installPrograms() {
+  const missing = Object.entries(PROGRAMS).filter(([name]) => spawnSync('which', [name]).status !== 0);
+  if (missing.length === 0) return;
+  const packages = missing.map(([, name]) => name);
+  console.error(`Installing ${packages.join(', ')} …`);
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-E'];
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    run(command, rest, { env, stdio: ['ignore', 'ignore', 'inherit'] });
+  };
+  apt('update', '-qq');
+  apt('install', '-y', '-qq', '--no-install-recommends', ...packages);
+}
+
+const newest = (folder) =>
+  Math.max(
+    0,
+    ...readdirSync(join(root, folder), { withFileTypes: true }).map((entry) => {
+      const path = join(folder, entry.name);
+      return entry.isDirectory() ? newest(path) : statSync(join(root, path)).mtimeMs;
+    }),
+  );
+
+const time = (path) => statSync(join(root, path), { throwIfNoEntry: false })?.mtimeMs ?? 0;
+
+/** Builds pages and command line when their sources are newer than what was built. */
+export async function buildApplication() {
+  run(process.execPath, ['scripts/prepare-public.mjs']);
+  const { buildCli } = await import('./build-cli.mjs');
+  await buildCli();
+  const sources = Math.max(newest('src'), time('next.config.ts'), time('package-lock.json'));
+  if (time('.next/BUILD_ID') > sources) return;
+  console.error('Building (about a minute) …');
+  run('npx', ['next', 'build'], { stdio: ['ignore', 'ignore', 'inherit'] });
+}

@@ -1,0 +1,195 @@
+import { checkDesk, openDesk } from '../../output';
+import { box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
+import type { Element, Job } from '../job';
+import { RULES, applyChange, withinLimit, type Finding } from './index';
+
+const findings = async (job: Job): Promise<readonly Finding[]> => checkDesk(await openDesk(job, inMemory()));
+const of = async (front: readonly Element[], more: Partial<Job> = {}) => findings(makeJob(front, more));
+const ids = (found: readonly Finding[]) => found.map((f) => `${f.rule}/${f.element ?? ''}`);
+
+/** Applies the first fix of a finding and checks again. */
+async function fixed(job: Job, rule: string): Promise<readonly Finding[]> {
+  const finding = (await findings(job)).find((f) => f.rule === rule);
+  const fix = finding?.fixes[0];
+  if (!fix) throw new Error(`${rule} was not found, or has no fix: ${JSON.stringify(finding)}`);
+  return findings(applyChange(job, fix.change));
+}
+
+const SHA = 'a'.repeat(64);
+const withPicture = (width: number, height: number): Partial<Job> => ({
+  assets: { [SHA]: pictureFacts(width, height) },
+});
+
+test('a sound page has nothing found', async () => {
+  expect(await of([box('ground', [0, 0, 148, 210]), words('heading', 'Meteor night', [10, 10, 100, 20])])).toEqual([]);
+});
+
+describe('bleed', () => {
+  test('a background that stops at the trim', async () => {
+    const job = makeJob([box('ground', [0, 0, 148, 210], { atTrim: 'stops' })]);
+    expect(ids(await findings(job))).toEqual(['bleed/ground']);
+    expect((await findings(job))[0]?.message).toContain('top, right, bottom and left');
+    expect(await fixed(job, 'bleed')).toEqual([]);
+  });
+  test.each([
+    ['half a millimetre short', [0, 0, 147.5, 210]],
+    ['past the trim, inside the bleed', [-1, 0, 149, 210]],
+  ] as const)('an edge %s', async (_words, r) => {
+    const job = makeJob([box('ground', r)]);
+    expect(ids(await findings(job))).toEqual(['bleed/ground']);
+    expect(await fixed(job, 'bleed')).toEqual([]);
+  });
+  test('without bleed there is nothing to miss', async () => {
+    const none = { top: 0, right: 0, bottom: 0, left: 0 };
+    const job = makeJob([box('ground', [0, 0, 148, 210], { atTrim: 'stops' })], {}, { bleed: none });
+    expect(await findings(job)).toEqual([]);
+  });
+  test('a picture that does not fill its bleeding frame', async () => {
+    const job = makeJob([picture('sky', SHA, [0, 0, 148, 210], { fit: { mode: 'fit' } })], withPicture(3000, 3000));
+    expect(ids(await findings(job))).toEqual(['bleed/sky']);
+    expect(await fixed(job, 'bleed')).toEqual([]);
+  });
+});
+
+describe('safe area', () => {
+  test('type in the danger rim, moved inside by its fix', async () => {
+    const job = makeJob([words('credit', 'Free entry', [1, 100, 60, 8])]);
+    expect(ids(await findings(job))).toEqual(['safe-area/credit']);
+    expect(await fixed(job, 'safe-area')).toEqual([]);
+  });
+  test('counts the ink, not the frame: a frame to the edge with its words well inside is fine', async () => {
+    expect(await of([words('credit', 'Free', [0, 100, 148, 20], { align: 'centre' })])).toEqual([]);
+  });
+  test('a small box near the knife is a warning, one that reaches the trim is meant to', async () => {
+    expect((await of([box('dot', [2, 50, 10, 10])]))[0]).toMatchObject({ rule: 'safe-area', severity: 'warning' });
+    expect(await of([box('tab', [0, 50, 10, 10])])).toEqual([]);
+  });
+});
+
+test('text overflow names the hidden words, and its fix shows them', async () => {
+  const job = makeJob([words('list', 'one\ntwo\nthree\nfour', [10, 10, 60, 12])]);
+  const [found] = await findings(job);
+  expect(found).toMatchObject({ rule: 'text-overflow', severity: 'fault' });
+  expect(found?.message).toContain('three');
+  expect(await fixed(job, 'text-overflow')).toEqual([]);
+});
+
+describe('pictures', () => {
+  test('too few pixels for the size: says how many are wanted', async () => {
+    const [found] = await of([picture('sky', SHA, [0, 0, 148, 210])], withPicture(900, 1277));
+    expect(found).toMatchObject({ rule: 'picture-resolution', severity: 'fault' });
+    // (148 + 6) mm ÷ 25.4 × 300 = 1819 px.
+    expect(found?.message).toContain('1819 ×');
+  });
+  test('enough pixels at the reading distance of a poster', async () => {
+    const facts = { ...withPicture(900, 1277), readingDistance: 1000 };
+    expect(await of([picture('sky', SHA, [0, 0, 148, 210])], facts)).toEqual([]);
+  });
+  test('scaled too large: the fix scales it down', async () => {
+    const job = makeJob(
+      [picture('sky', SHA, [20, 20, 60, 60], { fit: { mode: 'scale', percent: 200 } })],
+      withPicture(900, 900),
+    );
+    expect(ids(await findings(job))).toEqual(['picture-resolution/sky']);
+    expect(await fixed(job, 'picture-resolution')).toEqual([]);
+  });
+  test('an empty frame and a lost picture', async () => {
+    const found = await of([picture('empty', null, [20, 20, 40, 40]), picture('lost', SHA, [20, 70, 40, 40])]);
+    expect(ids(found)).toEqual(['missing/lost', 'missing/empty', 'empty-page/']);
+  });
+});
+
+describe('type and lines', () => {
+  test.each([
+    [5, { kind: 'process', c: 0, m: 0, y: 0, k: 100 }, true],
+    [6, { kind: 'process', c: 0, m: 0, y: 0, k: 100 }, false],
+    [6, { kind: 'paper' }, true],
+    [6, { kind: 'process', c: 60, m: 60, y: 0, k: 0 }, true],
+    [7, { kind: 'paper' }, false],
+  ] as const)('%d pt in %j: %s', async (sizePt, paint, isFound) => {
+    const job = makeJob([words('small', 'Small', [20, 20, 60, 20], { sizePt, paint })]);
+    expect((await findings(job)).some((f) => f.rule === 'type-small')).toBe(isFound);
+    if (isFound) expect(await fixed(job, 'type-small')).toEqual([]);
+  });
+  test('a hairline in a tint needs twice the width', async () => {
+    const stroke = (k: number, widthPt: number) => ({
+      paint: { kind: 'process' as const, c: 0, m: 0, y: 0, k },
+      widthPt,
+      dash: 'solid' as const,
+    });
+    expect(await of([line('rule', [20, 20, 60, 0], { stroke: stroke(100, 0.25) })])).toEqual([]);
+    const job = makeJob([line('rule', [20, 20, 60, 0], { stroke: stroke(40, 0.25) })]);
+    expect(ids(await findings(job))).toEqual(['line-thin/rule']);
+    expect(await fixed(job, 'line-thin')).toEqual([]);
+  });
+});
+
+describe('ink', () => {
+  test('more than the paper takes; the fix keeps the black', async () => {
+    const heavy = { kind: 'process' as const, c: 90, m: 90, y: 90, k: 90 };
+    const job = makeJob([box('dark', [20, 20, 40, 40], { fill: heavy })]);
+    expect(ids(await findings(job))).toEqual(['total-ink/dark']);
+    expect(await fixed(job, 'total-ink')).toEqual([]);
+    expect(withinLimit({ c: 90, m: 90, y: 90, k: 90 }, 300)).toEqual({ c: 70, m: 70, y: 70, k: 90 });
+    expect(withinLimit({ c: 100, m: 0, y: 0, k: 0 }, 300)).toEqual({ c: 100, m: 0, y: 0, k: 0 });
+  });
+  test('RGB only where the printer wants none', async () => {
+    const rgb = [box('sea', [20, 20, 40, 40], { fill: { kind: 'rgb', r: 40, g: 90, b: 120 } })];
+    expect(await of(rgb)).toEqual([]);
+    const job = makeJob(rgb, { house: { name: 'Copperplate Yard', rgb: 'refuse' } });
+    expect(ids(await findings(job))).toEqual(['rgb-left/sea']);
+    expect(await fixed(job, 'rgb-left')).toEqual([]);
+  });
+});
+
+test('a missing font is named, and another can stand in for good', async () => {
+  const job = makeJob([words('heading', 'Moon', [20, 20, 60, 20], { family: 'Nowhere Sans' })]);
+  expect((await findings(job))[0]?.message).toContain('Nowhere Sans');
+  expect(await fixed(job, 'missing')).toEqual([]);
+});
+
+test('a sign that the font lacks is found before the press does', async () => {
+  const found = await of([words('heading', 'Moon 月', [20, 20, 60, 20])]);
+  expect(found[0]).toMatchObject({ rule: 'missing', severity: 'fault' });
+  expect(found[0]?.message).toContain('月');
+});
+
+test('an empty back can be made a blank one', async () => {
+  const job = makeJob([box('ground', [0, 0, 148, 210])], {}, { sides: 2 });
+  expect(await findings(job)).toMatchObject([{ rule: 'empty-page', surface: 'back' }]);
+  expect(await fixed(job, 'empty-page')).toEqual([]);
+});
+
+describe('placement', () => {
+  test('edges that pass each other after a smaller size', async () => {
+    const narrow: Element = {
+      ...box('strip', [0, 0, 1, 1]),
+      placement: { against: { box: 'trim' }, x: { start: 90, end: 90 }, y: { start: 20, size: 10 }, rotate: 0 },
+    };
+    expect(ids(await of([box('ground', [0, 0, 148, 210]), narrow]))).toContain('placement/strip');
+  });
+  test('a column that the grid no longer has', async () => {
+    const third: Element = {
+      ...box('third', [0, 0, 1, 1]),
+      placement: {
+        against: { box: 'columns', from: 3, to: 3 },
+        x: { start: 0, end: 0 },
+        y: { start: 20, size: 10 },
+        rotate: 0,
+      },
+    };
+    const job = makeJob([third], {}, { grid: { columns: 2, gutter: 4, rows: 1, rowGutter: 4 } });
+    expect(ids(await findings(job))).toEqual(['placement/third']);
+    expect(await fixed(job, 'placement')).toEqual([]);
+  });
+  test('what lies wholly off the piece', async () => {
+    expect(ids(await of([box('ground', [0, 0, 148, 210]), box('lost', [200, 20, 10, 10])]))).toEqual([
+      'placement/lost',
+    ]);
+  });
+});
+
+test('every rule says why it matters, and has an id of its own', () => {
+  for (const rule of RULES) expect(rule.why.length).toBeGreaterThan(30);
+  expect(new Set(RULES.map((r) => r.id)).size).toBe(RULES.length);
+});

@@ -1,0 +1,76 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** Runs a program of Debian’s and gives what it prints. */
+export const run = (program: string, args: readonly string[], input?: string): string =>
+  execFileSync(program, args, { encoding: 'utf8', input, stdio: ['pipe', 'pipe', 'ignore'], maxBuffer: 1 << 28 });
+
+/** A folder that lasts as long as the work in it. */
+export async function inFolder<T>(work: (folder: string) => Promise<T> | T): Promise<T> {
+  const folder = mkdtempSync(join(tmpdir(), 'yellow-sheet-'));
+  try {
+    return await work(folder);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+export interface PageBoxes {
+  readonly MediaBox: readonly number[];
+  readonly BleedBox: readonly number[];
+  readonly TrimBox: readonly number[];
+}
+
+/** Page boxes in points as poppler reads them, from the file’s own numbers. */
+export function boxesOf(path: string, page: number): PageBoxes {
+  const out = run('pdfinfo', ['-box', '-f', String(page), '-l', String(page), path]);
+  const box = (name: string) => {
+    const found = new RegExp(`Page\\s+${page} ${name}:\\s+([-\\d.]+)\\s+([-\\d.]+)\\s+([-\\d.]+)\\s+([-\\d.]+)`).exec(
+      out,
+    );
+    if (!found) throw new Error(`pdfinfo shows no ${name}:\n${out}`);
+    return found.slice(1, 5).map(Number);
+  };
+  return { MediaBox: box('MediaBox'), BleedBox: box('BleedBox'), TrimBox: box('TrimBox') };
+}
+
+/** One plate as Ghostscript’s tiffsep separates it: 0 is no ink, 1 is solid. */
+export interface Plate {
+  readonly width: number;
+  readonly height: number;
+  readonly at: (x: number, y: number) => number;
+  /** Mean over the page. */
+  readonly mean: number;
+}
+
+/** The plates of one page, by name (Cyan, Magenta, Yellow, Black and spots). */
+export async function platesOf(pdf: Uint8Array, page: number, ppi: number): Promise<ReadonlyMap<string, Plate>> {
+  const { default: sharp } = await import('sharp');
+  return inFolder(async (folder) => {
+    writeFileSync(join(folder, 'f.pdf'), pdf);
+    run('gs', [
+      '-q', '-dNOPAUSE', '-dBATCH', '-dSAFER', '-sDEVICE=tiffsep', `-r${ppi}`, `-dFirstPage=${page}`, `-dLastPage=${page}`,
+      `-sOutputFile=${join(folder, 'p.tif')}`, join(folder, 'f.pdf'),
+    ]); // prettier-ignore
+    const plates = new Map<string, Plate>();
+    for (const file of run('ls', [folder]).split('\n')) {
+      const name = /^p\((.+)\)\.tif$/.exec(file)?.[1];
+      if (!name) continue;
+      const { data, info } = await sharp(readFileSync(join(folder, file)))
+        .greyscale()
+        .raw()
+        .toBuffer({ resolveWithObject: true });
+      let sum = 0;
+      for (const v of data) sum += 255 - v;
+      plates.set(name, {
+        width: info.width,
+        height: info.height,
+        at: (x, y) => (255 - (data[Math.floor(y) * info.width + Math.floor(x)] ?? 255)) / 255,
+        mean: sum / data.length / 255,
+      });
+    }
+    return plates;
+  });
+}

@@ -1,0 +1,27 @@
+'use client';
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+import { COLOURS, FACES } from '../shell/theme';
+
+/** Title of a part of the sheet. */
+export function Heading({ children }: { readonly children: ReactNode }) {
+  return (
+    <Box
+      component="h2"
+      sx={{
+        m: 0,
+        px: 2.5,
+        pt: 1.5,
+        pb: 0.25,
+        fontSize: 11,
+        fontWeight: 700,
+        letterSpacing: '0.1em',
+        textTransform: 'uppercase',
+        color: COLOURS.sheetSoft,
+        fontFamily: FACES.text,
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
