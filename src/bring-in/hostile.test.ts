@@ -12,8 +12,7 @@ const hash = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('h
 const problemOf = (read: { ok: boolean; problem?: string; problems?: readonly string[] }) =>
   read.ok ? 'fine' : (read.problem ?? read.problems?.join(' ') ?? '');
 
-const flat = (width: number, height: number) =>
-  sharp({ create: { width, height, channels: 3, background: '#345' } });
+const flat = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#345' } });
 
 /** A PNG header that promises far more pixels than the file holds. */
 function hugePng(): Buffer {
@@ -30,7 +29,12 @@ function hugePng(): Buffer {
   header.writeUInt32BE(40_000, 4);
   header.set([8, 2, 0, 0, 0], 8);
   const signature = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]);
-  return Buffer.concat([signature, chunk('IHDR', header), chunk('IDAT', Buffer.alloc(0)), chunk('IEND', Buffer.alloc(0))]);
+  return Buffer.concat([
+    signature,
+    chunk('IHDR', header),
+    chunk('IDAT', Buffer.alloc(0)),
+    chunk('IEND', Buffer.alloc(0)),
+  ]);
 }
 
 function crc32(bytes: Buffer): number {
@@ -45,7 +49,10 @@ function crc32(bytes: Buffer): number {
 describe('pictures', () => {
   test('sound ones say what they are; the camera’s orientation is applied', async () => {
     const jpeg = await flat(60, 40).jpeg().withMetadata({ orientation: 6 }).toBuffer();
-    expect(await readPicture('a.jpg', jpeg)).toMatchObject({ ok: true, picture: { width: 40, height: 60, colour: 'rgb', format: 'jpeg' } });
+    expect(await readPicture('a.jpg', jpeg)).toMatchObject({
+      ok: true,
+      picture: { width: 40, height: 60, colour: 'rgb', format: 'jpeg' },
+    });
     const png = await flat(60, 40).ensureAlpha(0.5).png().toBuffer();
     expect(await readPicture('a.png', png)).toMatchObject({ ok: true, picture: { alpha: true, format: 'png' } });
     const cmyk = await flat(60, 40).toColourspace('cmyk').jpeg().toBuffer();
@@ -56,15 +63,23 @@ describe('pictures', () => {
     expect(await readPicture('a.png', grey)).toMatchObject({ ok: true, picture: { colour: 'grey' } });
   });
   test('a truncated JPEG', async () => {
-    const jpeg = await sharp(Buffer.from(Uint8Array.from({ length: 300 * 300 * 3 }, (_, i) => (i * i) & 255)), { raw: { width: 300, height: 300, channels: 3 } }).jpeg().toBuffer();
-    expect(problemOf(await readPicture('cut.jpg', jpeg.subarray(0, jpeg.length / 2)))).toContain('damaged or cut short');
+    const jpeg = await sharp(Buffer.from(Uint8Array.from({ length: 300 * 300 * 3 }, (_, i) => (i * i) & 255)), {
+      raw: { width: 300, height: 300, channels: 3 },
+    })
+      .jpeg()
+      .toBuffer();
+    expect(problemOf(await readPicture('cut.jpg', jpeg.subarray(0, jpeg.length / 2)))).toContain(
+      'damaged or cut short',
+    );
   });
   test('40,000 × 40,000 pixels in a few bytes', async () => {
     expect(problemOf(await readPicture('huge.png', hugePng()))).toContain('40000 × 40000 pixels');
   });
   test('text that calls itself a PNG, an SVG, and nothing at all', async () => {
     expect(problemOf(await readPicture('words.png', strToU8('these are only words')))).toContain('is not a picture');
-    expect(problemOf(await readPicture('x.png', strToU8('<svg xmlns="http://www.w3.org/2000/svg"/>')))).toContain('can be placed');
+    expect(problemOf(await readPicture('x.png', strToU8('<svg xmlns="http://www.w3.org/2000/svg"/>')))).toContain(
+      'can be placed',
+    );
     expect(problemOf(await readPicture('x.png', new Uint8Array()))).toContain('is not a picture');
   });
   test('no bytes whatever make it throw', async () => {
@@ -94,7 +109,10 @@ describe('fonts', () => {
   };
   test('TTF and WOFF2 are read', async () => {
     for (const bytes of [ttf, woff2]) {
-      expect(await readFont('mine.ttf', bytes)).toMatchObject({ ok: true, font: { family: 'Jost', weight: 400, italic: false, embedding: 'installable' } });
+      expect(await readFont('mine.ttf', bytes)).toMatchObject({
+        ok: true,
+        font: { family: 'Jost', weight: 400, italic: false, embedding: 'installable' },
+      });
     }
   });
   // OpenType specification, OS/2 fsType: 2 restricted, 4 preview and print, 8 editable, 0x200 bitmaps only.
@@ -139,7 +157,11 @@ describe('working files', () => {
     ['an asset under a false name', withEntry(`assets/${'b'.repeat(64)}`), 'do not match'],
     ['no job', zipSync({ [`assets/${sha}`]: asset }), 'no job in this zip'],
     ['half a zip', writeWorkingFile(job, new Map()).subarray(0, 200), 'damaged zip'],
-    ['a job with a wrong type', zipSync({ 'job.json': strToU8('{"format":"yellow-sheet-job","version":1,"name":7}') }), 'name: '],
+    [
+      'a job with a wrong type',
+      zipSync({ 'job.json': strToU8('{"format":"yellow-sheet-job","version":1,"name":7}') }),
+      'name: ',
+    ],
     ['a job that is not JSON', zipSync({ 'job.json': strToU8('{nearly') }), 'not JSON'],
   ])('%s', (_name, zip, expected) => {
     expect(problemOf(readWorkingFile(zip, hash))).toContain(expected);

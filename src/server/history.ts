@@ -4,7 +4,10 @@ import type { RevisionKind } from './store/models';
  * Replays the log of revisions: which saved states undo and redo lead to now.
  * An edit forgets what could be redone; undo and redo are revisions of their own, so that the log only grows.
  */
-export function history(log: readonly { readonly number: number; readonly kind: RevisionKind }[]): { undo: number[]; redo: number[] } {
+export function history(log: readonly { readonly number: number; readonly kind: RevisionKind }[]): {
+  undo: number[];
+  redo: number[];
+} {
   const undo: number[] = [];
   let redo: number[] = [];
   let shown: number | undefined;

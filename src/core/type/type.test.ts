@@ -57,7 +57,8 @@ describe('against a second shaping library (fontkit): the same advances for ever
     if (!key) throw new Error('no file');
     const theirs = fontkit
       .create(bytesOf(key))
-      .layout(sample).positions.reduce((sum, p) => sum + p.xAdvance, 0);
+      .layout(sample)
+      .positions.reduce((sum, p) => sum + p.xAdvance, 0);
     const ours = openFont(key, bytesOf(key))
       .shape(sample, 'en', true)
       .reduce((sum, g) => sum + g.advance, 0);

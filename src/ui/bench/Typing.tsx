@@ -8,6 +8,9 @@ import { useJob } from '../job/context';
 import { COLOURS } from '../shell/theme';
 import type { Projection } from './view';
 
+/** Further right than any line reaches, mm. */
+const END = 1e9;
+
 /**
  * Text typed in place. A hidden field takes the keys, so that input methods, the clipboard and screen readers work;
  * what is seen are the very glyphs that will be printed, with a caret and a selection of our own.
@@ -72,7 +75,7 @@ export function Typing({ id, at }: { readonly id: string; readonly at: Projectio
           : event.key === 'Home' && !event.ctrlKey
             ? (lines[line]?.from ?? 0)
             : event.key === 'End' && !event.ctrlKey
-              ? indexOnLine(text, line, Infinity)
+              ? indexOnLine(text, line, END)
               : undefined; // prettier-ignore
     if (target === undefined) return;
     event.preventDefault();

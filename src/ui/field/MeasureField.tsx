@@ -51,7 +51,6 @@ export function MeasureField<T>({
     onChange(result.value);
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    event.stopPropagation();
     if (event.key === 'Enter') take();
     if (event.key === 'Escape') {
       setDraft(undefined);

@@ -16,8 +16,10 @@ const OWN_USE = ['Tab', 'Shift+Tab', 'Enter', 'Escape', 'Space', 'ArrowLeft', 'A
 export function useKeys(commands: () => readonly Command[], isOff: () => boolean): void {
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || isOff() || isField(event.target)) return;
+      if (event.defaultPrevented || isOff()) return;
       const key = keyOf(event);
+      // From a field only the keys that no field has a use for.
+      if (isField(event.target) && !/^Alt\+\d$/.test(key)) return;
       const onBench =
         event.target instanceof Element &&
         (event.target.closest('[data-bench]') !== null || event.target === document.body);

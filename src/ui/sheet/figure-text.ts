@@ -27,10 +27,11 @@ export function figureText(figure: Figure, unit: JobUnit): FigureText {
   return { value: write(unit), unit, other: isUneven ? 'top right bottom left' : elsewhere(values, otherUnit(unit)) };
 }
 
-/** The same in the other system, to a hundredth; a sign says when that is not exact. */
+/** The same in the other system, to a tenth of a millimetre or a hundredth of an inch; a sign says when that is not exact. */
 function elsewhere(values: readonly number[], unit: Unit): string {
   const all = values.length === 4 ? values.slice(0, 1) : values;
-  const rounded = all.map((mm) => Math.round((mm / mmPer(unit, 300)) * 100) / 100);
+  const parts = unit === 'mm' ? 10 : 100;
+  const rounded = all.map((mm) => Math.round((mm / mmPer(unit, 300)) * parts) / parts);
   const isExact = all.every((mm, i) => Math.abs(mm - (rounded[i] ?? 0) * mmPer(unit, 300)) < 1e-6);
   return `${isExact ? '' : '≈ '}${rounded.map((v) => formatNumber(v)).join(' × ')} ${unit}`;
 }

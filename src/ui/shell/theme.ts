@@ -54,6 +54,9 @@ export const theme = createTheme({
       styleOverrides: { root: { minHeight: 32, paddingBlock: 3 } },
     },
     MuiTextField: { defaultProps: { size: 'small', variant: 'standard' } },
+    MuiToggleButton: {
+      styleOverrides: { root: { color: COLOURS.ink, '&.Mui-selected': { backgroundColor: '#d5d7cd' } } },
+    },
     MuiPaper: { defaultProps: { elevation: 0 } },
     MuiTooltip: { defaultProps: { arrow: true, enterDelay: 500 } },
     MuiCssBaseline: {

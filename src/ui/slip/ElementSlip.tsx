@@ -74,7 +74,7 @@ function Title({ name, where }: { readonly name: string; readonly where: string 
 function Name({ element }: { readonly element: Element }) {
   const change = useChange(element);
   return (
-    <Box sx={{ width: 112 }}>
+    <Box sx={{ width: 96 }}>
       <TextField
         key={element.id}
         variant="standard"
@@ -82,7 +82,6 @@ function Name({ element }: { readonly element: Element }) {
         placeholder={nameOf(element)}
         slotProps={{ htmlInput: { 'aria-label': 'Name', style: { fontWeight: 700, fontSize: 14 }, maxLength: 200 } }}
         onKeyDown={(event) => {
-          event.stopPropagation();
           if (event.key === 'Enter' && event.target instanceof HTMLElement) event.target.blur();
         }}
         onBlur={(event) => {

@@ -33,7 +33,7 @@ export function PlacementFields({ element }: { readonly element: Element }) {
         <TextField
           select
           label="box"
-          sx={{ width: 92 }}
+          sx={{ width: 84 }}
           value={JSON.stringify(placement.against)}
           onChange={(event) => {
             const to = JSON.parse(event.target.value) as BoxRef;
@@ -97,9 +97,9 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
           <MeasureField<Len>
             key={key}
             label={WORDS[axis][key]}
-            name={`${axis}-${key}`}
+            name={`${axis}-${WORDS[axis][key]}`}
             held={held.includes(key)}
-            width={63}
+            width={70}
             shown={shown}
             read={(text) => readLen(text, context)}
             refuse={(len) =>

@@ -51,5 +51,5 @@ export function Group({ title, children }: { readonly title: string; readonly ch
 }
 
 export function Groups({ children }: { readonly children: ReactNode }) {
-  return <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, rowGap: 1 }}>{children}</Box>;
+  return <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 1 }}>{children}</Box>;
 }

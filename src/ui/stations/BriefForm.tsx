@@ -213,7 +213,6 @@ function Words({ label, value, required = false, lines = 1, onChange }: WordsPro
       onChange={(event) => setDraft(event.target.value)}
       onBlur={take}
       onKeyDown={(event) => {
-        event.stopPropagation();
         if (event.key === 'Enter' && lines === 1) take();
         if (event.key === 'Escape') setDraft(undefined);
       }}

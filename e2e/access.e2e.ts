@@ -1,0 +1,51 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { open, openJob } from './helpers';
+
+async function check(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
+}
+
+test('the board', async ({ page }) => {
+  await open(page, '/');
+  await expect(page.getByRole('article').first()).toBeVisible();
+  await check(page);
+  await page.getByRole('button', { name: 'New job' }).click();
+  await check(page);
+});
+
+for (const [key, name] of [
+  ['1', 'Brief'],
+  ['2', 'Size'],
+  ['3', 'Lay out'],
+  ['4', 'Inspect'],
+  ['5', 'Output'],
+] as const) {
+  test(`the station ${name}`, async ({ page }) => {
+    await openJob(page, 'demo-meteor-night');
+    await page.keyboard.press(`Alt+${key}`);
+    if (key === '3') {
+      await page.locator('[data-bench]').focus();
+      await page.keyboard.press('Tab');
+      await page.keyboard.press('Tab');
+    }
+    await page.waitForTimeout(300);
+    await check(page);
+  });
+}
+
+test('at 1024 px nothing of the route or the save state is cut off, and a phone can read the board', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await openJob(page, 'demo-meteor-night');
+  const over = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(await over()).toBeLessThanOrEqual(0);
+  await page.setViewportSize({ width: 390, height: 800 });
+  await open(page, '/');
+  await expect(page.getByRole('article').first()).toBeVisible();
+  expect(await over()).toBeLessThanOrEqual(0);
+});

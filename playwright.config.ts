@@ -1,0 +1,39 @@
+import { defineConfig } from '@playwright/test';
+
+export const PORT = 4399;
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '**/*.e2e.ts',
+  outputDir: 'test-results/playwright',
+  workers: 1,
+  retries: 0,
+  timeout: 30_000,
+  expect: { timeout: 6_000 },
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    actionTimeout: 6_000,
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `rm -rf test-results/data && npx next start -H 127.0.0.1 -p ${PORT}`,
+    url: `http://127.0.0.1:${PORT}/api/jobs`,
+    env: { YS_DEMO: '1', YS_DATA: `${process.cwd()}/test-results/data`, YS_HOME: process.cwd() },
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});
