@@ -6,6 +6,7 @@ import { field, open, saved, write } from './helpers';
 const run = (program: string, args: readonly string[]) => execFileSync(program, args, { encoding: 'utf8' });
 
 test('a flyer from nothing to a press file that poppler, qpdf and Ghostscript agree with', async ({ page }) => {
+  test.setTimeout(120_000);
   // Big enough for 5.75 × 8.75 in at 300 ppi.
   const [width, height] = [1725, 2625];
   const raw = Buffer.alloc(width * height * 3);

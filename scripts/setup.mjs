@@ -9,13 +9,33 @@ export const root = new URL('..', import.meta.url).pathname;
 export const run = (command, args, options = {}) =>
   execFileSync(command, args, { cwd: root, stdio: 'inherit', ...options });
 
+function apt(...args) {
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-E'];
+  const [command, ...rest] = [...sudo, 'apt-get', ...args];
+  run(command, rest, { env, stdio: ['ignore', 'ignore', 'inherit'] });
+}
+
 /** Installs the packages of the lock file, when they are not there or the lock file changed. */
 export function installPackages() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   const note = join(root, 'node_modules', '.yellow-sheet-lock');
   if (existsSync(note) && readFileSync(note, 'utf8') === lock) return;
   console.error('Installing packages (a few minutes the first time) …');
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  // With Debian’s SQLite at hand the database driver is linked in seconds; without it, its own copy is compiled.
+  const header = '/usr/include/sqlite3.h';
+  if (!existsSync(header)) {
+    try {
+      apt('update', '-qq');
+      apt('install', '-y', '-qq', '--no-install-recommends', 'libsqlite3-dev');
+    } catch {
+      console.error('Debian’s SQLite could not be installed; compiling a copy takes two minutes longer.');
+    }
+  }
+  const env = existsSync(header) ? { ...process.env, npm_config_sqlite: '/usr' } : process.env;
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { env });
   writeFileSync(note, lock);
 }
 
@@ -37,12 +57,6 @@ export function installPrograms() {
   if (missing.length === 0) return;
   const packages = missing.map(([, name]) => name);
   console.error(`Installing ${packages.join(', ')} …`);
-  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-E'];
-  const apt = (...args) => {
-    const [command, ...rest] = [...sudo, 'apt-get', ...args];
-    run(command, rest, { env, stdio: ['ignore', 'ignore', 'inherit'] });
-  };
   apt('update', '-qq');
   apt('install', '-y', '-qq', '--no-install-recommends', ...packages);
 }

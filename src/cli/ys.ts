@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { FORMATS, describeJob, formatOf, startJob, unitThoughtIn } from '../core/format';
+import { jobJsonSchema } from '../core/job';
 import { JOB_UNITS, type JobUnit } from '../core/measure';
 import { EXPORTS, type ExportKind } from '../output/kinds';
 import { UsageError, readArguments, type Arguments } from './arguments';
@@ -11,6 +12,7 @@ const HELP = `ys: Yellow Sheet without a screen. JSON on standard output, messag
 Exit code: 0 fine, 1 findings, 2 bad input.
 
   ys formats --json                              the formats and their parameters
+  ys schema                                      the JSON Schema of a job file
   ys new flyer --set size=A5 --set bleed=3mm --out flyer.ysjob.json [--name NAME] [--unit mm|cm|in|pt|pica]
   ys describe JOB --json                         every figure, in mm
   ys check JOB --json                            findings
@@ -32,6 +34,9 @@ export async function run(argv: readonly string[]): Promise<number> {
       return 0;
     case 'formats':
       print(FORMATS.map(({ kind, title, about, parameters }) => ({ kind, title, about, parameters })));
+      return 0;
+    case 'schema':
+      print(jobJsonSchema());
       return 0;
     case 'new':
       return create(args);

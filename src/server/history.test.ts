@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { history } from './history';
 
-type Kind = 'edit' | 'undo' | 'redo';
+type Kind = 'edit' | 'amend' | 'undo' | 'redo';
 
 /** The plain model: states in a list, and a place in it. */
 function model(kinds: readonly Kind[]) {
@@ -13,7 +13,8 @@ function model(kinds: readonly Kind[]) {
     if (kind === 'redo' && at >= states.length - 1) continue;
     const number = log.length + 1;
     log.push({ number, kind });
-    if (kind === 'edit') {
+    if (kind === 'amend') states = [...states.slice(0, at), number];
+    else if (kind === 'edit') {
       states = [...states.slice(0, at + 1), number];
       at += 1;
     } else at += kind === 'undo' ? -1 : 1;
@@ -23,7 +24,7 @@ function model(kinds: readonly Kind[]) {
 
 test('replaying the log gives the states that undo and redo lead to, after any sequence', () => {
   fc.assert(
-    fc.property(fc.array(fc.constantFrom<Kind>('edit', 'edit', 'undo', 'redo'), { maxLength: 60 }), (rest) => {
+    fc.property(fc.array(fc.constantFrom<Kind>('edit', 'edit', 'amend', 'undo', 'redo'), { maxLength: 60 }), (rest) => {
       const { log, undo, redo } = model(['edit', ...rest]);
       expect(history(log)).toEqual({ undo, redo });
     }),

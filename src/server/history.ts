@@ -1,4 +1,4 @@
-import type { RevisionKind } from './store/models';
+import type { RevisionKind } from './revision-kinds';
 
 /**
  * Replays the log of revisions: which saved states undo and redo lead to now.
@@ -15,6 +15,10 @@ export function history(log: readonly { readonly number: number; readonly kind: 
     switch (kind) {
       case 'edit':
         if (shown !== undefined) undo.push(shown);
+        redo = [];
+        shown = number;
+        break;
+      case 'amend':
         redo = [];
         shown = number;
         break;

@@ -8,7 +8,8 @@ import { readJob, type Job } from '@/core/job';
 import { history } from './history';
 import { Problem } from './problem';
 import { store } from './store/database';
-import type { JobRow, RevisionKind } from './store/models';
+import type { RevisionKind } from './revision-kinds';
+import type { JobRow } from './store/models';
 
 /** A job on the board. */
 export interface JobSummary {

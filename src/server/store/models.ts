@@ -1,4 +1,5 @@
 import 'server-only';
+import type { RevisionKind } from '../revision-kinds';
 import {
   DataTypes,
   Model,
@@ -24,9 +25,6 @@ export class JobRow extends Row<JobRow> {
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
 }
-
-export const REVISION_KINDS = ['edit', 'undo', 'redo'] as const;
-export type RevisionKind = (typeof REVISION_KINDS)[number];
 
 /** One saved state of a job. Never changed, never removed. */
 export class RevisionRow extends Row<RevisionRow> {

@@ -12,8 +12,15 @@ import { useBenchView } from './view';
 
 const BAR_PX = 400;
 
+interface Props {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  /** The screen’s scale is known now. */
+  readonly onDone: () => void;
+}
+
 /** Once a screen: a ruler held to a bar of known pixels says how large true size is. */
-export function RulerDialog({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+export function RulerDialog({ open, onClose, onDone }: Props) {
   const { trueScale, calibrate } = useBenchView();
   const [mm, setMm] = useState(BAR_PX / trueScale);
   return (
@@ -34,6 +41,7 @@ export function RulerDialog({ open, onClose }: { readonly open: boolean; readonl
           onClick={() => {
             calibrate(BAR_PX / mm);
             onClose();
+            onDone();
           }}
         >
           Keep this

@@ -7,14 +7,18 @@ import ButtonGroup from '@mui/material/ButtonGroup';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { FACES } from '../shell/theme';
+import type { Command } from '../palette/commands';
 import { useBenchView } from './view';
 
 /** The sides of the piece, and how near one looks. */
-export function SideTabs() {
+export function SideTabs({ commands }: { readonly commands: () => readonly Command[] }) {
   const { blank, surface } = useDesk();
   const show = useJob((s) => s.show);
-  const { scale, trueScale, zoomAt, fit, atTrueSize, width, height } = useBenchView();
-  const middle = { x: width / 2, y: height / 2 };
+  const { scale, trueScale } = useBenchView();
+  const run = (id: string) =>
+    commands()
+      .find((c) => c.id === id)
+      ?.run();
   return (
     <>
       <ToggleButtonGroup
@@ -35,18 +39,18 @@ export function SideTabs() {
         ))}
       </ToggleButtonGroup>
       <ButtonGroup size="small" variant="text" aria-label="Zoom" sx={{ '& button': { minWidth: 34, px: 0.75 } }}>
-        <Button aria-label="Further" title="Further (−)" onClick={() => zoomAt(0.8, middle)}>
+        <Button aria-label="Further" title="Further (−)" onClick={() => run('zoom-out')}>
           −
         </Button>
-        <Button title="Whole piece (0)" onClick={() => fit(surface.boxes.bleed)}>
+        <Button title="Whole piece (0)" onClick={() => run('fit')}>
           <Box component="span" sx={{ fontFamily: FACES.figure, fontSize: 12.5 }}>
             {Math.round((scale / trueScale) * 100)} %
           </Box>
         </Button>
-        <Button aria-label="Closer" title="Closer (+)" onClick={() => zoomAt(1.25, middle)}>
+        <Button aria-label="Closer" title="Closer (+)" onClick={() => run('zoom-in')}>
           +
         </Button>
-        <Button title="True size (1)" onClick={() => atTrueSize(surface.boxes.trim)}>
+        <Button title="True size (1)" onClick={() => run('true-size')}>
           true size
         </Button>
       </ButtonGroup>

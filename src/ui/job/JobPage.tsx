@@ -8,6 +8,7 @@ import Link from 'next/link';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
 import { RulerDialog } from '../bench/RulerDialog';
+import { useBenchView } from '../bench/view';
 import { SideTabs } from '../bench/SideTabs';
 import { AddBar } from '../bench/AddBar';
 import { Palette } from '../palette/Palette';
@@ -157,7 +158,7 @@ function Stations() {
               <Box
                 sx={{ display: 'flex', gap: 2, alignItems: 'center', px: 2, pt: 1.25, minHeight: 44, flexWrap: 'wrap' }}
               >
-                <SideTabs />
+                <SideTabs commands={commands} />
                 {station === 'lay-out' && <AddBar commands={commands} />}
               </Box>
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
@@ -184,7 +185,11 @@ function Stations() {
         }}
       />
       <Palette open={palette} commands={palette ? commands() : NONE} onClose={() => setPalette(false)} />
-      <RulerDialog open={ruler} onClose={() => setRuler(false)} />
+      <RulerDialog
+        open={ruler}
+        onClose={() => setRuler(false)}
+        onDone={() => useBenchView.getState().atTrueSize(desk.surface.boxes.trim)}
+      />
       {conflict.kind === 'conflict' && <Conflict conflict={conflict} />}
     </Box>
   );

@@ -34,6 +34,8 @@ export interface JobState {
   readonly redoStack: readonly Past[];
   /** Saved next, oldest first. */
   readonly pending: readonly SaveStep[];
+  /** How many of the pending are on their way to the server. */
+  readonly inFlight: number;
   readonly save: SaveState;
   readonly selection: readonly string[];
   /** The text being typed in place. */
@@ -53,6 +55,7 @@ export interface JobState {
   readonly go: (station: Station) => void;
   readonly point: (measured: Measured | undefined) => void;
   readonly setSave: (save: SaveState) => void;
+  readonly sending: (count: number) => void;
   /** Some of the pending steps were saved. */
   readonly saved: (count: number, head: number) => void;
   /** After a conflict: a job to go on with, on top of a revision. */
@@ -78,10 +81,10 @@ export function createJobStore(current: {
       const now = Date.now();
       const joins = merge !== undefined && merging?.name === merge && now - merging.at < MERGE_WITHIN;
       merging = merge === undefined ? undefined : { name: merge, at: now };
-      const step: SaveStep = { kind: 'edit', label, document: job };
       const last = pending.at(-1);
-      // A joined edit replaces the step that has not been sent yet; one that was sent is followed by another.
-      const canReplace = joins && last?.kind === 'edit' && last.label === label && pending.length > 1;
+      // A joined edit replaces the step while that has not been sent; one that was sent is amended.
+      const canReplace = joins && last !== undefined && pending.length > get().inFlight;
+      const step: SaveStep = { kind: canReplace ? last.kind : joins ? 'amend' : 'edit', label, document: job };
       set({
         job,
         live: undefined,
@@ -118,6 +121,7 @@ export function createJobStore(current: {
       undoStack: current.undo.map((revision) => ({ revision })),
       redoStack: current.redo.map((revision) => ({ revision })),
       pending: [],
+      inFlight: 0,
       save: { kind: 'saved', at: undefined },
       selection: [],
       typing: undefined,
@@ -134,9 +138,15 @@ export function createJobStore(current: {
       show: (side) => set({ side, selection: [], typing: undefined }),
       go: (station) => set({ station, typing: undefined }),
       point: (pointed) => set({ pointed }),
-      setSave: (save) => set({ save }),
+      setSave: (save) => set({ save, inFlight: 0 }),
+      sending: (count) => set({ save: { kind: 'saving' }, inFlight: count }),
       saved: (count, head) =>
-        set((s) => ({ head, pending: s.pending.slice(count), save: { kind: 'saved', at: new Date() } })),
+        set((s) => ({
+          head,
+          inFlight: 0,
+          pending: s.pending.slice(count),
+          save: { kind: 'saved', at: new Date() },
+        })),
       settle: (job, head, saveIt) =>
         set((s) => ({
           job,

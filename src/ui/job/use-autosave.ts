@@ -21,11 +21,11 @@ export function useAutosave(store: JobStore): void {
       timer = setTimeout(() => void send(), ms);
     };
     const send = async () => {
-      const { pending, head, job, setSave, saved, save } = store.getState();
+      const { pending, head, job, setSave, sending: tell, saved, save } = store.getState();
       if (sending || pending.length === 0 || save.kind === 'conflict' || save.kind === 'refused') return;
       sending = true;
-      setSave({ kind: 'saving' });
       const batch = pending.slice(0, BATCH);
+      tell(batch.length);
       try {
         saved(batch.length, (await api.save(job.id, head, batch)).head);
         if (store.getState().pending.length > 0) later(0);

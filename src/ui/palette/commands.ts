@@ -1,6 +1,6 @@
 import type { Element, SideName } from '@/core/job';
 import { toStep } from '@/core/layout';
-import { useBenchView } from '../bench/view';
+import { isCalibrated, useBenchView } from '../bench/view';
 import { moveBy } from '../bench/gestures';
 import { alignSelection, distributeSelection } from '../job/arrange';
 import { duplicates, newElement } from '../job/add-element';
@@ -96,7 +96,6 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
   };
   const chosen = elements.find((e) => one && isChosen(e));
   const zoomCentre = { x: view.width / 2, y: view.height / 2 };
-  const shown = state.station === 'output' ? boxes.bleed : boxes.bleed;
 
   const command = (
     group: Command['group'],
@@ -117,6 +116,7 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     command('Add', 'add-text', 'Add text', ['T'], add('text')),
     command('Add', 'add-picture', 'Add a picture', ['P'], choosePicture),
     command('Add', 'add-frame', 'Add an empty picture frame', ['Shift+P'], add('picture')),
+    command('Add', 'add-font', 'Bring in a font (TTF, OTF, WOFF2)', [], choosePicture),
     command('Add', 'add-rectangle', 'Add a box', ['X'], add('rectangle')),
     command('Add', 'add-ellipse', 'Add an oval', ['O'], add('ellipse')),
     command('Add', 'add-line', 'Add a line', ['L'], add('line')),
@@ -155,8 +155,9 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
 
     command('Look', 'zoom-in', 'Closer', ['+', '='], () => view.zoomAt(1.25, zoomCentre)),
     command('Look', 'zoom-out', 'Further', ['-'], () => view.zoomAt(0.8, zoomCentre)),
-    command('Look', 'fit', 'Whole piece', ['0'], () => view.fit(shown)),
-    command('Look', 'true-size', 'True size', ['1'], () => view.atTrueSize(boxes.trim)),
+    command('Look', 'fit', 'Whole piece', ['0'], () => view.fit(boxes.bleed)),
+    // The first time, a ruler says how large this screen’s pixels are.
+    command('Look', 'true-size', 'True size', ['1'], () => (isCalibrated() ? view.atTrueSize(boxes.trim) : calibrate())),
     command('Look', 'calibrate', 'Measure the screen with a ruler', [], calibrate),
     command('Look', 'guides', view.guides ? 'Hide all guides' : 'Show the guides', ['G'], () => view.toggle('guides')),
     command('Look', 'trimmed', view.trimmed ? 'Show edges and bleed (Inspect)' : 'Hide edges and bleed (Inspect)', ['H'], () => {

@@ -63,7 +63,7 @@ export interface CurrentJob {
 }
 
 export interface SaveStep {
-  readonly kind: 'edit' | 'undo' | 'redo';
+  readonly kind: 'edit' | 'amend' | 'undo' | 'redo';
   readonly label: string;
   readonly document: Job;
 }

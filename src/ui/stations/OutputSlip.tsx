@@ -109,6 +109,10 @@ export function OutputSlip() {
         </Box>
       )}
       <Exports />
+      <Box sx={{ mt: 0.75, fontSize: 11.5, color: 'text.secondary' }}>
+        Cutting by hand: a fresh blade along a metal rule, on a mat, away from the hand. A guillotine is for trained
+        people.
+      </Box>
     </Slip>
   );
 }

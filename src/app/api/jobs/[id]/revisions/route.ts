@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { listRevisions, saveSteps } from '@/server/jobs';
 import type { Params } from '@/server/params';
+import { REVISION_KINDS } from '@/server/revision-kinds';
 import { Problem } from '@/server/problem';
 import { readJson, route } from '@/server/respond';
 
 const Body = z.object({
   base: z.number().int().min(1),
   steps: z
-    .array(z.object({ kind: z.enum(['edit', 'undo', 'redo']), label: z.string().max(200), document: z.unknown() }))
+    .array(z.object({ kind: z.enum(REVISION_KINDS), label: z.string().max(200), document: z.unknown() }))
     .min(1)
     .max(200),
 });

@@ -1,0 +1,257 @@
+import { execFileSync, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { deflateSync } from 'node:zlib';
+import { PDFContext, PDFDict, PDFName, PDFNumber, PDFRawStream, PDFWriter } from '@cantoo/pdf-lib';
+import { chromium } from '@playwright/test';
+import sharp from 'sharp';
+import { Bench } from 'tinybench';
+import { checkSurface } from '../src/core/check';
+import { createComposer } from '../src/core/compose';
+import { itemsOf } from '../src/core/drawing';
+import { parseLength } from '../src/core/measure';
+import { exportJob, openDesk, type Desk } from '../src/output';
+import { svgPage } from '../src/paint/svg';
+import { inMemory, makeJob } from '../src/testing/jobs';
+import { crowdedPage, manyPages } from './pages';
+
+const ms = (n: number) => `${n.toFixed(n < 10 ? 2 : 0)} ms`;
+const rows: { what: string; ours: string; floor: string; ratio: string }[] = [];
+const note = (what: string, ours: string, floor = '', ratio = '') => rows.push({ what, ours, floor, ratio });
+const times = (a: number, b: number) => `${(a / b).toFixed(2)} ×`;
+
+async function mean(work: () => unknown, time = 400): Promise<number> {
+  const bench = new Bench({ time, warmupTime: 100 }).add('x', work as () => void);
+  await bench.run();
+  const result = bench.tasks[0]?.result;
+  if (!result || !('latency' in result)) throw new Error('nothing was measured');
+  return result.latency.mean;
+}
+async function once(work: () => Promise<unknown>): Promise<number> {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+}
+
+const AT = new Date('2026-05-01T09:00:00Z');
+const CHROMIUM = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+async function fields() {
+  const texts = ['148', '5.5in', `5'6"`, '279.4mm/3 + 1mm', '3 1/2 in', '12p6', '(210 - 2*5)/2'];
+  const ours = await mean(() => texts.forEach((t) => parseLength(t, { unit: 'mm', ppi: 300 })));
+  const floor = await mean(() => texts.forEach((t) => parseFloat(t)));
+  note(
+    'field parsing, each (floor: parseFloat)',
+    `${((ours * 1000) / texts.length).toFixed(2)} µs`,
+    `${((floor * 1000) / texts.length).toFixed(3)} µs`,
+    times(ours, floor),
+  );
+}
+
+async function layout() {
+  for (const count of [500, 5000]) {
+    const job = makeJob(crowdedPage(count));
+    const desk = await openDesk(job, inMemory());
+    const [piece] = job.pieces;
+    const [side] = desk.sides;
+    if (!piece || !side) throw new Error('nothing to lay out');
+    const floor = await mean(() => structuredClone(job));
+    const around = surroundings(desk, side);
+    const cold = await mean(() => {
+      const drawing = createComposer(around).surface('front', piece.surfaces.front);
+      checkSurface(job, piece, 'front', drawing, side.blank);
+    });
+    note(`${count} elements: solve, draw and check (floor: cloning the job)`, ms(cold), ms(floor), times(cold, floor));
+    const composer = createComposer(around);
+    let i = 0;
+    const warm = await mean(() => {
+      i = (i + 1) % count;
+      const front = piece.surfaces.front.map((e, n) => (n === i ? { ...e } : e));
+      composer.surface('front', front);
+    });
+    note(`${count} elements: draw again after one change`, ms(warm), ms(floor), times(warm, floor));
+  }
+}
+
+const surroundings = (desk: Desk, side: Desk['sides'][number]) => ({
+  boxes: side.surface.boxes,
+  assets: desk.job.assets,
+  language: 'en-GB',
+  ppi: 300,
+  colour: desk.colour,
+  fonts: desk.fonts.set,
+  hyphenator: () => undefined,
+});
+
+/** The bare writer: pages whose content streams are the same bytes, and nothing else worked out. */
+async function bareWriter(pages: number, content: string): Promise<number> {
+  return once(async () => {
+    const context = PDFContext.create();
+    const tree = context.nextRef();
+    const kids = Array.from({ length: pages }, () => {
+      const bytes = deflateSync(Buffer.from(content));
+      const dict = PDFDict.withContext(context);
+      dict.set(PDFName.of('Filter'), PDFName.of('FlateDecode'));
+      dict.set(PDFName.of('Length'), PDFNumber.of(bytes.length));
+      const contents = context.register(PDFRawStream.of(dict, bytes));
+      return context.register(
+        context.obj({ Type: 'Page', Parent: tree, MediaBox: [0, 0, 476, 672], Contents: contents }),
+      );
+    });
+    context.assign(tree, context.obj({ Type: 'Pages', Kids: kids, Count: pages }));
+    context.trailerInfo.Root = context.register(context.obj({ Type: 'Catalog', Pages: tree }));
+    await PDFWriter.forContext(context, Infinity).serializeToBuffer();
+  });
+}
+
+async function press() {
+  const [width, height] = [1819, 1100];
+  const raw = Buffer.from(Uint8Array.from({ length: width * height * 3 }, (_, i) => (i * 13 + (i >> 9)) & 255));
+  const bytes = await sharp(raw, { raw: { width, height, channels: 3 } })
+    .blur(2)
+    .jpeg({ quality: 88 })
+    .toBuffer();
+  const sha = 'c'.repeat(64);
+  const assets = inMemory(new Map([[sha, bytes]]));
+  const folder = mkdtempSync(join(tmpdir(), 'ys-bench-'));
+  const browser = await chromium.launch(CHROMIUM);
+  try {
+    const jobs = [
+      { name: 'a page of 500 elements', job: makeJob(crowdedPage(500)), pages: 1 },
+      { name: '100 pages with text and pictures', job: manyPages(100, sha, width, height), pages: 100 },
+    ];
+    for (const { name, job, pages } of jobs) {
+      let pdf: Uint8Array = new Uint8Array();
+      const ours = await once(async () => {
+        pdf = (await exportJob({ job, assets, kind: 'press', at: AT }))[0]?.bytes ?? pdf;
+      });
+      const path = join(folder, 'ours.pdf');
+      writeFileSync(path, pdf);
+      const text = execFileSync('qpdf', ['--qdf', '--object-streams=disable', path, '-'], {
+        maxBuffer: 1 << 30,
+      }).toString('latin1');
+      const streams = [...text.matchAll(/stream\n(q\n[\d.-]+ 0 0 -[\s\S]*?)\nendstream/g)].map((m) => m[1] ?? '');
+      const bare = await bareWriter(pages, streams[0] ?? '');
+      const desk = await openDesk(job, assets);
+      const hrefs = `data:image/jpeg;base64,${bytes.toString('base64')}`;
+      const html = `<style>@page{size:148mm 210mm;margin:0}body{margin:0}svg{display:block;page-break-after:always}</style>${desk.sides
+        .map((side) =>
+          svgPage(itemsOf(side.drawing), side.surface.boxes.trim, {
+            fonts: desk.fonts.set,
+            colour: desk.colour,
+            picture: () => hrefs,
+          }),
+        )
+        .join('')}`;
+      const page = await browser.newPage();
+      const chrome = await once(async () => {
+        await page.setContent(html, { timeout: 120_000 });
+        await page.pdf({ width: '148mm', height: '210mm' });
+      });
+      await page.close();
+      note(
+        `press PDF, ${name} (floor: headless Chromium printing the same pages)`,
+        ms(ours),
+        ms(chrome),
+        times(ours, chrome),
+      );
+      note(`press PDF, ${name} (floor: bare PDF writer, same content bytes)`, ms(ours), ms(bare), times(ours, bare));
+    }
+  } finally {
+    await browser.close();
+    rmSync(folder, { recursive: true, force: true });
+  }
+  note('peak memory of all of the above', `${Math.round(process.resourceUsage().maxRSS / 1024)} MB`);
+}
+
+async function drag() {
+  const data = mkdtempSync(join(tmpdir(), 'ys-bench-data-'));
+  const port = 4397;
+  const base = `http://127.0.0.1:${port}`;
+  const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    env: { ...process.env, YS_DATA: data },
+    stdio: 'ignore',
+    detached: true,
+  });
+  const browser = await chromium.launch(CHROMIUM);
+  try {
+    for (let i = 0; i < 100; i += 1) {
+      if (await fetch(`${base}/api/jobs`).then((r) => r.ok, () => false)) break; // prettier-ignore
+      await new Promise((r) => setTimeout(r, 100));
+    }
+    const job = { ...makeJob(crowdedPage(500)), id: 'drag' };
+    await fetch(`${base}/api/jobs`, {
+      method: 'POST',
+      headers: { origin: base, 'content-type': 'application/json' },
+      body: JSON.stringify({ document: job, label: 'Bench' }),
+    });
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(`${base}/jobs/drag`);
+    await page.waitForSelector('[data-element="b0"]');
+    await page.waitForTimeout(1000);
+    const frames = () =>
+      page.evaluate(
+        () =>
+          new Promise<number[]>((resolve) => {
+            const deltas: number[] = [];
+            let last = performance.now();
+            const tick = (now: number) => {
+              deltas.push(now - last);
+              last = now;
+              if (deltas.length < 90) requestAnimationFrame(tick);
+              else resolve(deltas.slice(2));
+            };
+            requestAnimationFrame(tick);
+          }),
+      );
+    const average = (list: readonly number[]) => list.reduce((a, b) => a + b, 0) / list.length;
+    const idle = average(await frames());
+    const bench = page.locator('[data-bench]');
+    const box = await bench.boundingBox();
+    const scale = Number(await bench.getAttribute('data-scale'));
+    const [ox = 0, oy = 0] = ((await bench.getAttribute('data-origin')) ?? '').split(',').map(Number);
+    const [x, y] = [(box?.x ?? 0) + ox + 10 * scale, (box?.y ?? 0) + oy + 10 * scale];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 8, y + 8);
+    const measured = frames();
+    for (let i = 0; i < 120; i += 1) await page.mouse.move(x + 8 + i, y + 8 + (i % 40));
+    const dragging = await measured;
+    await page.mouse.up();
+    const sorted = [...dragging].sort((a, b) => a - b);
+    note(
+      'drag on a page of 500 elements, mean frame (floor: the same page at rest)',
+      ms(average(dragging)),
+      ms(idle),
+      times(average(dragging), idle),
+    );
+    note(
+      '… its 95th percentile',
+      ms(sorted[Math.floor(sorted.length * 0.95)] ?? 0),
+      ms(idle),
+      times(sorted[Math.floor(sorted.length * 0.95)] ?? 0, idle),
+    );
+  } finally {
+    await browser.close();
+    if (server.pid) process.kill(-server.pid, 'SIGKILL');
+    rmSync(data, { recursive: true, force: true });
+  }
+}
+
+await fields();
+await layout();
+await press();
+await drag();
+console.table(rows);

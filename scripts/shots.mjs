@@ -1,0 +1,84 @@
+// Takes the pictures in docs/screenshots from the demo data, at 1280 × 800.
+import { spawn } from 'node:child_process';
+import { mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildApplication, installPackages, installPrograms, root } from './setup.mjs';
+
+installPackages();
+installPrograms();
+await buildApplication();
+const { chromium } = await import('@playwright/test');
+
+const data = join(root, 'test-results', 'shots-data');
+rmSync(data, { recursive: true, force: true });
+const port = 4396;
+const base = `http://127.0.0.1:${port}`;
+const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
+  cwd: root,
+  env: { ...process.env, YS_DEMO: '1', YS_DATA: data, YS_HOME: root },
+  stdio: 'ignore',
+  detached: true,
+});
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+const out = join(root, 'docs', 'screenshots');
+mkdirSync(out, { recursive: true });
+try {
+  for (let i = 0; i < 120; i += 1) {
+    const isUp = await fetch(`${base}/api/jobs`).then(
+      (answer) => answer.ok,
+      () => false,
+    );
+    if (isUp) break;
+    await new Promise((resolve) => setTimeout(resolve, 250));
+  }
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const shot = async (name) => {
+    await page.waitForTimeout(900);
+    await page.screenshot({ path: join(out, `${name}.png`) });
+    console.log(`docs/screenshots/${name}.png`);
+  };
+  const visit = async (path) => {
+    await page.goto(base + path);
+    await page.waitForSelector('html[data-ready=yes]');
+    await page.waitForTimeout(2500);
+  };
+  await visit('/');
+  await shot('board');
+  await visit('/jobs/demo-meteor-night');
+  await page.keyboard.press('Alt+1');
+  await shot('brief');
+  await page.keyboard.press('Alt+2');
+  await page.locator('[data-figure=safe] button').first().click();
+  await shot('size');
+  await page.locator('[data-figure=safe] button').first().click();
+  await page.keyboard.press('Alt+3');
+  await page.waitForTimeout(600);
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.waitForTimeout(600);
+  await page.locator('[data-bench]').focus();
+  for (let i = 0; i < 7; i += 1) await page.keyboard.press('Tab');
+  await page.mouse.move(1270, 300);
+  await shot('lay-out');
+  await page.getByRole('button', { name: 'Front', exact: true }).click();
+  await page.keyboard.press('Alt+4');
+  await shot('inspect');
+  await page.keyboard.press('Alt+5');
+  await page.getByRole('button', { name: 'Press PDF' }).click();
+  await page.getByRole('link', { name: /press\.pdf/ }).waitFor({ timeout: 60_000 });
+  await shot('output');
+} finally {
+  await browser.close();
+  process.kill(-server.pid, 'SIGKILL');
+  rmSync(data, { recursive: true, force: true });
+}

@@ -1,0 +1,85 @@
+import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { jobJsonSchema, readJob } from '../core/job';
+import { inFolder } from '../testing/programs';
+
+/** Runs the command line as a person would, without the package manager. */
+function ys(...args: string[]) {
+  const { NODE_OPTIONS: _tests, ...env } = process.env;
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/ys.mjs', ...args], {
+    encoding: 'utf8',
+    env,
+  });
+  return { status, stdout, stderr, json: () => JSON.parse(stdout) as unknown };
+}
+
+test('new, describe, check and export, one after another', async () => {
+  await inFolder((folder) => {
+    const file = join(folder, 'flyer.ysjob.json');
+    expect(
+      ys('new', 'flyer', '--set', 'size=148x210mm', '--set', 'bleed=3mm', '--set', 'sides=1', '--out', file).status,
+    ).toBe(0);
+    expect(readJob(JSON.parse(readFileSync(file, 'utf8'))).ok).toBe(true);
+    const [piece] = ys('describe', file, '--json').json() as Record<string, unknown>[];
+    // The contract in docs/job-file.md.
+    expect(Object.keys(piece ?? {})).toEqual([
+      'id',
+      'name',
+      'finished',
+      'flat',
+      'withBleed',
+      'bleed',
+      'safe',
+      'pixels',
+      'surfaces',
+      'figures',
+    ]);
+    expect(piece).toMatchObject({
+      finished: { width: 148, height: 210 },
+      withBleed: { width: 154, height: 216 },
+      bleed: { top: 3, right: 3, bottom: 3, left: 3 },
+      pixels: { ppi: 300, withBleed: { width: 1819, height: 2551 } },
+      surfaces: [{ name: 'front', panels: [{ name: 'front', x: 0, y: 0, width: 148, height: 210 }], processLines: [] }],
+    });
+    const checked = ys('check', file, '--json');
+    expect(checked.status).toBe(1);
+    expect(checked.json()).toMatchObject([
+      { rule: 'empty-page', severity: 'warning', surface: 'front', element: null, fix: [] },
+    ]);
+    const out = join(folder, 'out');
+    const made = ys('export', file, '--to', 'press', '--out', out, '--at', '2026-05-01T09:00:00Z');
+    expect(made.status).toBe(0);
+    expect(readFileSync(join(out, 'flyer-press.pdf')).subarray(0, 8).toString()).toBe('%PDF-1.6');
+    const zip = ys('export', file, '--to', 'working', '--out', out);
+    expect(zip.status).toBe(0);
+    expect(ys('describe', join(out, 'flyer.yellowsheet.zip')).json()).toEqual(ys('describe', file).json());
+  });
+});
+
+test('formats names every parameter with its default', () => {
+  const [flyer] = ys('formats', '--json').json() as { kind: string; parameters: { name: string; default: string }[] }[];
+  expect(flyer?.kind).toBe('flyer');
+  expect(flyer?.parameters.map((p) => p.name)).toContain('bleed');
+});
+
+test.each([
+  [['new', 'banana'], 'no format'],
+  [['new', 'flyer', '--set', 'size=148y210'], '^'],
+  [['new', 'flyer', '--set', 'size'], 'name=value'],
+  [['describe', 'nowhere.json'], 'no file'],
+  [['describe'], 'Name the job file'],
+  [['export', 'package.json', '--to', 'fax', '--out', 'x'], 'one of press'],
+  [['describe', 'package.json'], 'format: '],
+  [['dance'], 'no command'],
+  [['check', '--loud'], 'no option'],
+])('bad input %j: exit code 2, and a sentence', (args, words) => {
+  const { status, stdout, stderr } = ys(...args);
+  expect(status).toBe(2);
+  expect(stdout).toBe('');
+  expect(stderr).toContain(words);
+});
+
+test('docs/job.schema.json is what the program reads (npm run schema)', () => {
+  expect(JSON.parse(readFileSync('docs/job.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(jobJsonSchema())));
+});
