@@ -2,7 +2,19 @@ import next from 'eslint-config-next';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['.next/**', 'dist/**', 'node_modules/**', 'public/**', 'tmp/**', 'data/**', 'next-env.d.ts', 'docs/**'] },
+  {
+    ignores: [
+      '.next/**',
+      'dist/**',
+      'node_modules/**',
+      'public/**',
+      'tmp/**',
+      'data/**',
+      'next-env.d.ts',
+      'docs/**',
+      '**/*.d.mts',
+    ],
+  },
   ...next,
   ...tseslint.configs.strictTypeChecked.map((c) => ({ ...c, files: ['**/*.ts', '**/*.tsx'] })),
   {

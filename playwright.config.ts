@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './scripts/chromium.mjs';
 
 export const PORT = 4399;
 
@@ -16,18 +17,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     actionTimeout: 6_000,
     screenshot: 'only-on-failure',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: CHROMIUM,
   },
   webServer: {
     command: `rm -rf test-results/data && npx next start -H 127.0.0.1 -p ${PORT}`,

@@ -7,6 +7,7 @@ import { PDFContext, PDFDict, PDFName, PDFNumber, PDFRawStream, PDFWriter } from
 import { chromium } from '@playwright/test';
 import sharp from 'sharp';
 import { Bench } from 'tinybench';
+import { CHROMIUM } from '../scripts/chromium.mjs';
 import { checkSurface } from '../src/core/check';
 import { createComposer } from '../src/core/compose';
 import { itemsOf } from '../src/core/drawing';
@@ -22,7 +23,7 @@ const note = (what: string, ours: string, floor = '', ratio = '') => rows.push({
 const times = (a: number, b: number) => `${(a / b).toFixed(2)} ×`;
 
 async function mean(work: () => unknown, time = 400): Promise<number> {
-  const bench = new Bench({ time, warmupTime: 100 }).add('x', work as () => void);
+  const bench = new Bench({ time, warmupTime: 100 }).add('x', work);
   await bench.run();
   const result = bench.tasks[0]?.result;
   if (!result || !('latency' in result)) throw new Error('nothing was measured');
@@ -35,18 +36,6 @@ async function once(work: () => Promise<unknown>): Promise<number> {
 }
 
 const AT = new Date('2026-05-01T09:00:00Z');
-const CHROMIUM = {
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-};
 
 async function fields() {
   const texts = ['148', '5.5in', `5'6"`, '279.4mm/3 + 1mm', '3 1/2 in', '12p6', '(210 - 2*5)/2'];

@@ -17,10 +17,10 @@ test('a flyer from nothing to a press file that poppler, qpdf and Ghostscript ag
 
   await open(page, '/');
   await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByLabel('Name').fill('Solstice handbill');
-  await page.getByLabel('Finished size').fill('5.5in x 8.5in');
-  await page.getByLabel('Printed sides').fill('1');
-  await page.getByLabel('Bleed').fill('1/8 in');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Solstice handbill');
+  await page.getByRole('textbox', { name: 'Finished size', exact: true }).fill('5.5in x 8.5in');
+  await page.getByRole('textbox', { name: 'Printed sides', exact: true }).fill('1');
+  await page.getByRole('textbox', { name: 'Bleed', exact: true }).fill('1/8 in');
   await expect(page.getByText('1725 × 2625 px')).toBeVisible();
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.locator('[data-figure="finished"]')).toContainText('5.5 × 8.5 in');

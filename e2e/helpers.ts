@@ -19,9 +19,9 @@ export const saved = (page: Page) => expect(page.locator('[data-save]')).toHaveA
 export async function begin(page: Page, name: string, size = 'A5', sides = '1'): Promise<string> {
   await open(page, '/');
   await page.getByRole('button', { name: 'New job' }).first().click();
-  await page.getByLabel('Name').fill(name);
-  await page.getByLabel('Finished size').fill(size);
-  await page.getByLabel('Printed sides').fill(sides);
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill(name);
+  await page.getByRole('textbox', { name: 'Finished size', exact: true }).fill(size);
+  await page.getByRole('textbox', { name: 'Printed sides', exact: true }).fill(sides);
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.locator('[data-bench]')).toBeVisible();
   return page.url().split('/').at(-1) ?? '';

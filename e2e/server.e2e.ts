@@ -184,17 +184,15 @@ test('killed with SIGKILL in the middle of edits, twenty times: no acknowledged 
   });
   let acknowledged = 1;
   for (let round = 0; round < 20; round += 1) {
-    let dead = false;
     const killer = setTimeout(
       () => {
-        dead = true;
         server.kill('SIGKILL');
       },
       120 + round * 17,
     );
-    while (!dead) {
+    for (;;) {
       const steps = [{ kind: 'edit', label: 'Edit', document: job(`r${acknowledged + 1}`) }];
-      const answer = await fetch(`${base}/api/jobs/kill/revisions`, { method: 'POST', headers, body: JSON.stringify({ base: acknowledged, steps }) }).then((r) => r.json() as Promise<Answer>).catch(() => ({}) as Answer); // prettier-ignore
+      const answer = await fetch(`${base}/api/jobs/kill/revisions`, { method: 'POST', headers, body: JSON.stringify({ base: acknowledged, steps }) }).then((r) => r.json() as Promise<Answer>).catch((): Answer => ({})); // prettier-ignore
       if (answer.head) acknowledged = answer.head;
       else break;
     }

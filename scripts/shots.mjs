@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { CHROMIUM } from './chromium.mjs';
 import { buildApplication, installPackages, installPrograms, root } from './setup.mjs';
 
 installPackages();
@@ -19,18 +20,7 @@ const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(po
   stdio: 'ignore',
   detached: true,
 });
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await chromium.launch(CHROMIUM);
 const out = join(root, 'docs', 'screenshots');
 mkdirSync(out, { recursive: true });
 try {

@@ -1,6 +1,6 @@
 // Everything that has to hold before a change lands. Ends with “N passed, N failed”.
 import { spawnSync } from 'node:child_process';
-import { readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildApplication, installPackages, installPrograms, root } from './setup.mjs';
 
@@ -44,6 +44,7 @@ function counted(name, report, command, args, env, read) {
   }
 }
 
+mkdirSync(join(root, 'test-results'), { recursive: true });
 installPackages();
 installPrograms();
 

@@ -6,7 +6,8 @@ import { inFolder } from '../testing/programs';
 
 /** Runs the command line as a person would, without the package manager. */
 function ys(...args: string[]) {
-  const { NODE_OPTIONS: _tests, ...env } = process.env;
+  // Without the options of the test runner.
+  const env = { ...process.env, NODE_OPTIONS: '' };
   const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/ys.mjs', ...args], {
     encoding: 'utf8',
     env,

@@ -2,26 +2,12 @@ import 'server-only';
 import { createHash, randomUUID } from 'node:crypto';
 import { deflateRawSync, inflateRawSync } from 'node:zlib';
 import type { Transaction } from 'sequelize';
-import { paperName } from '@/core/paper';
-import { formatSize } from '@/core/measure';
-import { readJob, type Job } from '@/core/job';
+import { boardFacts, readJob, type Job, type JobSummary } from '@/core/job';
 import { history } from './history';
 import { Problem } from './problem';
 import { store } from './store/database';
 import type { RevisionKind } from './revision-kinds';
 import type { JobRow } from './store/models';
-
-/** A job on the board. */
-export interface JobSummary {
-  readonly id: string;
-  readonly head: number;
-  readonly name: string;
-  readonly client: string;
-  readonly stage: string;
-  readonly due: string | null;
-  readonly size: string;
-  readonly updatedAt: string;
-}
 
 /** A state to save, with what the person did. */
 export interface Step {
@@ -52,13 +38,6 @@ const summaryOf = (row: JobRow): JobSummary => ({
   size: row.size,
   updatedAt: row.updatedAt.toISOString(),
 });
-
-/** What the board shows of a job. */
-function boardFacts(job: Job) {
-  const size = job.pieces[0]?.size;
-  const { name, client, stage, due } = job;
-  return { name, client, stage, due, size: size ? (paperName(size) ?? formatSize(size, job.unit)) : '' };
-}
 
 export async function listJobs(): Promise<readonly JobSummary[]> {
   const { models } = await store();

@@ -44,7 +44,7 @@ const words = (key: string): string => key.replace(/[A-Z]/g, (c) => ` ${c.toLowe
 
 function show(value: unknown): string {
   if (value === undefined || value === null || value === '') return 'none';
-  if (typeof value !== 'object') return String(value).slice(0, 60);
+  if (typeof value !== 'object') return JSON.stringify(value).slice(0, 60);
   return Object.entries(value)
     .map(([k, v]) => `${words(k)} ${show(v)}`)
     .join(', ')

@@ -4,3 +4,4 @@ export * from './element';
 export * from './schema';
 export * from './read';
 export * from './differences';
+export * from './summary';

@@ -4,7 +4,8 @@ import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
 import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
-import { api, type JobSummary } from '../shell/api';
+import type { JobSummary } from '@/core/job';
+import { api } from '../shell/api';
 import { COLOURS, FACES } from '../shell/theme';
 import { dueWords } from './due';
 

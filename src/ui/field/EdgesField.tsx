@@ -1,10 +1,9 @@
 'use client';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import type { Edges } from '@/core/job';
 import { EDGE_NAMES } from '@/core/layout';
 import type { Unit } from '@/core/measure';
+import { CheckField } from './CheckField';
 import { LengthField } from './LengthField';
 
 interface Props {
@@ -42,12 +41,7 @@ export function EdgesField({ name, value, unit, ppi, onChange }: Props) {
           />
         ))
       )}
-      <FormControlLabel
-        sx={{ mr: 0, mb: -0.5 }}
-        control={<Checkbox size="small" checked={linked} onChange={(event) => setLinked(event.target.checked)} />}
-        label="linked"
-        slotProps={{ typography: { sx: { fontSize: 13 } } }}
-      />
+      <CheckField label="linked" checked={linked} onChange={setLinked} />
     </>
   );
 }

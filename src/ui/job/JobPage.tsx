@@ -113,8 +113,6 @@ function Workplace() {
   );
 }
 
-const NONE: readonly Command[] = [];
-
 function Stations() {
   const store = useJobStore();
   const desk = useDesk();
@@ -184,7 +182,7 @@ function Stations() {
           event.target.value = '';
         }}
       />
-      <Palette open={palette} commands={palette ? commands() : NONE} onClose={() => setPalette(false)} />
+      <Palette open={palette} commands={commands} onClose={() => setPalette(false)} />
       <RulerDialog
         open={ruler}
         onClose={() => setRuler(false)}

@@ -13,10 +13,11 @@ export function Palette({
   onClose,
 }: {
   readonly open: boolean;
-  readonly commands: readonly Command[];
+  readonly commands: () => readonly Command[];
   readonly onClose: () => void;
 }) {
-  const shown = commands.filter((c) => c.enabled && c.id !== 'palette');
+  // What is possible is asked each time it opens.
+  const shown = open ? commands().filter((c) => c.enabled && c.id !== 'palette') : [];
   return (
     <Dialog
       open={open}

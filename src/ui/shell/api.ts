@@ -1,4 +1,4 @@
-import type { Asset, Job } from '@/core/job';
+import type { Asset, Job, JobSummary } from '@/core/job';
 import type { Finding } from '@/core/check';
 
 /** An answer that says what was wrong and what to do. */
@@ -43,17 +43,6 @@ const json = (method: string, value: unknown): RequestInit => ({
   headers: { 'content-type': 'application/json' },
   body: JSON.stringify(value),
 });
-
-export interface JobSummary {
-  readonly id: string;
-  readonly head: number;
-  readonly name: string;
-  readonly client: string;
-  readonly stage: string;
-  readonly due: string | null;
-  readonly size: string;
-  readonly updatedAt: string;
-}
 
 export interface CurrentJob {
   readonly head: number;

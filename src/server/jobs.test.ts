@@ -1,0 +1,106 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { box, makeJob } from '../testing/jobs';
+import {
+  createJob,
+  listJobs,
+  listRevisions,
+  readCurrent,
+  revision,
+  saveSteps,
+  setRemoved,
+  settleConflict,
+} from './jobs';
+import { Problem } from './problem';
+import { store } from './store/database';
+
+const folder = mkdtempSync(join(tmpdir(), 'yellow-sheet-store-'));
+process.env['YS_DATA'] = folder;
+afterAll(async () => {
+  await (await store()).sequelize.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const named = (id: string, name: string) => ({ ...makeJob([box('a', [0, 0, 10, 10])]), id, name });
+const step = (id: string, name: string, kind: 'edit' | 'amend' | 'undo' | 'redo' = 'edit') => ({
+  kind,
+  label: name,
+  document: named(id, name),
+});
+
+test('a job is begun, saved and read back; the board shows what it says now', async () => {
+  await createJob(named('one', 'First'), 'Begun');
+  expect(await saveSteps('one', 1, [step('one', 'Second'), step('one', 'Third')])).toEqual({ head: 3 });
+  const { job, head, undo } = await readCurrent('one');
+  expect([job.name, head, undo]).toEqual(['Third', 3, [1, 2]]);
+  expect((await listJobs()).find((j) => j.id === 'one')).toMatchObject({ name: 'Third', head: 3, size: 'A5' });
+  expect((await revision('one', 1)).name).toBe('First');
+});
+
+test('revisions only grow: undo is one of them, and every state can be had back', async () => {
+  await createJob(named('two', 'A'), 'Begun');
+  await saveSteps('two', 1, [step('two', 'B')]);
+  await saveSteps('two', 2, [step('two', 'A', 'undo')]);
+  const log = await listRevisions('two');
+  expect(log.map((r) => [r.number, r.kind])).toEqual([[3, 'undo'], [2, 'edit'], [1, 'edit']]); // prettier-ignore
+  expect(log[0]?.hash).toBe(log[2]?.hash);
+  expect(await readCurrent('two')).toMatchObject({ undo: [], redo: [2] });
+});
+
+test('a save on an old base is refused with both versions, and overwrites nothing', async () => {
+  await createJob(named('three', 'Base'), 'Begun');
+  await saveSteps('three', 1, [step('three', 'Theirs')]);
+  const refused = await saveSteps('three', 1, [step('three', 'Mine')]).catch((e: unknown) => e);
+  expect(refused).toBeInstanceOf(Problem);
+  if (!(refused instanceof Problem)) return;
+  expect(refused.status).toBe(409);
+  expect(refused.details).toMatchObject({ head: 2, theirs: { name: 'Theirs' }, mine: { name: 'Mine' } });
+  expect((await readCurrent('three')).job.name).toBe('Theirs');
+  const { models } = await store();
+  expect(await models.conflicts.count({ where: { jobId: 'three', settledAt: null } })).toBe(1);
+  await settleConflict('three', Number(refused.details['conflict']));
+  expect(await models.conflicts.count({ where: { jobId: 'three', settledAt: null } })).toBe(0);
+});
+
+test('forty saves at once: exactly one wins each base, and the log has no gap', async () => {
+  await createJob(named('four', '0'), 'Begun');
+  const results = await Promise.allSettled(
+    Array.from({ length: 40 }, (_, i) => saveSteps('four', 1, [step('four', `n${i}`)])),
+  );
+  expect(results.filter((r) => r.status === 'fulfilled')).toHaveLength(1);
+  for (let i = 2; i < 30; i += 1) await saveSteps('four', i, [step('four', `m${i}`)]);
+  expect((await listRevisions('four')).map((r) => r.number)).toEqual(Array.from({ length: 30 }, (_, i) => 30 - i));
+});
+
+test('a job whose id is taken gets one of its own', async () => {
+  await createJob(named('five', 'A'), 'Begun');
+  const copy = await createJob(named('five', 'B'), 'Opened');
+  expect(copy.id).not.toBe('five');
+  expect((await readCurrent('five')).job.name).toBe('A');
+});
+
+test('what is no job is refused in words, and a removed one can be put back', async () => {
+  await expect(createJob({ format: 'other' }, 'x')).rejects.toMatchObject({ status: 422 });
+  await expect(readCurrent('none')).rejects.toMatchObject({ status: 404 });
+  await createJob(named('six', 'Six'), 'Begun');
+  await setRemoved('six', true);
+  expect((await listJobs()).some((j) => j.id === 'six')).toBe(false);
+  await setRemoved('six', false);
+  expect((await readCurrent('six')).job.name).toBe('Six');
+});
+
+test('the database keeps its promises: WAL, foreign keys, full synchronisation, on every connection', async () => {
+  const { sequelize } = await store();
+  const ask = async (pragma: string, transaction?: Awaited<ReturnType<typeof sequelize.transaction>>) => {
+    const [rows] = await sequelize.query(`SELECT * FROM pragma_${pragma}`, transaction ? { transaction } : {});
+    return Object.values((rows as Record<string, unknown>[])[0] ?? {})[0];
+  };
+  expect(await ask('journal_mode')).toBe('wal');
+  const transaction = await sequelize.transaction();
+  expect([await ask('foreign_keys', transaction), await ask('synchronous', transaction)]).toEqual([1, 2]);
+  await transaction.rollback();
+  await expect(
+    sequelize.query("INSERT INTO revisions VALUES ('nobody', 1, 'edit', '', '', '', '2026-01-01')"),
+  ).rejects.toThrow();
+});

@@ -1,0 +1,89 @@
+import fc from 'fast-check';
+import { box, makeJob } from '../../testing/jobs';
+import { createJobStore, pieceOf, withElements, type JobStore } from './store';
+
+const store = (): JobStore =>
+  createJobStore({ head: 1, job: makeJob([box('a', [10, 10, 20, 20])]), undo: [], redo: [] });
+const rename = (s: JobStore, name: string, merge?: string) =>
+  s.getState().edit('Name', (d) => void (d.name = name), merge);
+const name = (s: JobStore) => s.getState().job.name;
+
+test('any sequence of edits, undone, gives the very same job; redone, the last one', async () => {
+  await fc.assert(
+    fc.asyncProperty(fc.array(fc.string({ minLength: 1 }), { minLength: 1, maxLength: 12 }), async (names) => {
+      const s = store();
+      const first = s.getState().job;
+      for (const n of names) rename(s, n);
+      const last = s.getState().job;
+      while (s.getState().undoStack.length > 0) await s.getState().undo();
+      expect(s.getState().job).toBe(first);
+      while (s.getState().redoStack.length > 0) await s.getState().redo();
+      expect(s.getState().job).toBe(last);
+    }),
+  );
+});
+
+test('an edit that changes nothing is no step', () => {
+  const s = store();
+  rename(s, name(s));
+  expect(s.getState()).toMatchObject({ undoStack: [], pending: [] });
+});
+
+test('typing is one step for undo, and one state to save while it has not been sent', async () => {
+  const s = store();
+  for (const n of ['m', 'mo', 'moon']) rename(s, n, 'type');
+  expect(s.getState().undoStack).toHaveLength(1);
+  expect(s.getState().pending.map((p) => [p.kind, p.document.name])).toEqual([['edit', 'moon']]);
+  await s.getState().undo();
+  expect(name(s)).toBe('Test job');
+});
+
+test('typing on while the first letters are on their way amends them, and loses none', () => {
+  const s = store();
+  rename(s, 'm', 'type');
+  s.getState().sending(1);
+  rename(s, 'mo', 'type');
+  rename(s, 'moon', 'type');
+  expect(s.getState().pending.map((p) => [p.kind, p.document.name])).toEqual([['edit', 'm'], ['amend', 'moon']]); // prettier-ignore
+  s.getState().saved(1, 2);
+  expect(s.getState().pending.map((p) => p.document.name)).toEqual(['moon']);
+  expect(s.getState()).toMatchObject({ head: 2, undoStack: [{ label: 'Name' }] });
+});
+
+test('an edit after an undo forgets what could be redone, and a drag under way leaves no step', async () => {
+  const s = store();
+  rename(s, 'one');
+  await s.getState().undo();
+  s.getState().preview({ ...s.getState().job, name: 'dragged' });
+  expect(name(s)).toBe('Test job');
+  expect(s.getState().redoStack).toHaveLength(1);
+  rename(s, 'two');
+  expect(s.getState()).toMatchObject({ redoStack: [], live: undefined });
+});
+
+test('undo takes a lost element out of the selection', async () => {
+  const s = store();
+  s.getState().edit('Add', (d) => {
+    d.pieces[0]?.surfaces.front.push(box('b', [0, 0, 5, 5]));
+  });
+  s.getState().select(['a', 'b']);
+  await s.getState().undo();
+  expect(s.getState().selection).toEqual(['a']);
+});
+
+test('elements that a change leaves alone stay the same objects', () => {
+  const job = makeJob([box('a', [0, 0, 5, 5]), box('b', [0, 0, 5, 5])]);
+  const changed = withElements(job, 'front', (e) => (e.id === 'a' ? { ...e, opacity: 0.5 } : e));
+  expect(pieceOf(changed).surfaces.front[1]).toBe(pieceOf(job).surfaces.front[1]);
+  expect(withElements(job, 'front', (e) => e)).toBe(job);
+});
+
+test('after a conflict the choice goes on from the newest revision', () => {
+  const s = store();
+  rename(s, 'mine');
+  const theirs = { ...makeJob(), name: 'theirs' };
+  s.getState().settle(theirs, 5, false);
+  expect(s.getState()).toMatchObject({ head: 5, pending: [], save: { kind: 'saved' } });
+  s.getState().settle({ ...theirs, name: 'mine' }, 5, true);
+  expect(s.getState().pending).toHaveLength(1);
+});

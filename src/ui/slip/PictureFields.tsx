@@ -1,0 +1,110 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useRef } from 'react';
+import { effectivePpi } from '@/core/compose';
+import { pictureAsset, type ElementOf } from '@/core/job';
+import { formatNumber } from '@/core/measure';
+import { ChoiceField } from '../field/ChoiceField';
+import { NumberField } from '../field/NumberField';
+import { useDesk } from '../job/use-desk';
+import { useFiles } from '../job/use-files';
+import { AtTrim } from './AtTrim';
+import { useChange } from './PlacementFields';
+import { Group } from './Slip';
+
+/** What is in the frame, and how it sits there. */
+export function PictureFields({ element }: { readonly element: ElementOf<'picture'> }) {
+  const change = useChange(element);
+  const { job, drawing, rules } = useDesk();
+  const files = useFiles();
+  const input = useRef<HTMLInputElement>(null);
+  const asset = pictureAsset(job.assets, element.picture);
+  const item = drawing.frames.find((f) => f.element === element.id)?.items.find((i) => i.kind === 'picture');
+  const ppi = asset && item?.kind === 'picture' ? effectivePpi(item.image, asset) : undefined;
+  const set = (label: string, values: Partial<ElementOf<'picture'>>) =>
+    change(label, (el) => (el.kind === 'picture' ? { ...el, ...values } : el));
+  return (
+    <Group title="Picture">
+      <Box sx={{ fontSize: 13, maxWidth: 190, lineHeight: 1.35 }}>
+        {asset ? (
+          <>
+            <b>{asset.name}</b>
+            <br />
+            {asset.width} × {asset.height} px, {asset.colour.toUpperCase()}
+            <br />
+            <Box
+              component="span"
+              sx={{
+                color: ppi !== undefined && ppi < rules.ppi.value - 0.5 ? 'error.main' : 'inherit',
+                fontWeight: 600,
+              }}
+            >
+              {ppi === undefined ? '' : `${formatNumber(ppi, 0)} ppi here, ${rules.ppi.value} wanted`}
+            </Box>
+          </>
+        ) : (
+          'Empty frame: drop a picture on it'
+        )}
+      </Box>
+      <Button size="small" variant="outlined" onClick={() => input.current?.click()}>
+        {asset ? 'Replace' : 'Choose picture'}
+      </Button>
+      <input
+        ref={input}
+        hidden
+        type="file"
+        accept="image/jpeg,image/png,image/tiff,image/webp"
+        aria-label="Picture file"
+        onChange={(event) => {
+          void files([...(event.target.files ?? [])]);
+          event.target.value = '';
+        }}
+      />
+      <ChoiceField
+        label="sits"
+        width={92}
+        value={element.fit.mode}
+        options={[
+          { value: 'fill', label: 'fill' },
+          { value: 'fit', label: 'fit' },
+          { value: 'scale', label: 'scale' },
+        ]}
+        onChange={(mode) => {
+          const percent = ppi ? Math.min(5000, Math.max(1, (rules.ppi.value / ppi) * 100)) : 100;
+          set('Fit', { fit: mode === 'scale' ? { mode, percent: Math.round(percent * 10) / 10 } : { mode } });
+        }}
+      />
+      {element.fit.mode === 'scale' && (
+        <NumberField
+          label="scale"
+          value={element.fit.percent}
+          least={1}
+          most={5000}
+          width={76}
+          after=" %"
+          onChange={(percent) => set('Scale', { fit: { mode: 'scale', percent } })}
+        />
+      )}
+      <NumberField
+        label="focus across"
+        value={Math.round(element.focus.x * 100)}
+        least={0}
+        most={100}
+        width={80}
+        after=" %"
+        onChange={(x) => set('Focus', { focus: { ...element.focus, x: x / 100 } })}
+      />
+      <NumberField
+        label="focus down"
+        value={Math.round(element.focus.y * 100)}
+        least={0}
+        most={100}
+        width={80}
+        after=" %"
+        onChange={(y) => set('Focus', { focus: { ...element.focus, y: y / 100 } })}
+      />
+      <AtTrim element={element} />
+    </Group>
+  );
+}
