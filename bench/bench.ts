@@ -134,19 +134,20 @@ async function press() {
       const streams = [...text.matchAll(/stream\n(q\n[\d.-]+ 0 0 -[\s\S]*?)\nendstream/g)].map((m) => m[1] ?? '');
       const bare = await bareWriter(pages, streams[0] ?? '');
       const desk = await openDesk(job, assets);
-      const hrefs = `data:image/jpeg;base64,${bytes.toString('base64')}`;
+      writeFileSync(join(folder, 'picture.jpg'), bytes);
       const html = `<style>@page{size:148mm 210mm;margin:0}body{margin:0}svg{display:block;page-break-after:always}</style>${desk.sides
         .map((side) =>
           svgPage(itemsOf(side.drawing), side.surface.boxes.trim, {
             fonts: desk.fonts.set,
             colour: desk.colour,
-            picture: () => hrefs,
+            picture: () => 'picture.jpg',
           }),
         )
         .join('')}`;
+      writeFileSync(join(folder, 'pages.html'), html);
       const page = await browser.newPage();
       const chrome = await once(async () => {
-        await page.setContent(html, { timeout: 120_000 });
+        await page.goto(`file://${join(folder, 'pages.html')}`, { timeout: 120_000 });
         await page.pdf({ width: '148mm', height: '210mm' });
       });
       await page.close();

@@ -1,4 +1,5 @@
-import type { Element, ElementOf } from '../job';
+import type { Frame } from '../drawing';
+import type { ElementOf } from '../job';
 import { EDGE_NAMES, TOUCH, insets, moveTo, type EdgeName, type Rect } from '../layout';
 import { framed, replace, writeIn, type Report, type Rule, type Subject } from './rule';
 
@@ -13,7 +14,7 @@ export const bleedRule: Rule = {
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }) =>
       element.kind === 'rectangle' || element.kind === 'picture'
-        ? [...shortEdges(subject, element, frame.rect), ...uncovered(subject, element)]
+        ? [...shortEdges(subject, element, frame.rect), ...uncovered(subject, element, frame)]
         : [],
     ),
 };
@@ -71,10 +72,9 @@ function stretched(rect: Rect, toTrim: Readonly<Record<EdgeName, number>>, which
 }
 
 /** A picture that leaves part of its bleeding frame empty. */
-function uncovered(subject: Subject, element: Element): Report[] {
-  const frame = subject.drawing.frames.find((f) => f.element === element.id);
-  const item = frame?.items.find((i) => i.kind === 'picture');
-  if (!frame || item?.kind !== 'picture' || element.kind !== 'picture') return [];
+function uncovered(subject: Subject, element: ElementOf<'rectangle' | 'picture'>, frame: Frame): Report[] {
+  const item = frame.items.find((i) => i.kind === 'picture');
+  if (item?.kind !== 'picture' || element.kind !== 'picture') return [];
   const { bleed } = subject.drawing.boxes;
   const reach = insets(item.clip, bleed);
   const gap = insets(item.image, item.clip);

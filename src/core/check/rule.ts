@@ -60,20 +60,29 @@ export interface Rule {
   readonly check: (subject: Subject) => readonly Report[];
 }
 
+/** An element of the side beside the frame it was laid in. */
+export interface Framed {
+  readonly element: Element;
+  readonly frame: Frame;
+}
+
 /** Each element of the side beside the frame it was laid in. */
-export const framed = (subject: Subject): readonly { readonly element: Element; readonly frame: Frame }[] =>
+export const framed = (subject: Subject): readonly Framed[] =>
   subject.drawing.frames.flatMap((frame) => {
     const element = subject.elements.get(frame.element);
     return element ? [{ element, frame }] : [];
   });
 
 /** Notes of a kind, each with its element and frame. */
-export const noted = <K extends Note['kind']>(subject: Subject, kind: K) =>
-  framed(subject).flatMap(({ element, frame }) =>
-    subject.drawing.notes
-      .filter((note): note is Extract<Note, { kind: K }> => note.kind === kind && note.element === element.id)
-      .map((note) => ({ note, element, frame })),
-  );
+export function noted<K extends Note['kind']>(subject: Subject, kind: K) {
+  const notes = subject.drawing.notes.filter((note): note is Extract<Note, { kind: K }> => note.kind === kind);
+  if (notes.length === 0) return [];
+  const frames = new Map(framed(subject).map((f) => [f.element.id, f]));
+  return notes.flatMap((note) => {
+    const found = frames.get(note.element);
+    return found ? [{ note, ...found }] : [];
+  });
+}
 
 export const replace = (label: string, element: Element): Fix => ({ label, change: { kind: 'element', element } });
 

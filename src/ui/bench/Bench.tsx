@@ -1,6 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { useCallback, useEffect, useMemo, useRef, type DragEvent, type MouseEvent } from 'react';
+import type { Rect } from '@/core/layout';
 import { marksFor } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
 import type { SvgContext } from '@/paint/svg';
@@ -146,14 +147,11 @@ export function Bench({ onDropFiles }: Props) {
         }}
       >
         <defs>
-          <filter id="paper-shadow" x="-10%" y="-10%" width="120%" height="125%">
-            <feDropShadow dx="0" dy="3" stdDeviation="5" floodColor={COLOURS.ink} floodOpacity="0.25" />
-          </filter>
           <clipPath id="paper-clip">
             <rect {...clip} />
           </clipPath>
         </defs>
-        <rect {...shadow} fill="#ffffff" filter="url(#paper-shadow)" />
+        <Shadow of={shadow} />
         <rect {...paper} fill="#ffffff" />
         <g clipPath="url(#paper-clip)" pointerEvents="none">
           <g transform={`translate(${x} ${y}) scale(${scale})`}>
@@ -220,6 +218,7 @@ export function Bench({ onDropFiles }: Props) {
               unit={job.unit}
               dragging={drag.dragging === 'move' || drag.dragging === 'stretch' || drag.dragging === 'turn'}
               caught={drag.caught}
+              editable={station !== 'inspect'}
               onStretch={drag.onStretch}
               onTurn={drag.onTurn}
             />
@@ -237,6 +236,17 @@ export function Bench({ onDropFiles }: Props) {
       </svg>
       {drawing.frames.length === 0 && station === 'lay-out' && <EmptyHint at={at} trim={boxes.trim} />}
     </Box>
+  );
+}
+
+/** The paper’s shadow, from plain rectangles: a filter would be worked out again at every step of a drag. */
+function Shadow({ of: r }: { readonly of: Rect }) {
+  return (
+    <g aria-hidden fill={COLOURS.ink} fillOpacity="0.07">
+      {[1, 3, 5].map((d) => (
+        <rect key={d} x={r.x - d / 2} y={r.y + d / 2} width={r.width + d} height={r.height + d} rx={d} />
+      ))}
+    </g>
   );
 }
 

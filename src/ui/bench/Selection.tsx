@@ -24,13 +24,15 @@ interface Props {
   readonly at: Projection;
   readonly unit: JobUnit;
   readonly dragging: boolean;
+  /** Whether handles are offered. */
+  readonly editable: boolean;
   readonly caught: readonly Caught[];
   readonly onStretch: (handle: Handle, event: React.PointerEvent) => void;
   readonly onTurn: (event: React.PointerEvent) => void;
 }
 
 /** What is selected: outlines, handles, and, while it is dragged, what it caught on and how far it is from the trim. */
-export function Selection({ frames, boxes, at, unit, dragging, caught, onStretch, onTurn }: Props) {
+export function Selection({ frames, boxes, at, unit, dragging, editable, caught, onStretch, onTurn }: Props) {
   if (frames.length === 0) return null;
   const bounds = boundsOf(frames);
   const [only] = frames.length === 1 ? frames : [];
@@ -43,7 +45,7 @@ export function Selection({ frames, boxes, at, unit, dragging, caught, onStretch
       {caught.map(({ axis, line }) => (
         <CaughtLine key={`${axis}${line.at}`} axis={axis} at={at} line={line} boxes={boxes} />
       ))}
-      {only && !dragging && <Handles frame={only} at={at} onStretch={onStretch} onTurn={onTurn} />}
+      {only && editable && !dragging && <Handles frame={only} at={at} onStretch={onStretch} onTurn={onTurn} />}
     </g>
   );
 }

@@ -63,6 +63,8 @@ export const theme = createTheme({
       styleOverrides: {
         'html, body': { height: '100%' },
         body: { fontFeatureSettings: '"tnum" 1' },
+        // The bench takes the focus with every press; a ring there is for the keyboard.
+        '[data-bench]:focus:not(:focus-visible)': { outline: 'none' },
         ':focus-visible': { outline: `2px solid ${COLOURS.accent}`, outlineOffset: 2 },
       },
     },

@@ -75,7 +75,7 @@ export function OutputSlip() {
         <Group title="Colour">
           <ChoiceField
             label={job.output.profile ? 'profile, set by hand' : 'profile, from the stock'}
-            width={170}
+            width={150}
             value={rules.profile}
             options={PROFILES.map((p) => ({ value: p, label: PROFILE_WORDS[p] }))}
             onChange={(profile) => edit('Output profile', (d) => void (d.output.profile = profile))}
