@@ -171,3 +171,19 @@ test('a new size moves everything rightly, and another unit only writes it diffe
   await write(field(page, 'finished-size'), '8.5in by');
   await expect(page.getByRole('alert').filter({ hasText: 'missing at the end' })).toBeVisible();
 });
+
+test('a designer’s own font is brought in, chosen, and set on the bench', async ({ page }) => {
+  await begin(page, 'Own font');
+  const font = 'node_modules/@fontsource/spline-sans-mono/files/spline-sans-mono-latin-600-normal.woff2';
+  await page.getByLabel('Pictures and fonts to bring in').setInputFiles(font);
+  await expect(page.getByText('Spline Sans Mono can be chosen now.')).toBeVisible();
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('t');
+  await page.keyboard.type('Moon');
+  await page.keyboard.press('Escape');
+  const before = await page.locator('[data-element] path').first().getAttribute('d');
+  await page.getByLabel('face').click();
+  await page.getByRole('option', { name: 'Spline Sans Mono' }).click();
+  await expect.poll(() => page.locator('[data-element] path').first().getAttribute('d')).not.toBe(before);
+  await expect(page.locator('[data-finding="missing"]')).toHaveCount(0);
+});

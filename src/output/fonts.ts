@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
-import { facesNeeded, type FaceNeed } from '../core/compose';
-import { jobFonts, type Job } from '../core/job';
-import { SHIPPED_FACES, nearestFace, type Face, type FontSet } from '../core/type';
+import { faceFor, facesNeeded } from '../core/compose';
+import type { Job } from '../core/job';
+import type { Face, FontSet } from '../core/type';
 import type { AssetSource } from './assets';
 import { shipped } from './home';
 
@@ -36,23 +36,18 @@ export async function loadFonts(job: Job, assets: AssetSource): Promise<JobFonts
     opened.set(id, { ...face, files });
   };
 
-  const own = jobFonts(job);
-  const ofFamily = <F extends { readonly family: string }>(faces: readonly F[], need: FaceNeed) =>
-    faces.filter((f) => f.family === need.family);
   for (const need of facesNeeded(job)) {
-    const mine = nearestFace(ofFamily(own, need), need.weight, need.italic);
-    const data = mine && (await assets.get(mine.sha));
-    if (mine && data) {
-      const { family, weight, italic, postscript } = mine;
-      await open({ family, weight, italic, postscript }, [mine.sha], async () => await toSfnt(data));
-      continue;
+    const source = faceFor(job, need);
+    if (source?.from === 'job') {
+      const { family, weight, italic, postscript, sha } = source.font;
+      const data = await assets.get(sha);
+      if (data) await open({ family, weight, italic, postscript }, [sha], () => toSfnt(data));
+    } else if (source) {
+      const { family, weight, italic, postscript, files } = source.face;
+      await open({ family, weight, italic, postscript }, files, (key) =>
+        readFile(shipped('public', 'fonts', `${key}.ttf`)),
+      );
     }
-    const face = nearestFace(ofFamily(SHIPPED_FACES, need), need.weight, need.italic);
-    if (!face) continue;
-    const { family, weight, italic, postscript } = face;
-    await open({ family, weight, italic, postscript }, face.files, async (key) =>
-      readFile(shipped('public', 'fonts', `${key}.ttf`)),
-    );
   }
 
   const known = <T>(map: ReadonlyMap<string, T>, key: string): T => {

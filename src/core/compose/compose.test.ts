@@ -1,7 +1,7 @@
 import { itemsOf } from '../drawing';
 import { openDesk } from '../../output';
 import { box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
-import { createComposer, effectivePpi, fitPicture, nameOf } from './index';
+import { createComposer, effectivePpi, faceFor, fitPicture, nameOf } from './index';
 
 const SHA = 'd'.repeat(64);
 
@@ -92,4 +92,22 @@ test('things are called what a designer would call them', () => {
   );
   expect(nameOf({ ...box('a', [0, 0, 1, 1]), name: '' })).toBe('Box');
   expect(nameOf(box('Band', [0, 0, 1, 1]))).toBe('Band');
+});
+
+test('a face comes from the job or from the shelf, whichever is nearer; the job’s own where both are', () => {
+  const font = (weight: number) => ({
+    kind: 'font' as const,
+    name: 'Mine.ttf',
+    family: 'Barlow',
+    weight,
+    italic: false,
+    postscript: 'Mine',
+    embedding: 'installable' as const,
+  });
+  const job = makeJob([], { assets: { [SHA]: font(700), ['e'.repeat(64)]: font(900) } });
+  const from = (weight: number) => faceFor(job, { family: 'Barlow', weight, italic: false });
+  expect(from(400)).toMatchObject({ from: 'shipped', face: { weight: 400 } });
+  expect(from(700)).toMatchObject({ from: 'job', font: { sha: SHA } });
+  expect(from(1000)).toMatchObject({ from: 'job', font: { weight: 900 } });
+  expect(faceFor(job, { family: 'Nowhere Sans', weight: 400, italic: false })).toBeUndefined();
 });

@@ -1,5 +1,5 @@
-import { elementsOf, type Job } from '../job';
-import { FALLBACK_FAMILY } from '../type';
+import { elementsOf, jobFonts, type FontAsset, type Job } from '../job';
+import { FALLBACK_FAMILY, SHIPPED_FACES, nearestFace, type ShippedFace } from '../type';
 
 export interface FaceNeed {
   readonly family: string;
@@ -21,6 +21,25 @@ export function facesNeeded(job: Job): readonly FaceNeed[] {
     }
   }
   return [...needs.values()];
+}
+
+/** Where a face comes from. */
+export type FaceSource =
+  | { readonly from: 'job'; readonly font: FontAsset & { readonly sha: string } }
+  | { readonly from: 'shipped'; readonly face: ShippedFace };
+
+/** The face that a need comes down to: the nearest of the job’s own and the shipped ones, its own where both are as near. */
+export function faceFor(job: Job, need: FaceNeed): FaceSource | undefined {
+  const own = jobFonts(job)
+    .filter((font) => font.family === need.family)
+    .map((font) => ({ from: 'job' as const, font, weight: font.weight, italic: font.italic }));
+  const shipped = SHIPPED_FACES.filter((face) => face.family === need.family).map((face) => ({
+    from: 'shipped' as const,
+    face,
+    weight: face.weight,
+    italic: face.italic,
+  }));
+  return nearestFace([...own, ...shipped], need.weight, need.italic);
 }
 
 /** The languages whose hyphenation a job asks for. */

@@ -143,6 +143,7 @@ export function Bench({ onDropFiles }: Props) {
           display: 'block',
           outlineOffset: -3,
           touchAction: 'none',
+          userSelect: 'none',
           cursor: drag.dragging === 'pan' ? 'grabbing' : 'default',
         }}
       >

@@ -15,6 +15,9 @@ interface DimensionProps {
   readonly strong?: boolean;
 }
 
+/** Keeps a figure readable where it lies over the artwork. */
+export const HALO = { stroke: '#ffffff', strokeOpacity: 0.85, strokeWidth: 3.5, paintOrder: 'stroke' } as const;
+
 /** An engineer’s dimension line: two slashes, a line, and the figure in a gap in its middle. */
 export function Dimension({ axis, from, to, across, label, strong = false }: DimensionProps) {
   const length = Math.abs(to - from);
@@ -34,6 +37,7 @@ export function Dimension({ axis, from, to, across, label, strong = false }: Dim
   const [tx, ty] = axis === 'x' ? [middle, across + (isTight ? -9 : 4)] : [across + (isTight ? -9 : 4), middle];
   return (
     <g aria-hidden>
+      {strong && <path d={`${ends}${line}`} stroke="#ffffff" strokeOpacity="0.8" strokeWidth="4" fill="none" />}
       <path
         d={`${ends}${line}${slash(from)}${slash(to)}`}
         stroke={colour}
@@ -49,6 +53,7 @@ export function Dimension({ axis, from, to, across, label, strong = false }: Dim
         fontFamily={FACES.figure}
         fontWeight={strong ? 600 : 400}
         fontSize="12.5"
+        {...HALO}
       >
         {label}
       </text>

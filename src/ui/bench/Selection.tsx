@@ -3,7 +3,7 @@ import type { Frame } from '@/core/drawing';
 import { distances, type Rect, type SurfaceBoxes } from '@/core/layout';
 import { formatLengthValue, type JobUnit } from '@/core/measure';
 import { COLOURS, FACES } from '../shell/theme';
-import { Dimension } from './Dimensions';
+import { Dimension, HALO } from './Dimensions';
 import { boundsOf, type Caught, type Handle } from './gestures';
 import { project } from './LineCode';
 import type { Projection } from './view';
@@ -164,7 +164,7 @@ function CaughtLine({
   return (
     <g pointerEvents="none">
       <line {...ends} stroke={COLOURS.accent} strokeWidth="1.2" strokeDasharray="2 3" />
-      <text {...label} fill={COLOURS.accent} fontFamily={FACES.figure} fontSize="11.5">
+      <text {...label} fill={COLOURS.accent} fontFamily={FACES.figure} fontSize="11.5" {...HALO}>
         {line.name}
       </text>
     </g>

@@ -79,11 +79,17 @@ describe('moving', () => {
     const { job } = dragMove(context(desk, ['a'], 0, 0.5), 3.3, 0);
     expect(rectOf(job, desk.drawing, 'a').x).toBe(13.5);
   });
+  test('ten steps in quick succession are ten steps', async () => {
+    const desk = await drawn([box('a', [10, 10, 20, 20])]);
+    let { job } = desk;
+    for (let i = 0; i < 10; i += 1) job = moveBy(job, 'front', desk.drawing.boxes, ['a'], 0.5, 0);
+    expect(rectOf(job, desk.drawing, 'a').x).toBe(15);
+  });
   test('there and back again is where it was', async () => {
     const desk = await drawn([turned]);
-    const there = moveBy(desk.job, 'front', desk.drawing, ['turned'], 12.345, -6.789);
-    const drawing = (await openDesk(there, inMemory())).sides[0]?.drawing ?? desk.drawing;
-    const back = moveBy(there, 'front', drawing, ['turned'], -12.345, 6.789);
+    const { boxes } = desk.drawing;
+    const there = moveBy(desk.job, 'front', boxes, ['turned'], 12.345, -6.789);
+    const back = moveBy(there, 'front', boxes, ['turned'], -12.345, 6.789);
     expect(rectOf(back, desk.drawing, 'turned')).toEqual(rectOf(desk.job, desk.drawing, 'turned'));
   });
 });

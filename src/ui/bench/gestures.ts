@@ -9,6 +9,7 @@ import {
   rotation,
   snapAxis,
   snapLines,
+  solve,
   spanX,
   spanY,
   toStep,
@@ -95,7 +96,7 @@ export function dragMove(context: DragContext, dx: number, dy: number): Dragged 
   const moveX = dx === 0 ? 0 : atX ? dx + atX.shift : toStep(rough.x, context.step) - from.x;
   const moveY = dy === 0 ? 0 : atY ? dy + atY.shift : toStep(rough.y, context.step) - from.y;
   return {
-    job: moveBy(context.job, context.side, context.drawing, context.selection, moveX, moveY),
+    job: moveBy(context.job, context.side, context.drawing.boxes, context.selection, moveX, moveY),
     caught: [
       ...(atX ? [{ axis: 'x' as const, line: atX.line }] : []),
       ...(atY ? [{ axis: 'y' as const, line: atY.line }] : []),
@@ -103,20 +104,19 @@ export function dragMove(context: DragContext, dx: number, dy: number): Dragged 
   };
 }
 
-/** Moves elements by a distance. */
+/** Moves elements by a distance from where the job has them, so that steps in quick succession all count. */
 export function moveBy(
   job: Job,
   side: SideName,
-  drawing: Drawing,
+  boxes: SurfaceBoxes,
   ids: readonly string[],
   dx: number,
   dy: number,
 ): Job {
-  const rects = new Map(drawing.frames.map((f) => [f.element, f.rect]));
   return withElements(job, side, (element) => {
-    const rect = rects.get(element.id);
-    if (!rect || !ids.includes(element.id)) return element;
-    return placeAt(element, { ...rect, x: rect.x + dx, y: rect.y + dy }, drawing.boxes);
+    if (!ids.includes(element.id)) return element;
+    const rect = solve(element.placement, boxes);
+    return placeAt(element, { ...rect, x: rect.x + dx, y: rect.y + dy }, boxes);
   });
 }
 

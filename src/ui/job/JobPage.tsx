@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
-import { useCallback, useDeferredValue, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
 import { RulerDialog } from '../bench/RulerDialog';
 import { useBenchView } from '../bench/view';
@@ -122,8 +122,6 @@ function Stations() {
   const [palette, setPalette] = useState(false);
   const [ruler, setRuler] = useState(false);
   const input = useRef<HTMLInputElement>(null);
-  // The sheet and the slip may come a moment after the bench, so that a drag stays smooth.
-  const quiet = useDeferredValue(desk);
 
   // Made at each key press and opening of the palette, from what is true then.
   const commands = useCallback(
@@ -149,9 +147,7 @@ function Stations() {
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
       <Header onPalette={() => setPalette(true)} />
       <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
-        <DeskProvider value={quiet}>
-          <YellowSheet />
-        </DeskProvider>
+        <YellowSheet />
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           {station === 'brief' ? (
             <BriefForm />
@@ -166,12 +162,10 @@ function Stations() {
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
                 <Bench onDropFiles={(list, at) => void files(list, at)} />
               </Box>
-              <DeskProvider value={quiet}>
-                {station === 'size' && <SizeSlip />}
-                {station === 'lay-out' && <ElementSlip />}
-                {station === 'inspect' && <InspectSlip />}
-                {station === 'output' && <OutputSlip />}
-              </DeskProvider>
+              {station === 'size' && <SizeSlip />}
+              {station === 'lay-out' && <ElementSlip />}
+              {station === 'inspect' && <InspectSlip />}
+              {station === 'output' && <OutputSlip />}
             </>
           )}
         </Box>

@@ -1,9 +1,9 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
 import type { ColourEngine } from '@/core/colour';
-import { facesNeeded, languagesNeeded } from '@/core/compose';
+import { faceFor, facesNeeded, languagesNeeded, type FaceNeed } from '@/core/compose';
 import { jobFonts, type Job, type ProfileName } from '@/core/job';
-import { SHIPPED_FACES, loadHyphenator, nearestFace, type Face, type FontSet, type Hyphenator } from '@/core/type';
+import { loadHyphenator, type Face, type FontSet, type Hyphenator } from '@/core/type';
 
 /** What the bench needs to draw: colour, fonts and hyphenation, loaded as the job asks for them. */
 export interface Resources {
@@ -57,20 +57,20 @@ async function openFace(
 }
 
 /** Loads the face that a need comes down to; undefined when its family is not at hand. */
-function loadFace(job: Job, family: string, weight: number, italic: boolean): Promise<Face | undefined> {
-  const own = nearestFace(jobFonts(job).filter((f) => f.family === family), weight, italic); // prettier-ignore
-  if (own) {
-    const { family, weight, italic, postscript, sha } = own;
+function loadFace(job: Job, need: FaceNeed): Promise<Face | undefined> {
+  const source = faceFor(job, need);
+  if (!source) return Promise.resolve(undefined);
+  if (source.from === 'job') {
+    const { family, weight, italic, postscript, sha } = source.font;
     return remembered(faces, sha, () =>
       openFace({ family, weight, italic, postscript }, [{ key: sha, path: `/api/assets/${sha}/font` }]),
     );
   }
-  const face = nearestFace(SHIPPED_FACES.filter((f) => f.family === family), weight, italic); // prettier-ignore
-  if (!face) return Promise.resolve(undefined);
-  return remembered(faces, face.postscript, () =>
+  const { family, weight, italic, postscript, files } = source.face;
+  return remembered(faces, postscript, () =>
     openFace(
-      { family: face.family, weight: face.weight, italic: face.italic, postscript: face.postscript },
-      face.files.map((key) => ({ key, path: `/fonts/${key}.ttf` })),
+      { family, weight, italic, postscript },
+      files.map((key) => ({ key, path: `/fonts/${key}.ttf` })),
     ),
   );
 }
@@ -92,7 +92,7 @@ export function useResources(
       const { createFontSet } = await import('@/bring-in/font');
       const [colour, loaded, patterns] = await Promise.all([
         engine(profile),
-        Promise.all(facesNeeded(job).map((need) => loadFace(job, need.family, need.weight, need.italic))),
+        Promise.all(facesNeeded(job).map((need) => loadFace(job, need))),
         Promise.all(
           languagesNeeded(job).map(
             async (tag) => [tag, await remembered(hyphenators, tag, () => loadHyphenator(tag))] as const,

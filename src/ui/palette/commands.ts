@@ -81,10 +81,7 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     if (kind === 'text') type(element.id);
   };
   const nudge = (dx: number, dy: number) => () =>
-    replace(
-      'Nudge',
-      moveBy(job, side, desk.drawing, selection, toStep(dx * job.step, 1e-6), toStep(dy * job.step, 1e-6)),
-    );
+    replace('Nudge', moveBy(job, side, boxes, selection, toStep(dx * job.step, 1e-6), toStep(dy * job.step, 1e-6)));
   const order = (label: string, move: (list: readonly Element[]) => readonly Element[]) => () =>
     changeSide(label, move);
   const isChosen = (e: Element) => selection.includes(e.id);
