@@ -55,11 +55,12 @@ async function layout() {
     const desk = await openDesk(job, inMemory());
     const [piece] = job.pieces;
     const [side] = desk.sides;
-    if (!piece || !side) throw new Error('nothing to lay out');
+    const elements = piece?.surfaces['front'];
+    if (!piece || !elements || !side) throw new Error('nothing to lay out');
     const floor = await mean(() => structuredClone(job));
     const around = surroundings(desk, side);
     const cold = await mean(() => {
-      const drawing = createComposer(around).surface('front', piece.surfaces.front);
+      const drawing = createComposer(around).surface('front', elements);
       checkSurface(job, piece, 'front', drawing, side.blank);
     });
     note(`${count} elements: solve, draw and check (floor: cloning the job)`, ms(cold), ms(floor), times(cold, floor));
@@ -67,7 +68,7 @@ async function layout() {
     let i = 0;
     const warm = await mean(() => {
       i = (i + 1) % count;
-      const front = piece.surfaces.front.map((e, n) => (n === i ? { ...e } : e));
+      const front = elements.map((e, n) => (n === i ? { ...e } : e));
       composer.surface('front', front);
     });
     note(`${count} elements: draw again after one change`, ms(warm), ms(floor), times(warm, floor));

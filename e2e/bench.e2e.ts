@@ -160,7 +160,7 @@ test('a new size moves everything rightly, and another unit only writes it diffe
   await page.getByRole('option', { name: 'trim' }).click();
   await write(field(page, 'x-off centre'), '0');
   await page.keyboard.press('Alt+2');
-  await write(field(page, 'finished-size'), 'A4 landscape');
+  await write(field(page, 'size'), 'A4 landscape');
   await expect(page.locator('[data-figure="finished"]')).toContainText('297 × 210');
   await page.keyboard.press('Alt+3');
   await expect(field(page, 'x-off centre')).toHaveValue('0 mm');
@@ -168,7 +168,7 @@ test('a new size moves everything rightly, and another unit only writes it diffe
   const [left = 0, , right = 0] = [...path.matchAll(/-?[\d.]+/g)].map((m) => Number(m[0]));
   expect((left + right) / 2).toBeCloseTo(148.5, 3);
   await page.keyboard.press('Alt+2');
-  await write(field(page, 'finished-size'), '8.5in by');
+  await write(field(page, 'size'), '8.5in by');
   await expect(page.getByRole('alert').filter({ hasText: 'missing at the end' })).toBeVisible();
 });
 

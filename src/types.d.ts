@@ -62,3 +62,12 @@ declare module 'fontkit' {
   }
   export function create(bytes: Uint8Array): OpenedFont;
 }
+
+declare module 'dxf' {
+  /** A DXF file as read; only what the outline reader asks for. */
+  export class Helper {
+    constructor(text: string);
+    readonly parsed: { readonly header: object };
+    toPolylines(): { readonly polylines: readonly { readonly vertices: readonly (readonly [number, number])[] }[] };
+  }
+}

@@ -27,14 +27,19 @@ test('new, describe, check and export, one after another', async () => {
     expect(Object.keys(piece ?? {})).toEqual([
       'id',
       'name',
+      'kind',
       'finished',
       'flat',
       'withBleed',
       'bleed',
       'safe',
       'pixels',
+      'problems',
+      'sheets',
+      'scale',
       'surfaces',
       'figures',
+      'folding',
     ]);
     expect(piece).toMatchObject({
       finished: { width: 148, height: 210 },

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { FORMATS, describeJob, formatOf, startJob, unitThoughtIn } from '../core/format';
-import { jobJsonSchema } from '../core/job';
+import { FORMATS, formatOf, type Format } from '../core/format';
+import { describeJob, jobJsonSchema, parametersOf, startJob, unitThoughtIn } from '../core/job';
 import { JOB_UNITS, type JobUnit } from '../core/measure';
 import { EXPORTS, type ExportKind } from '../output/kinds';
 import { UsageError, readArguments, type Arguments } from './arguments';
@@ -33,7 +33,7 @@ export async function run(argv: readonly string[]): Promise<number> {
       say(HELP);
       return 0;
     case 'formats':
-      print(FORMATS.map(({ kind, title, about, parameters }) => ({ kind, title, about, parameters })));
+      print(FORMATS.map(describeFormat));
       return 0;
     case 'schema':
       print(jobJsonSchema());
@@ -66,7 +66,7 @@ async function create(args: Arguments): Promise<number> {
   if (!format) throw new UsageError(`There is no format “${kind}”. Formats: ${FORMATS.map((f) => f.kind).join(', ')}.`);
   const named = args.flags.get('unit');
   if (named !== undefined && !isUnit(named)) throw new UsageError(`--unit is one of ${JOB_UNITS.join(', ')}.`);
-  const unit = named !== undefined && isUnit(named) ? named : unitThoughtIn(args.set['size'] ?? '');
+  const unit = named !== undefined && isUnit(named) ? named : unitThoughtIn(Object.values(args.set));
   const started = startJob(format, args.set, { id: randomUUID(), name: args.flags.get('name') ?? format.title, unit });
   if (!started.ok) {
     const typed = args.set[started.parameter] ?? '';
@@ -84,6 +84,24 @@ async function create(args: Arguments): Promise<number> {
   say(`${out} written.`);
   return 0;
 }
+
+/** A format with its decisions, as a program would want to read them. */
+const describeFormat = (format: Format) => ({
+  kind: format.kind,
+  title: format.title,
+  about: format.about,
+  parameters: Object.entries(parametersOf(format)).map(([name, p]) => ({
+    name,
+    label: p.label,
+    kind: p.kind,
+    help: p.help,
+    default: p.default?.metric ?? null,
+    defaultInInches: p.default?.imperial ?? null,
+    ...(p.options && { options: p.options.map((o) => o.value) }),
+    ...(p.least !== undefined && { least: p.least }),
+    ...(p.most !== undefined && { most: p.most }),
+  })),
+});
 
 const isUnit = (text: string): text is JobUnit => (JOB_UNITS as readonly string[]).includes(text);
 

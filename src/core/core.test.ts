@@ -1,6 +1,7 @@
-import { blankOf, describeJob, formatOf, startJob, FORMATS } from './format';
-import { readJob } from './job';
-import { eyePpi, neededPpi, rulesFor } from './rules';
+import { FORMATS, formatOf } from './format';
+import { blankOf, describeJob, parametersOf, readJob, rulesFor, startJob } from './job';
+import { eyePpi, neededPpi } from './rules';
+import { House, Stock } from './shop';
 import { makeJob } from '../testing/jobs';
 
 const flyer = formatOf('flyer');
@@ -65,7 +66,8 @@ describe('a flyer', () => {
   });
 
   test('every format says what each of its parameters is when left out', () => {
-    for (const format of FORMATS) for (const p of format.parameters) expect(p.default).not.toBe('');
+    for (const format of FORMATS)
+      for (const p of Object.values(parametersOf(format))) expect(p.default === null || p.help !== '').toBe(true);
   });
 });
 
@@ -81,12 +83,17 @@ describe('resolution by reading distance: 25.4 ÷ (d × tan 1′), 20/20 acuity'
 });
 
 test('rules follow the stock and the house', () => {
-  const job = makeJob([], { stock: { name: '', kind: 'newsprint', grammage: 52 } });
+  const job = makeJob([], { stock: Stock.parse({ kind: 'newsprint', grammage: 52 }) });
   const rules = rulesFor(job, job.pieces[0] ?? fail());
   expect(rules.inkLimit.value).toBe(240);
   expect(rules.profile).toBe('uncoated-fogra29');
-  const strict = rulesFor({ ...job, house: { name: 'x', rgb: 'refuse', inkLimit: 220 } }, job.pieces[0] ?? fail());
-  expect(strict.inkLimit).toMatchObject({ value: 220, computed: 240, overridden: true });
+  const strict = rulesFor(
+    { ...job, house: House.parse({ name: 'x', rgb: 'refuse', inkLimit: 220 }) },
+    job.pieces[0] ?? fail(),
+  );
+  expect(strict.inkLimit).toMatchObject({ value: 220, overridden: false, rule: 'x asks for it' });
+  const byHand = rulesFor({ ...job, house: House.parse({ inkLimit: 220 }) }, job.pieces[0] ?? fail());
+  expect(byHand.inkLimit).toMatchObject({ value: 220, computed: 240, overridden: true });
 });
 
 test('marks never stand inside the bleed, whatever was asked', () => {

@@ -1,24 +1,45 @@
-import { startJob, formatOf } from '../core/format';
-import type { Job } from '../core/job';
+import { formatOf } from '../core/format';
+import { startJob, takeHouse, type Job } from '../core/job';
+import type { JobUnit } from '../core/measure';
+import { SHIPPED_PAPERS, SHIPPED_PRINTERS } from '../core/shop';
+
+interface Begun {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly set: Readonly<Record<string, string>>;
+  readonly unit?: JobUnit;
+  readonly printer?: string;
+  readonly paper?: string;
+  readonly due: string;
+  readonly quantity: number;
+}
 
 /** Jobs that the society has only begun: a size and a brief, nothing laid out yet. */
-export function begun(): readonly Job[] {
-  const format = formatOf('flyer');
-  if (!format) return [];
-  const begin = (id: string, name: string, size: string, unit: 'mm' | 'in', more: Partial<Job>): Job[] => {
-    const started = startJob(format, { size }, { id, name, unit });
-    return started.ok ? [{ ...started.job, client: 'Quillrook Dark-Sky Society', ...more }] : [];
-  };
-  return [
-    ...begin('demo-open-day', 'Observatory open day', 'A6', 'mm', {
-      due: '2027-01-20',
-      quantity: 5000,
-      stage: 'brief',
-    }),
-    ...begin('demo-winter-talks', 'Winter talks handbill', 'half letter', 'in', {
-      due: '2027-02-05',
-      quantity: 800,
-      stage: 'brief',
-    }),
-  ];
-}
+const BEGUN: readonly Begun[] = [
+  { id: 'open-day', name: 'Observatory open day', kind: 'flyer', set: { size: 'A6' }, due: '2027-01-20', quantity: 5000 },
+  { id: 'winter-talks', name: 'Winter talks handbill', kind: 'flyer', set: { size: 'half letter' }, unit: 'in', due: '2027-02-05', quantity: 800 },
+  { id: 'visitor-folder', name: 'Visitor folder', kind: 'brochure', set: { size: 'A4 landscape', fold: 'letter' }, printer: 'Copperplate Yard', paper: 'Stillwater silk 130', due: '2027-02-12', quantity: 4000 },
+  { id: 'trail-map', name: 'Star trail map', kind: 'map', set: { size: '24x36in', across: '4', down: '4' }, unit: 'in', paper: 'Heather offset 80', due: '2027-03-01', quantity: 2000 },
+  { id: 'catalogue', name: 'Ten years of night skies', kind: 'catalogue', set: { size: '170x240mm', pages: '100', binding: 'perfect' }, printer: 'Copperplate Yard', paper: 'Stillwater silk 150', due: '2027-04-15', quantity: 600 },
+  { id: 'disc-sleeve', name: 'Moor at night, field recordings', kind: 'disc-sleeve', set: { panel: '130x184mm', spine: '13mm' }, paper: 'Stillwater silk 250', due: '2027-03-20', quantity: 300 },
+  { id: 'tent-banner', name: 'Tent banner', kind: 'banner', set: { size: '5x3ft', scale: '1:10', grommets: '500mm' }, unit: 'in', printer: 'Flatbed Nine', paper: 'Banner PVC 510', due: '2027-01-30', quantity: 2 },
+  { id: 'eyepiece-labels', name: 'Eyepiece-box labels', kind: 'labels', set: { size: '63.5x38.1mm', sheet: 'A4', across: '3', down: '7', 'pitch-across': '66mm' }, printer: 'Corner Counter', paper: 'Label gloss, permanent', due: '2026-12-18', quantity: 210 },
+  { id: 'member-card', name: 'Member cards', kind: 'business-card', set: { corners: 'round' }, paper: 'Heather offset 300', due: '2027-01-05', quantity: 450 },
+  { id: 'solstice-card', name: 'Solstice card', kind: 'folded-card', set: { size: '5x7in', fold: 'side', sheet: 'letter landscape' }, unit: 'in', printer: 'Corner Counter', paper: 'Bilberry card 240', due: '2026-12-10', quantity: 120 },
+  { id: 'moon-calendar', name: 'Moon calendar 2028', kind: 'wall-calendar', set: { size: 'A4 landscape' }, paper: 'Heather offset 160', due: '2027-09-01', quantity: 350 },
+  { id: 'moon-sticker', name: 'Moon sticker', kind: 'sticker', set: { shape: 'crescent', size: '50x60mm' }, paper: 'Window vinyl, white', due: '2027-01-12', quantity: 2000 },
+  { id: 'red-lamp-box', name: 'Red lamp box', kind: 'tuck-box', set: { width: '60mm', height: '90mm', depth: '25mm' }, paper: 'Tarn board 300', due: '2027-05-03', quantity: 500 },
+]; // prettier-ignore
+
+export const begun = (): readonly Job[] =>
+  BEGUN.flatMap(({ id, name, kind, set, unit = 'mm', printer, paper, due, quantity }): Job[] => {
+    const format = formatOf(kind);
+    const house = SHIPPED_PRINTERS.find((p) => p.name === printer);
+    const stock = SHIPPED_PAPERS.find((p) => p.name === paper);
+    const started =
+      format && startJob(format, set, { id: `demo-${id}`, name, unit }, { ...(stock && { stock }), ...(house && { house }) });
+    if (!started?.ok) throw new Error(`The demo’s ${name} cannot be begun: ${started ? started.error.message : kind}`);
+    const job = house ? takeHouse(started.job, house) : started.job;
+    return [{ ...job, client: 'Quillrook Dark-Sky Society', due, quantity, stage: 'brief' }];
+  }); // prettier-ignore

@@ -1,9 +1,9 @@
 import type { ColourEngine } from '../core/colour';
-import { createComposer, languagesNeeded, type Composer } from '../core/compose';
-import { blankOf, type Blank, type BlankSurface } from '../core/format';
-import type { Job, Piece } from '../core/job';
-import { rulesFor, type Rules } from '../core/rules';
-import type { Drawing } from '../core/drawing';
+import { createComposer, languagesNeeded, withRepeats, type Composer } from '../core/compose';
+import type { Blank, BlankSurface } from '../core/format';
+import { blankOf, elementsOn, rulesFor, type Job, type Piece } from '../core/job';
+import type { Rules } from '../core/rules';
+import { itemsOf, type Drawing } from '../core/drawing';
 import { checkSurface, type Finding } from '../core/check';
 import { loadHyphenator, type Hyphenator } from '../core/type';
 import type { OpenProfile } from '../bring-in/profile';
@@ -42,18 +42,24 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
   const sides = job.pieces.flatMap((piece): DeskSide[] => {
     const blank = blankOf(job, piece);
     const rules = rulesFor(job, piece);
-    return blank.surfaces.map((surface) => {
+    const drawn = blank.surfaces.map((surface): DeskSide => {
       const composer: Composer = createComposer({
         boxes: surface.boxes,
         assets: job.assets,
         language: job.language,
-        ppi: rules.ppi.value,
+        ppi: rules.ppi.value * blank.scale,
         colour: profile.engine,
         fonts: fonts.set,
         hyphenator: (language) => hyphenators.get(language),
       });
-      const drawing = composer.surface(surface.name, piece.surfaces[surface.name]);
+      const drawing = composer.surface(surface.name, elementsOn(piece, surface.name));
       return { piece, blank, surface, rules, drawing };
+    });
+    return drawn.map((side): DeskSide => {
+      const { repeats } = side.surface;
+      const source = repeats && drawn.find((s) => s.surface.name === repeats.surface);
+      if (!repeats || !source) return side;
+      return { ...side, drawing: withRepeats(side.drawing, itemsOf(source.drawing), repeats.at) };
     });
   });
   return { job, assets, fonts, profile, colour: profile.engine, sides };

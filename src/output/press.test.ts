@@ -1,3 +1,4 @@
+import { COMMON_CODES } from '../core/shop';
 import { createHash } from 'node:crypto';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -114,7 +115,7 @@ describe('colour, as Ghostscript’s tiffsep separates it', () => {
   });
 
   test('inkcov agrees on the coverage of a plain page', async () => {
-    const marks = { corner: false, centre: false, register: false, colourBar: false, slugLine: false };
+    const marks = { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false };
     const job = makeJob(
       [box('half', [0, 0, 74, 210], { atTrim: 'stops', fill: { kind: 'process', c: 100, m: 0, y: 0, k: 0 } })],
       { output: { marks, previewPixels: 800 } },
@@ -143,10 +144,19 @@ describe('colour, as Ghostscript’s tiffsep separates it', () => {
 function sheetOf(job: Job) {
   const [piece] = job.pieces;
   if (!piece) throw new Error('no piece');
-  const boxes = surfaceBoxes(piece.size, piece.bleed ?? edges(3), piece.safe ?? edges(5), piece.grid);
+  const boxes = surfaceBoxes({ width: 148, height: 210 }, piece.bleed ?? edges(3), piece.safe ?? edges(5), piece.grid);
   // The slug line takes a line of type; its face is the only thing not known here.
   const words = { job: job.name, side: 'front', date: '2026-05-01', plates: 'C M Y K' };
-  const made = marksFor({ boxes, marks: job.output.marks, offset: 3, slug: 0, words, face: undefined });
+  const made = marksFor({
+    boxes,
+    marks: job.output.marks,
+    offset: 3,
+    slug: 0,
+    words,
+    face: undefined,
+    lines: [],
+    codes: COMMON_CODES,
+  });
   return { boxes, sheet: made.sheet, items: made.items };
 }
 
@@ -207,7 +217,9 @@ test('fonts are embedded and subset, and text copies as typed (pdffonts, pdftote
 test('words stand where they were set, to a hundredth of a point (pdftotext -bbox)', async () => {
   const job = makeJob([words('line', 'moon stars', [20, 50, 100, 20], { sizePt: 24 })]);
   const desk = await openDesk(job, inMemory());
-  const [run1] = itemsOf(desk.sides[0]?.drawing ?? { surface: '', boxes: sheetOf(job).boxes, frames: [], notes: [] });
+  const [run1] = itemsOf(
+    desk.sides[0]?.drawing ?? { surface: '', boxes: sheetOf(job).boxes, frames: [], repeated: [], notes: [] },
+  );
   if (run1?.kind !== 'glyphs') throw new Error('no glyphs');
   const second = run1.glyphs.find((g) => g.text === 's');
   await inFolder(async (folder) => {
@@ -326,7 +338,7 @@ describe('bench and press look alike', () => {
       {
         output: {
           ...makeJob().output,
-          marks: { corner: false, centre: false, register: false, colourBar: false, slugLine: false },
+          marks: { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false },
         },
       },
       { bleed: edges(0) },
@@ -342,7 +354,7 @@ describe('bench and press look alike', () => {
     if (!read.ok) throw new Error(read.problem);
     const sha = createHash('sha256').update(bytes).digest('hex');
     const demo = meteorNight({ sha, asset: read.picture });
-    const none = { corner: false, centre: false, register: false, colourBar: false, slugLine: false };
+    const none = { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false };
     const pieces = demo.pieces.map((p) => ({ ...p, bleed: edges(0) }));
     await compare(
       { ...demo, pieces, output: { ...demo.output, marks: none } },

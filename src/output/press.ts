@@ -1,7 +1,7 @@
 import { inksIn } from '../core/colour';
 import { itemsOf, type Drawing } from '../core/drawing';
-import { marksFor } from '../core/marks';
-import { rulesFor } from '../core/rules';
+import { marksFor, processLayers, processPlates } from '../core/marks';
+import { rulesFor } from '../core/job';
 import { writePdf, type PdfPage } from '../paint/pdf';
 import { SLUG_FACE } from '../core/compose';
 import type { Desk, DeskSide } from './desk';
@@ -40,7 +40,7 @@ export async function pressFile(desk: Desk, at: Date, progress: Progress): Promi
 /** A side with its marks: artwork first, marks above everything. */
 export function pressPage(desk: Desk, side: DeskSide, at: Date): PdfPage {
   const { job, fonts } = desk;
-  const { boxes } = side.surface;
+  const { boxes, processLines } = side.surface;
   const { sheet, items } = marksFor({
     boxes,
     marks: job.output.marks,
@@ -49,12 +49,20 @@ export function pressPage(desk: Desk, side: DeskSide, at: Date): PdfPage {
     face: fonts.set.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic),
     words: {
       job: job.name,
-      side: side.surface.name,
+      side: side.blank.scale === 1 ? side.surface.name : `${side.surface.name}, drawn 1:${side.blank.scale}`,
       date: at.toISOString().slice(0, 10),
-      plates: platesOf(side.drawing).join(' '),
+      plates: [...platesOf(side.drawing), ...processPlates(processLines, side.rules)].join(' '),
     },
+    lines: processLines,
+    codes: side.rules.lines,
   });
-  return { items: [...itemsOf(side.drawing), ...items], trim: boxes.trim, bleed: boxes.bleed, sheet };
+  const layers = processLayers(processLines, side.rules);
+  return {
+    parts: [{ items: itemsOf(side.drawing) }, ...layers.map((layer) => ({ layer })), { items }],
+    trim: boxes.trim,
+    bleed: boxes.bleed,
+    sheet,
+  };
 }
 
 /** The plates that a side needs, in printing order. A picture counts as all four. */

@@ -1,9 +1,11 @@
 import sharp from 'sharp';
+import type { Build } from '../core/colour';
 import { itemsOf, type Ink } from '../core/drawing';
 import { pictureAsset } from '../core/job';
 import { MM_PER_INCH } from '../core/measure';
 import { writePdf } from '../paint/pdf';
-import { svgPage } from '../paint/svg';
+import type { BlankSurface } from '../core/format';
+import { blankPicture, svgPage } from '../paint/svg';
 import type { Desk, DeskSide } from './desk';
 import type { OutputFile, Progress } from './export';
 import { fileStem } from './file-name';
@@ -47,9 +49,9 @@ async function previewPdf(desk: Desk, at: Date, progress: Progress): Promise<Uin
   return writePdf({
     pages: desk.sides.map((side) => {
       const { trim } = side.surface.boxes;
-      return { items: itemsOf(side.drawing), trim, bleed: trim, sheet: trim };
+      return { parts: [{ items: itemsOf(side.drawing) }], trim, bleed: trim, sheet: trim };
     }),
-    purpose: { kind: 'screen', toRgb: (ink: Ink) => (ink.kind === 'process' ? desk.colour.toRgb(ink.build) : BLACK) },
+    purpose: { kind: 'screen', toRgb: (ink: Ink) => desk.colour.toRgb(screenBuild(ink)) },
     metadata: { title: job.name, at, id: fileId(job, at, 'preview') },
     profile: { bytes: await readSrgb(), condition: 'sRGB', about: 'sRGB' },
     ...(await fontsFor(desk)),
@@ -57,7 +59,17 @@ async function previewPdf(desk: Desk, at: Date, progress: Progress): Promise<Uin
   });
 }
 
-const BLACK = { r: 0, g: 0, b: 0 };
+/** What a screen shows an ink by. */
+function screenBuild(ink: Ink): Build {
+  switch (ink.kind) {
+    case 'process':
+      return ink.build;
+    case 'spot':
+      return ink.shown;
+    case 'registration':
+      return { c: 0, m: 0, y: 0, k: ink.tint };
+  }
+}
 
 async function screenEncoding(desk: Desk, bytes: Uint8Array, { asset, size }: PictureUse): Promise<EncodedPicture> {
   const { rgb, alpha } = await screenPicture(bytes, asset, size, desk.profile.pictures());
@@ -102,6 +114,13 @@ export async function previewPng(desk: Desk, side: DeskSide, longest: number): P
       ? { mode: 'width' as const, value: longest }
       : { mode: 'height' as const, value: longest };
   return new Resvg(svg, { fitTo, font: { loadSystemFonts: false } }).render().asPng();
+}
+
+/** A bare side by its outline, panels and lines, for the board. */
+export async function blankPng(surface: BlankSurface): Promise<Uint8Array> {
+  const { Resvg } = await import('@resvg/resvg-js');
+  const svg = blankPicture(surface, { width: 240, height: 240 });
+  return new Resvg(svg, { fitTo: { mode: 'width', value: 480 }, font: { loadSystemFonts: false } }).render().asPng();
 }
 
 type Asset = NonNullable<ReturnType<typeof pictureAsset>>;

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import type { ProfileName } from '../core/job';
+import type { ProfileName } from '../core/shop';
 import { openProfile, type OpenProfile } from '../bring-in/profile';
 import { shipped } from './home';
 

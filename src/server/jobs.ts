@@ -35,6 +35,7 @@ const summaryOf = (row: JobRow): JobSummary => ({
   client: row.client,
   stage: row.stage,
   due: row.due,
+  kind: row.kind,
   size: row.size,
   updatedAt: row.updatedAt.toISOString(),
 });

@@ -1,8 +1,9 @@
 import 'server-only';
-import { pictureAsset, type Asset, type Job, type ProfileName } from '@/core/job';
+import { elementsOf, pictureAsset, type Asset, type Job } from '@/core/job';
+import type { ProfileName } from '@/core/shop';
 import type { Finding } from '@/core/check';
 import type { OpenProfile } from '@/bring-in/profile';
-import { checkDesk, openDesk, openOutputProfile, previewPng, screenImage } from '@/output';
+import { checkDesk, openDesk, openOutputProfile, blankPng, previewPng, screenImage } from '@/output';
 import { assetFacts, assetStore, cached } from './assets';
 import { Problem } from './problem';
 import { revision } from './jobs';
@@ -43,10 +44,13 @@ export async function benchPicture(
 /** The front of a job, small, for the board. */
 export async function thumbnail(id: string, number: number): Promise<Uint8Array> {
   return cached(`thumb-${id}-${number}.png`, async () => {
-    const desk = await openDesk(await revision(id, number), assetStore);
+    const job = await revision(id, number);
+    const desk = await openDesk(job, assetStore);
     const [front] = desk.sides;
     if (!front) throw new Problem(404, 'This job has no side to show.', 'Open it and set its size.');
-    return previewPng(desk, front, 480);
+    // What nobody laid anything on yet is told by its shape, its folds and its lines.
+    const isBare = job.pieces.every((piece) => elementsOf(piece).length === 0);
+    return isBare ? blankPng(front.surface) : previewPng(desk, front, 480);
   });
 }
 

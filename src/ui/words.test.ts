@@ -1,7 +1,6 @@
 import { produce } from 'immer';
-import { blankOf } from '@/core/format';
 import { OVERRIDE_FIELDS, type Figure } from '@/core/figure';
-import { describeDifferences, elementsOf, type Job } from '@/core/job';
+import { blankOf, describeDifferences, elementsOf, type Job } from '@/core/job';
 import { box, makeJob, words } from '@/testing/jobs';
 import { dueWords } from './board/due';
 import { keyOf } from './palette/commands';

@@ -1,6 +1,7 @@
 import { checkDesk, openDesk } from '../../output';
 import { box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
 import type { Element, Job } from '../job';
+import { House } from '../shop';
 import { RULES, applyChange, withinLimit, type Finding } from './index';
 
 const findings = async (job: Job): Promise<readonly Finding[]> => checkDesk(await openDesk(job, inMemory()));
@@ -136,7 +137,7 @@ describe('ink', () => {
   test('RGB only where the printer wants none', async () => {
     const rgb = [box('sea', [20, 20, 40, 40], { fill: { kind: 'rgb', r: 40, g: 90, b: 120 } })];
     expect(await of(rgb)).toEqual([]);
-    const job = makeJob(rgb, { house: { name: 'Copperplate Yard', rgb: 'refuse' } });
+    const job = makeJob(rgb, { house: House.parse({ name: 'Copperplate Yard', rgb: 'refuse' }) });
     expect(ids(await findings(job))).toEqual(['rgb-left/sea']);
     expect(await fixed(job, 'rgb-left')).toEqual([]);
   });

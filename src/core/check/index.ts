@@ -1,3 +1,4 @@
 export { applyChange, type Change, type Finding, type Fix, type Rule, type Severity } from './rule';
 export * from './registry';
+export * from './lost';
 export { withinLimit } from './total-ink';

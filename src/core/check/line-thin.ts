@@ -5,7 +5,7 @@ import { framed, replace, type Rule } from './rule';
 
 /** A line in one solid ink holds at the least width; in a tint, several inks or paper it needs twice that [cp]. */
 const isSolid = (ink: Ink): boolean =>
-  ink.kind === 'registration' || (inksIn(ink.build).length === 1 && totalInk(ink.build) === 100);
+  ink.kind !== 'process' || (inksIn(ink.build).length === 1 && totalInk(ink.build) === 100);
 
 export const lineThinRule: Rule = {
   id: 'line-thin',

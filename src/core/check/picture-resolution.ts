@@ -17,10 +17,11 @@ export const pictureResolutionRule: Rule = {
       const asset = element.kind === 'picture' ? pictureAsset(subject.job.assets, element.picture) : undefined;
       if (item?.kind !== 'picture' || !asset || element.kind !== 'picture') return [];
       const need = subject.rules.ppi.value;
-      const has = effectivePpi(item.image, asset);
+      // A piece drawn smaller than life is enlarged on the press, pixels and all.
+      const has = effectivePpi(item.image, asset) / subject.blank.scale;
       if (has >= need - 0.5) return [];
-      const largest = (asset.width / need) * MM_PER_INCH;
-      const wanted = `${pixels(item.image.width, need)} × ${pixels(item.image.height, need)} px`;
+      const largest = ((asset.width / need) * MM_PER_INCH) / subject.blank.scale;
+      const wanted = `${pixels(item.image.width * subject.blank.scale, need)} × ${pixels(item.image.height * subject.blank.scale, need)} px`;
       const percent = element.fit.mode === 'scale' ? (element.fit.percent * has) / need : 0;
       return [
         {

@@ -1,4 +1,4 @@
-import { boxName, missingTracks, overlaps, restate, solve } from '../layout';
+import { boxName, isMissing, overlaps, restate, solve } from '../layout';
 import { framed, replace, type Report, type Rule } from './rule';
 
 /** What no longer fits after a change of size or grid. */
@@ -17,9 +17,9 @@ export const placementRule: Rule = {
         const message = `No room left ${axis} in ${boxName(placement.against)}: its edges pass each other. Give smaller distances.`;
         return [{ severity: 'fault', element: element.id, where, message }];
       }
-      if (missingTracks(placement.against, boxes)) {
+      if (isMissing(placement.against, boxes)) {
         const safe = { ...element, placement: restate(placement, { box: 'safe' }, boxes) };
-        const message = `It stands against ${boxName(placement.against)}, which the grid no longer has.`;
+        const message = `It stands against ${boxName(placement.against)}, which this side no longer has.`;
         return [
           {
             severity: 'warning',

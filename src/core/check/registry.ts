@@ -1,7 +1,7 @@
-import { blankOf, type Blank } from '../format';
+import type { Blank } from '../format';
 import type { Drawing } from '../drawing';
-import type { Job, Piece, SideName } from '../job';
-import { rulesFor } from '../rules';
+import { blankOf, elementsOn, rulesFor, type Job, type Piece, type SideName } from '../job';
+import { blankProblemsRule } from './blank-problems';
 import { bleedRule } from './bleed';
 import { emptyPageRule } from './empty-page';
 import { lineThinRule } from './line-thin';
@@ -17,6 +17,7 @@ import { typeSmallRule } from './type-small';
 
 /** Every rule, in the order a preflight reads best. */
 export const RULES: readonly Rule[] = [
+  blankProblemsRule,
   bleedRule,
   safeAreaRule,
   textOverflowRule,
@@ -40,7 +41,7 @@ export function checkSurface(
   drawing: Drawing,
   blank: Blank = blankOf(job, piece),
 ): readonly Finding[] {
-  const elements = new Map(piece.surfaces[side].map((element) => [element.id, element]));
+  const elements = new Map(elementsOn(piece, side).map((element) => [element.id, element]));
   const subject = { job, piece, side, blank, rules: rulesFor(job, piece), drawing, elements };
   const findings = RULES.flatMap((rule) =>
     rule.check(subject).map((report): Finding => ({

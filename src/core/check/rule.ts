@@ -100,7 +100,9 @@ export function applyChange(job: Job, change: Change): Job {
         ...job,
         pieces: job.pieces.map((piece) => ({
           ...piece,
-          surfaces: { front: swap(piece.surfaces.front), back: swap(piece.surfaces.back) },
+          surfaces: Object.fromEntries(
+            Object.entries(piece.surfaces).map(([side, elements]) => [side, swap(elements)]),
+          ),
         })),
       };
     }

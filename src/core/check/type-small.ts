@@ -20,7 +20,8 @@ export const typeSmallRule: Rule = {
       const run = frame.items.find((i) => i.kind === 'glyphs');
       if (element.kind !== 'text' || run?.kind !== 'glyphs') return [];
       const delicate = isDelicate(run.ink);
-      const least = delicate ? subject.rules.minReversedTypePt.value : subject.rules.minTypePt.value;
+      const asked = delicate ? subject.rules.minReversedTypePt.value : subject.rules.minTypePt.value;
+      const least = asked / subject.blank.scale;
       const { sizePt } = element.style;
       if (sizePt >= least) return [];
       const how = delicate ? ' reversed or in several inks' : '';

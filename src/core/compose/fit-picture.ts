@@ -1,4 +1,4 @@
-import type { ElementOf } from '../job';
+import type { ElementOf } from '../element';
 import type { Rect } from '../layout';
 import { MM_PER_INCH, type Mm } from '../measure';
 

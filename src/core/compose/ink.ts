@@ -1,6 +1,6 @@
 import { isBlackOnly, type ColourEngine } from '../colour';
 import type { Ink } from '../drawing';
-import type { Paint } from '../job';
+import type { Paint } from '../element';
 
 /** What a paint lays on paper as an area: artwork knocks out what is beneath. */
 export function inkOf(paint: Paint, colour: ColourEngine): Ink {

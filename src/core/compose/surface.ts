@@ -1,5 +1,6 @@
-import type { Drawing } from '../drawing';
-import type { Element } from '../job';
+import type { Drawing, Item } from '../drawing';
+import type { Element } from '../element';
+import type { Point } from '../layout';
 import { composeElement, type Composed, type Surroundings } from './element';
 
 /**
@@ -28,8 +29,20 @@ export function createComposer(around: Surroundings): Composer {
         surface: name,
         boxes: around.boxes,
         frames: composed.map((c) => c.frame),
+        repeated: [],
         notes: composed.flatMap((c) => c.notes),
       };
     },
   };
 }
+
+/** The artwork of one surface set down at places of another. */
+export const withRepeats = (drawing: Drawing, source: readonly Item[], places: readonly Point[]): Drawing => ({
+  ...drawing,
+  repeated: places.flatMap(({ x, y }) =>
+    source.map((item): Item => {
+      const [a, b, c, d, e, f] = item.matrix;
+      return { ...item, matrix: [a, b, c, d, e + x, f + y] };
+    }),
+  ),
+});

@@ -1,14 +1,6 @@
 import type { Build } from '../colour';
-import type { Matrix, Rect, SurfaceBoxes } from '../layout';
+import type { Matrix, Path, Rect, SurfaceBoxes } from '../layout';
 import type { Mm } from '../measure';
-
-/** One step of an outline, in mm. */
-export type Segment =
-  | readonly ['M', number, number]
-  | readonly ['L', number, number]
-  | readonly ['C', number, number, number, number, number, number]
-  | readonly ['Z'];
-export type Path = readonly Segment[];
 
 /** What a paint lays on the paper. */
 export type Ink =
@@ -21,7 +13,9 @@ export type Ink =
       readonly from?: { readonly r: number; readonly g: number; readonly b: number };
     }
   /** Every plate of the job, for marks. */
-  | { readonly kind: 'registration'; readonly tint: number };
+  | { readonly kind: 'registration'; readonly tint: number }
+  /** An ink or a line of its own plate; `shown` is how a screen and a proof show it. Lines always overprint. */
+  | { readonly kind: 'spot'; readonly name: string; readonly shown: Build };
 
 export interface StrokeStyle {
   readonly ink: Ink;
@@ -76,6 +70,15 @@ export interface PictureItem extends Common {
 
 export type Item = PathItem | GlyphItem | PictureItem;
 
+/** What a machine follows, on a layer of its own above the artwork. */
+export interface ProcessLayer {
+  /** As a reader of the file sees it in the list of layers. */
+  readonly name: string;
+  /** Processing step: its group and type by ISO 19593-1 (from memory). */
+  readonly step: { readonly group: string; readonly type: string };
+  readonly items: readonly Item[];
+}
+
 /** What composing an element found out beyond its marks on paper. */
 export type Note =
   | {
@@ -108,7 +111,12 @@ export interface Drawing {
   readonly surface: string;
   readonly boxes: SurfaceBoxes;
   readonly frames: readonly Frame[];
+  /** Artwork of another surface that stands here too, below this one’s own. */
+  readonly repeated: readonly Item[];
   readonly notes: readonly Note[];
 }
 
-export const itemsOf = (drawing: Drawing): readonly Item[] => drawing.frames.flatMap((f) => f.items);
+export const itemsOf = (drawing: Drawing): readonly Item[] => [
+  ...drawing.repeated,
+  ...drawing.frames.flatMap((f) => f.items),
+];

@@ -1,2 +1,3 @@
 export * from './drawing';
-export * from './path';
+// Outlines are geometry; whoever draws finds them here too.
+export { ellipsePath, linePath, mapPath, rectPath, type Path, type Segment } from '../layout';

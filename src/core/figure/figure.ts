@@ -1,18 +1,24 @@
 import type { Mm } from '../measure';
 
 /** What a figure's number counts. */
-export type FigureUnit = 'mm' | 'px' | 'ppi' | '%' | 'pt' | 'count';
+export type FigureUnit = 'mm' | 'px' | 'ppi' | '%' | 'pt' | 'count' | 'g';
 
 /** A measure on the bench that a figure speaks of, so that pointing at the figure can light it up. */
 export type Measured =
   | { readonly kind: 'box'; readonly box: 'trim' | 'bleed' | 'safe' }
   | { readonly kind: 'columns' }
-  | { readonly kind: 'marks' };
+  | { readonly kind: 'marks' }
+  /** Distances between stops along the width (x) or the height (y), mm from the trimmed corner; `surface` tells of which side. */
+  | { readonly kind: 'stops'; readonly axis: 'x' | 'y'; readonly stops: readonly Mm[]; readonly surface?: string };
+
+/** Headings of the sheet, in the order in which the work is done. */
+export const FIGURE_GROUPS = ['size', 'panels', 'grid', 'on the sheet', 'picture and ink', 'output'] as const;
+export type FigureGroup = (typeof FIGURE_GROUPS)[number];
 
 /** One line of the yellow sheet: a value with the working that led to it. */
 export interface Figure {
   readonly id: string;
-  readonly group: 'size' | 'grid' | 'picture and ink' | 'output';
+  readonly group: FigureGroup;
   readonly name: string;
   /** One number, width and height, or top, right, bottom, left. */
   readonly value: number | readonly number[];

@@ -1,25 +1,81 @@
 import type { Figure } from '../figure';
-import type { SideName } from '../job';
-import type { EdgeLengths, Point, Rect, SurfaceBoxes } from '../layout';
+import type { Folding } from '../fold';
+import type { EdgeLengths, Path, Point, Rect, SurfaceBoxes } from '../layout';
+import type { Mm } from '../measure';
 import type { Size } from '../paper';
+import type { Process } from '../shop';
 
 /** A part of a side that the reader meets as one. */
 export interface Panel extends Rect {
   readonly name: string;
+  /** Read upside down on the flat sheet. */
+  readonly turned?: true;
 }
 
 /** A line that a machine follows. */
 export interface ProcessLine {
-  readonly process: 'cut' | 'fold';
+  readonly process: Process;
   readonly from: Point;
   readonly to: Point;
+  /** Given when it is not the straight line between the two points. */
+  readonly path?: Path;
+  /** Which way a fold or score bends, as the viewer of this side sees it. */
+  readonly direction?: 'up' | 'down';
+}
+
+/** Where something may not stand, or where no ink may lie. */
+export interface Zone {
+  readonly name: string;
+  readonly kind: 'keep-clear' | 'no-ink' | 'hidden';
+  readonly outline: Path;
+  readonly why: string;
+}
+
+/** Another surface’s artwork, set down at each of these places (top-left corner of its trim). */
+export interface Repeats {
+  readonly surface: string;
+  readonly at: readonly Point[];
 }
 
 export interface BlankSurface {
-  readonly name: SideName;
+  readonly name: string;
+  /** Trimmed outline. */
+  readonly outline: Path;
+  /** The outline out to the bleed. */
+  readonly bleedOutline: Path;
   readonly panels: readonly Panel[];
   readonly processLines: readonly ProcessLine[];
+  readonly zones: readonly Zone[];
   readonly boxes: SurfaceBoxes;
+  readonly repeats?: Repeats;
+}
+
+/** Something about the blank itself that the press, the folder or the knife will trip over. */
+export interface BlankProblem {
+  readonly severity: 'fault' | 'warning' | 'note';
+  readonly message: string;
+  /** The decision to change. */
+  readonly parameter?: string;
+}
+
+/** How a piece lies on a sheet of the press. */
+export interface SheetFit {
+  readonly sheet: string;
+  readonly width: Mm;
+  readonly height: Mm;
+  /** How many across and down, as plain rows and columns. */
+  readonly across: number;
+  readonly down: number;
+  /** Whether the piece is turned a quarter. */
+  readonly turned: boolean;
+  readonly up: number;
+  /** Share of the sheet that pieces cover, 0 to 1. */
+  readonly used: number;
+  /** From the sheet’s edge to the trim when one piece is centred: left and top, mm. */
+  readonly left: Mm;
+  readonly top: Mm;
+  /** Why not, where none fits. */
+  readonly why?: string;
 }
 
 /** The flat piece of paper as the format and the rules dictate it. */
@@ -34,4 +90,10 @@ export interface Blank {
   readonly pixels: { readonly ppi: number; readonly finished: Size; readonly withBleed: Size };
   readonly surfaces: readonly BlankSurface[];
   readonly figures: readonly Figure[];
+  readonly problems: readonly BlankProblem[];
+  readonly sheets: readonly SheetFit[];
+  /** How it folds, where it does. */
+  readonly folding?: Folding;
+  /** Drawn this many times smaller than life; figures give both. */
+  readonly scale: number;
 }

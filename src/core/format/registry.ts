@@ -1,21 +1,54 @@
-import type { Job, Piece } from '../job';
-import { rulesFor, type Rules } from '../rules';
-import type { Blank } from './blank';
-import { flyer, flyerBlank } from './flyer';
-import type { Format } from './parameter';
+import { banner } from './banner';
+import { bellyBand } from './belly-band';
+import { bookCover } from './book-cover';
+import { booklet } from './booklet';
+import { bookmark } from './bookmark';
+import { brochure } from './brochure';
+import { businessCard } from './business-card';
+import { card } from './card';
+import { caseInsert } from './case-insert';
+import { catalogue } from './catalogue';
+import { complimentSlip } from './compliment-slip';
+import { cv } from './cv';
+import { discSleeve } from './disc-sleeve';
+import { doorHanger } from './door-hanger';
+import { envelope } from './envelope';
+import { flyer } from './flyer';
+import { foldedCard } from './folded-card';
+import type { Format } from './format';
+import { hangTag } from './hang-tag';
+import { invitation } from './invitation';
+import { labels } from './labels';
+import { letterhead } from './letterhead';
+import { map } from './map';
+import { notepad } from './notepad';
+import { own } from './own';
+import { pocketFolder } from './pocket-folder';
+import { postcard } from './postcard';
+import { poster } from './poster';
+import { rollLabels } from './roll-labels';
+import { rollUp } from './roll-up';
+import { ruledPaper } from './ruled-paper';
+import { sticker } from './sticker';
+import { tableTent } from './table-tent';
+import { tuckBox } from './tuck-box';
+import { wallCalendar } from './wall-calendar';
+import { worksheet } from './worksheet';
+import { wrap } from './wrap';
 
 /** Every kind of piece, in the order a shop thinks of them. */
-export const FORMATS: readonly Format[] = [flyer];
+export const FORMATS: readonly Format[] = [
+  flyer, poster, postcard, card, invitation, businessCard, bookmark,
+  letterhead, complimentSlip, envelope, cv, notepad, ruledPaper, worksheet,
+  brochure, map, foldedCard,
+  booklet, catalogue, wallCalendar,
+  wrap, discSleeve, caseInsert, bookCover, bellyBand,
+  banner, rollUp,
+  labels, rollLabels,
+  sticker, hangTag, doorHanger, tableTent, pocketFolder, tuckBox,
+  own,
+]; // prettier-ignore
 
-export const formatOf = (kind: string): Format | undefined => FORMATS.find((f) => f.kind === kind);
+const BY_KIND = new Map(FORMATS.map((f) => [f.kind, f]));
 
-/** The flat piece of paper that a piece of a job is. */
-export function blankOf(job: Job, piece: Piece): Blank {
-  return BLANKS[piece.kind](job, piece, rulesFor(job, piece));
-}
-
-/** How each kind becomes a blank. */
-const BLANKS: { readonly [K in Piece['kind']]: (job: Job, piece: Extract<Piece, { kind: K }>, rules: Rules) => Blank } =
-  {
-    flyer: flyerBlank,
-  };
+export const formatOf = (kind: string): Format | undefined => BY_KIND.get(kind);

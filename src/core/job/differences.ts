@@ -1,3 +1,4 @@
+import { elementsOn } from './read';
 import type { Job } from './schema';
 
 const MOST = 40;
@@ -18,12 +19,14 @@ export function describeDifferences(before: Job, after: Job): readonly string[] 
       lines.push(`${piece.name} was added`);
       continue;
     }
-    for (const key of ['size', 'sides', 'bleed', 'safe', 'grid', 'slug'] as const) {
+    const decisions = new Set([...Object.keys(old), ...Object.keys(piece)]);
+    for (const key of decisions) {
+      if (key === 'surfaces' || key === 'id') continue;
       if (!same(old[key], piece[key])) lines.push(`${words(key)}: ${show(old[key])} → ${show(piece[key])}`);
     }
-    for (const side of ['front', 'back'] as const) {
-      const was = new Map(old.surfaces[side].map((e) => [e.id, e]));
-      const is = new Map(piece.surfaces[side].map((e) => [e.id, e]));
+    for (const side of new Set([...Object.keys(old.surfaces), ...Object.keys(piece.surfaces)])) {
+      const was = new Map(elementsOn(old, side).map((e) => [e.id, e]));
+      const is = new Map(elementsOn(piece, side).map((e) => [e.id, e]));
       for (const [id, element] of is) {
         const name = element.name || element.kind;
         const earlier = was.get(id);
@@ -40,7 +43,7 @@ export function describeDifferences(before: Job, after: Job): readonly string[] 
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-const words = (key: string): string => key.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`);
+const words = (key: string): string => key.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`).replace(/-/g, ' ');
 
 function show(value: unknown): string {
   if (value === undefined || value === null || value === '') return 'none';

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { Job, JOB_VERSION, type Asset, type FontAsset, type PictureAsset, type Piece, type SideName } from './schema';
-import type { Element } from './element';
+import type { Element } from '../element';
+import { Impossible } from '../format';
+import { blankOf } from './blank-of';
 
 export type JobReading =
   { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly problems: readonly string[] };
@@ -20,7 +22,19 @@ export function readJob(data: unknown): JobReading {
   if (!parsed.success) return { ok: false, problems: describeProblems(parsed.error) };
   const twice = repeatedIds(parsed.data);
   if (twice.length > 0) return { ok: false, problems: twice.map((id) => `Two elements share the id “${id}”.`) };
-  return { ok: true, job: parsed.data };
+  const impossible = parsed.data.pieces.flatMap((piece) => impossibilities(parsed.data, piece));
+  return impossible.length > 0 ? { ok: false, problems: impossible } : { ok: true, job: parsed.data };
+}
+
+/** What cannot be made of a piece’s decisions; empty when it can. */
+function impossibilities(job: Job, piece: Piece): string[] {
+  try {
+    blankOf(job, piece);
+    return [];
+  } catch (error) {
+    if (error instanceof Impossible) return [`pieces → ${piece.id} → ${error.parameter}: ${error.message}`];
+    throw error;
+  }
 }
 
 /** Sentences that say where a document is wrong: `pieces → 0 → size → width: …`. */
@@ -33,16 +47,22 @@ export function describeProblems(error: z.ZodError): string[] {
 
 function repeatedIds(job: Job): string[] {
   return job.pieces.flatMap((piece) => {
-    const ids = [...piece.surfaces.front, ...piece.surfaces.back].map((element) => element.id);
+    const ids = Object.values(piece.surfaces).flatMap((elements) => elements.map((element) => element.id));
     return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))];
   });
 }
 
 /** The JSON Schema of the job file, from the same source as the types. */
-export const jobJsonSchema = (): object => z.toJSONSchema(Job, { io: 'input' });
+export const jobJsonSchema = (): object => z.toJSONSchema(Job, { io: 'input', reused: 'ref' });
 
-/** The sides a piece has, in reading order. */
-export const sidesOf = (piece: Piece): readonly SideName[] => (piece.sides === 2 ? ['front', 'back'] : ['front']);
+/** The elements of a side; none where nothing was laid on it yet. */
+export const elementsOn = (piece: Piece, side: SideName): readonly Element[] => piece.surfaces[side] ?? [];
+
+/** The piece with other elements on a side. */
+export const withSide = (piece: Piece, side: SideName, elements: readonly Element[]): Piece => ({
+  ...piece,
+  surfaces: { ...piece.surfaces, [side]: [...elements] },
+});
 
 export function pictureAsset(assets: Readonly<Record<string, Asset>>, sha: string | null): PictureAsset | undefined {
   const asset = sha === null ? undefined : assets[sha];
@@ -54,7 +74,7 @@ export function jobFonts(job: Job): readonly (FontAsset & { readonly sha: string
   return Object.entries(job.assets).flatMap(([sha, asset]) => (asset.kind === 'font' ? [{ ...asset, sha }] : []));
 }
 
-/** Every element on the sides that the piece has, with its side. */
+/** Every element of the piece with its side, also on sides that it has no longer. */
 export function elementsOf(piece: Piece): readonly { readonly side: SideName; readonly element: Element }[] {
-  return sidesOf(piece).flatMap((side) => piece.surfaces[side].map((element) => ({ side, element })));
+  return Object.entries(piece.surfaces).flatMap(([side, elements]) => elements.map((element) => ({ side, element })));
 }

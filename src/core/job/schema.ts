@@ -1,48 +1,55 @@
 import { z } from 'zod';
+import { Edges, Element, Grid, extent } from '../element';
+import { FORMATS, type Format } from '../format';
 import { JOB_UNITS } from '../measure';
-import { Element } from './element';
-import { extent } from './placement';
+import { House, PROFILES, Stock } from '../shop';
 
 export const JOB_VERSION = 1;
 
-const Edges = z.strictObject({ top: extent, right: extent, bottom: extent, left: extent });
-export type Edges = z.infer<typeof Edges>;
-
-const side = z.number().min(1).max(20_000);
 const id = z.string().min(1).max(64).regex(/^[\w-]+$/); // prettier-ignore
 
-export const Grid = z.strictObject({
-  columns: z.number().int().min(1).max(100).default(1),
-  gutter: extent.default(4),
-  rows: z.number().int().min(1).max(100).default(1),
-  rowGutter: extent.default(4),
-});
-export type Grid = z.infer<typeof Grid>;
+/** Name of a side or page of a piece: `front`, `inside`, `page 12`. */
+export type SideName = string;
 
-export const SIDE_NAMES = ['front', 'back'] as const;
-export type SideName = (typeof SIDE_NAMES)[number];
+const elements = z.array(Element).max(10_000);
 
-const elements = z.array(Element).max(10_000).default([]);
-
-export const Flyer = z.strictObject({
-  kind: z.literal('flyer'),
+/** What every piece has beside the decisions of its kind. */
+const commons = {
   id,
   name: z.string().max(200),
-  size: z.strictObject({ width: side, height: side }).describe('Finished size, mm.'),
-  sides: z.union([z.literal(1), z.literal(2)]).default(2),
-  bleed: Edges.optional().describe('Overrides the bleed of the house rules.'),
-  safe: Edges.optional().describe('Overrides the safe margins of the house rules.'),
+  bleed: Edges.optional().describe('Overrides the bleed of the house or of common practice.'),
+  safe: Edges.optional().describe('Overrides the safe margins of the house or of common practice.'),
   grid: Grid.default({ columns: 1, gutter: 4, rows: 1, rowGutter: 4 }),
   slug: extent.default(0).describe('Room for notes beyond the marks, at the foot, mm.'),
   surfaces: z
-    .strictObject({ front: elements, back: elements })
-    .default({ front: [], back: [] })
-    .describe('Elements of each side, lowest first.'),
-});
-export type Flyer = z.infer<typeof Flyer>;
+    .record(z.string().min(1).max(60), elements)
+    .default({})
+    .describe('Elements of each side or page by its name, lowest first.'),
+};
 
-export const Piece = z.discriminatedUnion('kind', [Flyer]);
-export type Piece = z.infer<typeof Piece>;
+/** A piece of each kind: what every piece has, and the decisions that its format declares, by their names. */
+const pieceOfKind = (format: Format) => z.strictObject({ kind: z.literal(format.kind), ...commons, ...format.shape });
+
+const [firstFormat, ...otherFormats] = FORMATS;
+if (!firstFormat) throw new Error('There is no format.');
+
+export interface Piece {
+  readonly kind: string;
+  id: string;
+  name: string;
+  bleed?: Edges | undefined;
+  safe?: Edges | undefined;
+  grid: Grid;
+  slug: number;
+  surfaces: Record<SideName, Element[]>;
+  /** The decisions of its kind, by the names its format gives them. */
+  [decision: string]: unknown;
+}
+
+export const Piece = z.discriminatedUnion('kind', [
+  pieceOfKind(firstFormat),
+  ...otherFormats.map(pieceOfKind),
+]) as unknown as z.ZodType<Piece>;
 
 export const EMBEDDING = ['installable', 'editable', 'print'] as const;
 
@@ -70,23 +77,6 @@ export type Asset = z.infer<typeof Asset>;
 export type PictureAsset = z.infer<typeof PictureAsset>;
 export type FontAsset = z.infer<typeof FontAsset>;
 
-export const STOCKS = ['coated', 'uncoated', 'newsprint'] as const;
-
-/** What the house asks for. Whatever is left out follows the common rules, and says so. */
-export const House = z.strictObject({
-  name: z.string().max(200).default(''),
-  minPpi: z.number().min(1).max(5000).optional().describe('Least effective resolution of a picture.'),
-  inkLimit: z.number().min(100).max(400).optional().describe('Most C + M + Y + K at a point, %.'),
-  minTypePt: z.number().min(1).max(100).optional(),
-  minReversedTypePt: z.number().min(1).max(100).optional().describe('Also type in several inks.'),
-  minLinePt: z.number().min(0.01).max(10).optional(),
-  rgb: z.enum(['convert', 'refuse']).default('convert').describe('Whether RGB may be left to the export.'),
-}); // prettier-ignore
-export type House = z.infer<typeof House>;
-
-export const PROFILES = ['coated-fogra39', 'uncoated-fogra29'] as const;
-export type ProfileName = (typeof PROFILES)[number];
-
 export const Output = z.strictObject({
   profile: z.enum(PROFILES).optional().describe('Output profile; left out, it follows the stock.'),
   marks: z
@@ -96,8 +86,9 @@ export const Output = z.strictObject({
       register: z.boolean().default(true),
       colourBar: z.boolean().default(true),
       slugLine: z.boolean().default(true),
+      fold: z.boolean().default(true).describe('Ticks where it is folded, scored or perforated.'),
     })
-    .default({ corner: true, centre: true, register: true, colourBar: true, slugLine: true }),
+    .default({ corner: true, centre: true, register: true, colourBar: true, slugLine: true, fold: true }),
   markOffset: extent.optional().describe('From the trim to the marks, mm; never less than the bleed.'),
   previewPixels: z.number().int().min(100).max(10_000).default(1600).describe('Longest side of a preview picture.'),
 }); // prettier-ignore
@@ -115,14 +106,8 @@ export const Job = z.strictObject({
   due: z.iso.date().nullable().default(null),
   quantity: z.number().int().min(1).max(100_000_000).nullable().default(null),
   notes: z.string().max(10_000).default(''),
-  stock: z
-    .strictObject({
-      name: z.string().max(200).default(''),
-      kind: z.enum(STOCKS).default('coated'),
-      grammage: z.number().min(10).max(2000).nullable().default(null).describe('g/m²'),
-    })
-    .default({ name: '', kind: 'coated', grammage: null }),
-  house: House.default({ name: '', rgb: 'convert' }),
+  stock: Stock.prefault({}),
+  house: House.prefault({}).describe('The printer’s wishes; without a name, common practice with a few set by hand.'),
   unit: z.enum(JOB_UNITS).default('mm').describe('What a bare number means.'),
   step: z.number().min(0.001).max(100).default(0.5).describe('Nudge and rounding step, mm.'),
   language: z.string().max(20).default('en-GB'),

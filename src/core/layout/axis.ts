@@ -1,5 +1,5 @@
-import type { Axis, AxisKey, Len } from '../job';
-import { AXIS_KEYS } from '../job';
+import type { Axis, AxisKey, Len } from '../element';
+import { AXIS_KEYS } from '../element';
 import type { Mm } from '../measure';
 
 /** A stretch of one axis. */

@@ -1,7 +1,12 @@
-import type { BoxRef, Grid } from '../job';
+import type { BoxRef, Grid } from '../element';
 import type { Mm } from '../measure';
 import { grow, negated, type EdgeLengths, type Rect } from './geometry';
 import type { Span } from './axis';
+
+/** A part of a surface that the reader meets as one, by name. */
+export interface PanelBox extends Rect {
+  readonly name: string;
+}
 
 /** The boxes of one surface that elements stand against. */
 export interface SurfaceBoxes {
@@ -10,6 +15,7 @@ export interface SurfaceBoxes {
   readonly safe: Rect;
   readonly columns: readonly Span[];
   readonly rows: readonly Span[];
+  readonly panels: readonly PanelBox[];
 }
 
 /** Equal parts of a length with a gap between them: part = (length − (n − 1) × gap) ÷ n. */
@@ -27,6 +33,7 @@ export function surfaceBoxes(
   bleed: EdgeLengths,
   safe: EdgeLengths,
   grid: Grid,
+  panels: readonly PanelBox[] = [],
 ): SurfaceBoxes {
   const trim = { x: 0, y: 0, ...size };
   const inner = grow(trim, negated(safe));
@@ -36,6 +43,7 @@ export function surfaceBoxes(
     safe: inner,
     columns: divide(spanX(inner), grid.columns, grid.gutter),
     rows: divide(spanY(inner), grid.rows, grid.rowGutter),
+    panels,
   };
 }
 
@@ -59,11 +67,13 @@ export function boxRect(ref: BoxRef, boxes: SurfaceBoxes): Rect {
       return rectOf(spanX(boxes.safe), trackSpan(boxes.rows, ref.from, ref.to));
     case 'cells':
       return rectOf(trackSpan(boxes.columns, ...ref.columns), trackSpan(boxes.rows, ...ref.rows));
+    case 'panel':
+      return boxes.panels.find((panel) => panel.name === ref.panel) ?? boxes.trim;
   }
 }
 
-/** The tracks a reference names that the grid does not have. */
-export function missingTracks(ref: BoxRef, boxes: SurfaceBoxes): boolean {
+/** Whether a reference names a column, row or panel that the surface does not have. */
+export function isMissing(ref: BoxRef, boxes: SurfaceBoxes): boolean {
   const past = (tracks: readonly Span[], ns: readonly number[]) => ns.some((n) => n > tracks.length);
   switch (ref.box) {
     case 'columns':
@@ -72,6 +82,8 @@ export function missingTracks(ref: BoxRef, boxes: SurfaceBoxes): boolean {
       return past(boxes.rows, [ref.from, ref.to]);
     case 'cells':
       return past(boxes.columns, ref.columns) || past(boxes.rows, ref.rows);
+    case 'panel':
+      return !boxes.panels.some((panel) => panel.name === ref.panel);
     default:
       return false;
   }
@@ -92,5 +104,7 @@ export function boxName(ref: BoxRef): string {
       return range('row', ref.from, ref.to);
     case 'cells':
       return `${range('column', ...ref.columns)}, ${range('row', ...ref.rows)}`;
+    case 'panel':
+      return ref.panel;
   }
 }

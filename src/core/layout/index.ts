@@ -4,3 +4,5 @@ export * from './boxes';
 export * from './place';
 export * from './snap';
 export * from './arrange';
+export * from './path';
+export * from './offset';

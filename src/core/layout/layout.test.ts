@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Axis, AxisKey, BoxRef, Placement } from '../job';
+import type { Axis, AxisKey, BoxRef, Placement } from '../element';
 import {
   alignTo,
   apply,

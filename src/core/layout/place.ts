@@ -1,4 +1,4 @@
-import type { BoxRef, Placement } from '../job';
+import type { BoxRef, Placement } from '../element';
 import { heldKeys, solveAxis, writeAxis } from './axis';
 import { boxRect, rectOf, spanX, spanY, type SurfaceBoxes } from './boxes';
 import type { EdgeLengths, Rect } from './geometry';

@@ -34,7 +34,12 @@ export function snapLines(
   boxes: SurfaceBoxes,
   others: readonly { readonly name: string; readonly rect: Rect }[],
 ): SnapLines {
-  const rects = [{ name: 'trim', rect: boxes.trim }, { name: 'safe', rect: boxes.safe }, ...others];
+  const rects = [
+    { name: 'trim', rect: boxes.trim },
+    { name: 'safe', rect: boxes.safe },
+    ...boxes.panels.map((panel) => ({ name: panel.name, rect: panel })),
+    ...others,
+  ];
   return {
     x: [
       ...rects.flatMap(({ name, rect }) => threeLines(rect.x, rect.width, name)),

@@ -2,10 +2,12 @@ import { linePath, rectPath, ellipsePath, type Ink, type Item, type Path } from 
 import type { Output } from '../job';
 import { IDENTITY, grow, type EdgeLengths, type Rect, type SurfaceBoxes } from '../layout';
 import { ptToMm, type Mm } from '../measure';
+import { MARK_LENGTH, type Rules } from '../rules';
+import type { ProcessLine } from '../format';
+import { DASHES } from '../shop';
 import { composeText, fontRuns, type Face } from '../type';
 
-/** Length and weight of a mark, mm [cp]. */
-export const MARK_LENGTH = 5;
+/** Weight of a mark, mm [cp]. */
 export const MARK_WEIGHT = ptToMm(0.25);
 /** Clear space between the outermost mark and the edge of the sheet, mm. */
 const RIM = 2;
@@ -37,6 +39,9 @@ export interface MarksRequest {
   /** Room for notes beyond the marks at the foot, mm. */
   readonly slug: Mm;
   readonly words: SlugWords;
+  /** Folds, scores and perforations get ticks where they meet the trim. */
+  readonly lines: readonly ProcessLine[];
+  readonly codes: Rules['lines'];
   /** Sets the slug line. */
   readonly face: Face | undefined;
 }
@@ -55,7 +60,7 @@ export interface MarkedSheet {
  */
 export function marksFor(request: MarksRequest): MarkedSheet {
   const { boxes, marks, offset } = request;
-  const drawsMarks = marks.corner || marks.centre || marks.register;
+  const drawsMarks = marks.corner || marks.centre || marks.register || (marks.fold && request.lines.some(isTicked));
   const zone = drawsMarks ? offset + MARK_LENGTH : widest(insetsOf(boxes));
   const bar = marks.colourBar ? barFor(boxes.trim, zone) : undefined;
   const line = marks.slugLine && request.face ? slugLine(request, request.face, zone) : undefined;
@@ -72,6 +77,7 @@ export function marksFor(request: MarksRequest): MarkedSheet {
       ...(marks.corner ? [strokes('corner marks', cornerMarks(boxes.trim, offset))] : []),
       ...(marks.centre ? [strokes('centre marks', centreMarks(boxes.trim, offset))] : []),
       ...(marks.register ? [strokes('register targets', targets(boxes.trim, offset))] : []),
+      ...(marks.fold ? foldTicks(request) : []),
       ...(bar?.items ?? []),
       ...(line?.items ?? []),
     ],
@@ -92,8 +98,8 @@ const grow4 = (e: EdgeLengths, by: Mm): EdgeLengths => ({
   left: e.left + by,
 });
 
-function strokes(from: string, path: Path): Item {
-  const stroke = { ink: REGISTRATION, width: MARK_WEIGHT, dash: [], cap: 'butt' as const };
+function strokes(from: string, path: Path, dash: readonly Mm[] = []): Item {
+  const stroke = { ink: REGISTRATION, width: MARK_WEIGHT, dash, cap: 'butt' as const };
   return { kind: 'path', from, opacity: 1, matrix: IDENTITY, path, fill: null, stroke };
 }
 
@@ -111,6 +117,53 @@ export function cornerMarks(trim: Rect, offset: Mm): Path {
       ...linePath({ x, y: bottom + near }, { x, y: bottom + far }),
     ]),
   ];
+}
+
+const TICKED = ['fold', 'score', 'perforation'] as const;
+const isTicked = (line: ProcessLine): boolean => (TICKED as readonly string[]).includes(line.process);
+
+/** Ticks outside the bleed in line with folds, scores and perforations, in their own coding at half its length. */
+function foldTicks({ lines, codes, boxes, offset }: MarksRequest): readonly Item[] {
+  return TICKED.flatMap((process): Item[] => {
+    const own = lines.filter((line) => line.process === process && !line.path);
+    const path = own.flatMap((line) => ticksOf(line, boxes.trim, offset));
+    if (path.length === 0) return [];
+    return [
+      strokes(
+        `${process} ticks`,
+        path,
+        DASHES[codes[process].form].map((mm) => mm / 2),
+      ),
+    ];
+  });
+}
+
+const TOUCHES = 0.01;
+
+/** A tick at each end of an upright or level line that lies on the trim. */
+function ticksOf({ from, to }: ProcessLine, trim: Rect, offset: Mm): Path {
+  const [near, far] = [offset, offset + MARK_LENGTH];
+  const [right, bottom] = [trim.x + trim.width, trim.y + trim.height];
+  const ends = [from, to];
+  if (Math.abs(from.x - to.x) < TOUCHES) {
+    return ends.flatMap(({ x, y }) =>
+      Math.abs(y - trim.y) < TOUCHES
+        ? linePath({ x, y: trim.y - far }, { x, y: trim.y - near })
+        : Math.abs(y - bottom) < TOUCHES
+          ? linePath({ x, y: bottom + near }, { x, y: bottom + far })
+          : [],
+    );
+  }
+  if (Math.abs(from.y - to.y) < TOUCHES) {
+    return ends.flatMap(({ x, y }) =>
+      Math.abs(x - trim.x) < TOUCHES
+        ? linePath({ x: trim.x - far, y }, { x: trim.x - near, y })
+        : Math.abs(x - right) < TOUCHES
+          ? linePath({ x: right + near, y }, { x: right + far, y })
+          : [],
+    );
+  }
+  return [];
 }
 
 /** The middle of each side and the direction outward. */

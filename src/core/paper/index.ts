@@ -1,2 +1,3 @@
 export * from './sizes';
 export * from './read-size';
+export * from './envelopes';

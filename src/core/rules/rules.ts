@@ -1,5 +1,16 @@
-import type { Edges, Job, Piece, ProfileName } from '../job';
-import { MM_PER_INCH, type Mm } from '../measure';
+import type { Edges } from '../element';
+import { MM_PER_INCH, type JobUnit, type Mm } from '../measure';
+import {
+  COMMON_CODES,
+  PROCESSES,
+  thicknessOf,
+  type House,
+  type LineCode,
+  type Process,
+  type ProfileName,
+  type SheetSize,
+  type Stock,
+} from '../shop';
 
 /** A value that was computed, with where it came from and what the designer put in its place. */
 export interface Ruled<T> {
@@ -9,7 +20,7 @@ export interface Ruled<T> {
   readonly rule: string;
 }
 
-/** Everything a piece is held to, resolved from the job, the house and the common rules. */
+/** Everything a piece is held to, resolved from the job, the house, the kind of piece and common practice. */
 export interface Rules {
   readonly bleed: Ruled<Edges>;
   readonly safe: Ruled<Edges>;
@@ -20,16 +31,73 @@ export interface Rules {
   readonly minLinePt: Ruled<number>;
   readonly markOffset: Ruled<Mm>;
   readonly profile: ProfileName;
+  /** Caliper of one sheet, mm. */
+  readonly thickness: Ruled<Mm>;
+  readonly foldTolerance: Ruled<Mm>;
+  readonly trimTolerance: Ruled<Mm>;
+  /** How the house wants the panels of a folded piece to differ; undefined where it does not say. */
+  readonly allowance: 'even' | 'shift' | 'thickness' | undefined;
+  readonly lines: Readonly<Record<Process, LineCode>>;
+  readonly lineWeightPt: Ruled<number>;
+  readonly sheets: readonly SheetSize[];
+  readonly unprintable: Ruled<Mm>;
+  /** The house by name; undefined when the job has none and common practice stands in. */
+  readonly house: string | undefined;
+}
+
+/** What a kind of piece usually has, where it differs from the rest. */
+export interface Usual {
+  readonly bleed?: Mm;
+  readonly safe?: Mm;
+  /** From which it is looked at, mm. */
+  readonly distance?: Mm;
+  readonly why: string;
+}
+
+/** The decisions that rules follow from. */
+export interface RulesInput {
+  readonly unit: JobUnit;
+  readonly house: House;
+  readonly stock: Stock;
+  readonly readingDistance: Mm;
+  readonly ppi?: number | undefined;
+  readonly bleed?: Edges | undefined;
+  readonly safe?: Edges | undefined;
+  readonly markOffset?: Mm | undefined;
+  readonly profile?: ProfileName | undefined;
+  readonly usual?: Usual | undefined;
 }
 
 /** Usual total ink limits by stock, %, the cautious end of the range [cp]. */
 const INK_LIMITS = { coated: 300, uncoated: 280, newsprint: 240 } as const;
 
 /** Smallest type, positive and reversed or in several inks, pt; thinnest line, pt [cp]. */
-export const COMMON = { typePt: 6, reversedTypePt: 7, linePt: 0.25, ppiCeiling: 300, ppiFloor: 72 } as const;
+export const COMMON = {
+  typePt: 6, reversedTypePt: 7, linePt: 0.25, ppiCeiling: 300, ppiFloor: 72,
+  foldTolerance: 1, trimTolerance: 1, unprintable: 5, processLinePt: 0.25,
+} as const; // prettier-ignore
+
+/** Sheets that most houses run, where the job has no house [cp]. */
+const COMMON_SHEETS: Readonly<Record<'metric' | 'imperial', readonly SheetSize[]>> = {
+  metric: [
+    { name: 'A4', width: 210, height: 297 },
+    { name: 'A3', width: 297, height: 420 },
+    { name: 'SRA3', width: 320, height: 450 },
+    { name: '720 × 1020', width: 720, height: 1020 },
+  ],
+  imperial: [
+    { name: 'Letter', width: 215.9, height: 279.4 },
+    { name: 'Tabloid', width: 279.4, height: 431.8 },
+    { name: '12 × 18 in', width: 304.8, height: 457.2 },
+    { name: '28 × 40 in', width: 711.2, height: 1016 },
+  ],
+};
 
 /** Marks never stand closer to the trim than this, mm [cp]. */
 export const LEAST_MARK_OFFSET = 3;
+
+/** Length of a mark, mm [cp]. */
+export const MARK_LENGTH = 5;
 
 /**
  * Resolution that the eye can resolve at a distance: one arc-minute (20/20 acuity) is d × tan(1′),
@@ -49,48 +117,93 @@ const ruled = <T>(computed: T, given: T | undefined, rule: string): Ruled<T> => 
   rule,
 });
 
+/** What the house asks for, or else common practice, each saying so. */
+function housed<T>(house: House, asked: T | undefined, common: T, rule: string, given?: T): Ruled<T> {
+  return asked === undefined
+    ? ruled(common, given, rule)
+    : ruled(asked, given, `${house.name || 'The house'} asks for it`);
+}
+
+/** Where a job without a named house holds a wish, the designer set it by hand. */
+const wished = (house: House, asked: number | undefined, common: number, rule: string): Ruled<number> =>
+  house.name.trim() === '' ? ruled(common, asked, rule) : housed(house, asked, common, rule);
+
 const all = (mm: Mm): Edges => ({ top: mm, right: mm, bottom: mm, left: mm });
 
-const isImperial = (job: Job): boolean => job.unit === 'in' || job.unit === 'pt' || job.unit === 'pica';
+export const isImperial = (unit: JobUnit): boolean => unit === 'in' || unit === 'pt' || unit === 'pica';
 
-/** The rules a piece is held to. */
-export function rulesFor(job: Job, piece: Piece): Rules {
-  const imperial = isImperial(job);
-  const { house, stock, output } = job;
-  const bleed = ruled(
-    all(imperial ? MM_PER_INCH / 8 : 3),
-    piece.bleed,
+/** The rules that decisions lead to. */
+export function resolveRules(input: RulesInput): Rules {
+  const { house, stock, usual } = input;
+  const imperial = isImperial(input.unit);
+  const usually = (mm: Mm | undefined, common: Mm, rule: string) =>
+    mm === undefined ? { mm: all(common), rule } : { mm: all(mm), rule: `Common practice: ${usual?.why ?? ''}` };
+  const bleedHabit = usually(
+    usual?.bleed,
+    imperial ? MM_PER_INCH / 8 : 3,
     imperial ? 'Common practice: 1/8 in all round' : 'Common practice: 3 mm all round',
   );
+  const safeHabit = usually(
+    usual?.safe,
+    imperial ? (3 * MM_PER_INCH) / 16 : 5,
+    imperial ? 'Common practice: 3/16 in inside the trim' : 'Common practice: 5 mm inside the trim',
+  );
+  const bleed = housed(house, house.bleed, bleedHabit.mm, bleedHabit.rule, input.bleed);
   const widest = Math.max(...Object.values(bleed.value));
-  const leastOffset = Math.max(LEAST_MARK_OFFSET, widest);
+  const leastOffset = Math.max(LEAST_MARK_OFFSET, widest, house.markOffset ?? 0);
+  const thickness = thicknessOf(stock);
+  const lines = Object.fromEntries(
+    PROCESSES.map((process) => [process, { ...COMMON_CODES[process], ...definedOf(house.lines[process]) }]),
+  ) as Record<Process, LineCode>;
   return {
     bleed,
-    safe: ruled(
-      all(imperial ? (3 * MM_PER_INCH) / 16 : 5),
-      piece.safe,
-      imperial ? 'Common practice: 3/16 in inside the trim' : 'Common practice: 5 mm inside the trim',
-    ),
+    safe: housed(house, house.safe, safeHabit.mm, safeHabit.rule, input.safe),
     ppi: ruled(
-      neededPpi(job.readingDistance),
-      job.ppi,
+      neededPpi(input.readingDistance),
+      input.ppi,
       'One arc-minute of sight, rounded up to 50; 300 is enough in hand (common practice)',
     ),
-    inkLimit: ruled<number>(INK_LIMITS[stock.kind], house.inkLimit, `Common practice for ${stock.kind} stock`),
-    minTypePt: ruled<number>(COMMON.typePt, house.minTypePt, 'Common practice: 5 to 6 pt positive'),
-    minReversedTypePt: ruled<number>(
-      COMMON.reversedTypePt,
+    inkLimit: wished(house, house.inkLimit, INK_LIMITS[stock.kind], `Common practice for ${stock.kind} stock`),
+    minTypePt: wished(house, house.minTypePt, COMMON.typePt, 'Common practice: 5 to 6 pt positive'),
+    minReversedTypePt: wished(
+      house,
       house.minReversedTypePt,
+      COMMON.reversedTypePt,
       'Common practice: 6 to 7 pt reversed or in several inks',
     ),
-    minLinePt: ruled<number>(COMMON.linePt, house.minLinePt, 'Common practice: a hairline is 0.25 pt'),
+    minLinePt: wished(house, house.minLinePt, COMMON.linePt, 'Common practice: a hairline is 0.25 pt'),
     markOffset: {
-      ...ruled(leastOffset, output.markOffset, 'Outside the bleed, at least 3 mm'),
-      value: Math.max(leastOffset, output.markOffset ?? 0),
+      ...ruled(leastOffset, input.markOffset, 'Outside the bleed, at least 3 mm'),
+      value: Math.max(leastOffset, input.markOffset ?? 0),
     },
-    profile: output.profile ?? (stock.kind === 'coated' ? 'coated-fogra39' : 'uncoated-fogra29'),
+    profile: input.profile ?? house.profile ?? (stock.kind === 'coated' ? 'coated-fogra39' : 'uncoated-fogra29'),
+    thickness: ruled(thickness.mm, undefined, thickness.rule),
+    foldTolerance: housed(
+      house,
+      house.foldTolerance,
+      COMMON.foldTolerance,
+      'Common practice: 0.5 to 1.5 mm by machine',
+    ),
+    trimTolerance: housed(
+      house,
+      house.trimTolerance,
+      COMMON.trimTolerance,
+      'Common practice: the knife wanders by 1 mm',
+    ),
+    allowance: house.allowance,
+    lines,
+    lineWeightPt: housed(house, house.lineWeightPt, COMMON.processLinePt, 'Common practice: 0.25 pt, at most 1 pt'),
+    sheets: house.sheets.length > 0 ? house.sheets : COMMON_SHEETS[imperial ? 'imperial' : 'metric'],
+    unprintable: housed(
+      house,
+      house.unprintable,
+      COMMON.unprintable,
+      'Common practice: 5 mm of a sheet is for the grippers',
+    ),
+    house: house.name.trim() === '' ? undefined : house.name,
   };
 }
 
-/** Whether the house rules are its own or the common ones. */
-export const isHouseKnown = (job: Job): boolean => job.house.name.trim() !== '';
+/** The wishes that were made, without those left open. */
+const definedOf = (wishes: House['lines'][Process]): Partial<LineCode> =>
+  Object.fromEntries(Object.entries(wishes ?? {}).filter(([, value]) => value !== undefined));

@@ -1,4 +1,4 @@
-import type { TextStyle } from '../job';
+import type { TextStyle } from '../element';
 import { ptToMm, type Mm } from '../measure';
 import { opportunities, type Opportunity } from './breaks';
 import type { Face } from './font';

@@ -1,4 +1,4 @@
-import type { TextStyle } from '../job';
+import type { TextStyle } from '../element';
 
 /** Text after its case was changed, with the index each UTF-16 unit came from. */
 export interface CasedText {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import * as fontkit from 'fontkit';
 import { createFontSet, openFont } from '../../bring-in/font';
-import type { TextStyle } from '../job';
+import type { TextStyle } from '../element';
 import {
   SHIPPED_FACES,
   caretAt,

@@ -1,5 +1,5 @@
 import type { Rgb } from '../../core/colour';
-import type { GlyphItem, Ink, Item, Path, PictureItem } from '../../core/drawing';
+import type { GlyphItem, Ink, Item, Path, PictureItem, ProcessLayer } from '../../core/drawing';
 import { isIdentity, type Matrix, type Rect } from '../../core/layout';
 import { MM_PER_PT } from '../../core/measure';
 import type { ShapingFont } from '../../core/type';
@@ -12,6 +12,10 @@ export interface Resources {
   readonly font: (key: string, gid: number, text: string) => string;
   readonly picture: (item: PictureItem) => string;
   readonly state: (overprint: boolean, opacity: number) => string;
+  /** The colour space of a spot. */
+  readonly spot: (ink: Extract<Ink, { kind: 'spot' }>) => string;
+  /** The property list that names a layer. */
+  readonly layer: (layer: ProcessLayer) => string;
 }
 
 export interface ContentContext {
@@ -34,10 +38,24 @@ export const num = (value: number): string => {
  * The content stream of a page: items in mm from the trimmed top-left corner, y down, set by one matrix into
  * points from the sheet’s bottom-left corner, y up.
  */
-export function pageContent(items: readonly Item[], sheet: Rect, userUnit: number, context: ContentContext): string {
+export function pageContent(
+  parts: readonly PagePart[],
+  sheet: Rect,
+  userUnit: number,
+  context: ContentContext,
+): string {
   const k = 1 / MM_PER_PT / userUnit;
   const base = [k, 0, 0, -k, -sheet.x * k, (sheet.y + sheet.height) * k];
-  return `q\n${base.map(precise).join(' ')} cm\n${items.map((item) => drawItem(item, context)).join('')}Q\n`;
+  return `q\n${base.map(precise).join(' ')} cm\n${parts.map((part) => drawPart(part, context)).join('')}Q\n`;
+}
+
+/** What a page is painted with, lowest first: plain items, or a layer of its own. */
+export type PagePart = { readonly items: readonly Item[] } | { readonly layer: ProcessLayer };
+
+function drawPart(part: PagePart, context: ContentContext): string {
+  if ('items' in part) return part.items.map((item) => drawItem(item, context)).join('');
+  const drawn = part.layer.items.map((item) => drawItem(item, context)).join('');
+  return `/OC /${context.resources.layer(part.layer)} BDC\n${drawn}EMC\n`;
 }
 
 /** The page matrix carries ten decimals, so that a box 20 m away still lands within a thousandth of a point. */
@@ -141,11 +159,11 @@ function drawPicture(item: PictureItem, context: ContentContext): string {
 }
 
 function state(ink: Ink, opacity: number, context: ContentContext): string {
-  const overprint = context.purpose.kind === 'press' && (ink.kind === 'registration' || ink.overprint);
+  const overprint = context.purpose.kind === 'press' && (ink.kind !== 'process' || ink.overprint);
   return `/${context.resources.state(overprint, opacity)} gs\n`;
 }
 
-function colour(ink: Ink, use: 'fill' | 'stroke', { purpose }: ContentContext): string {
+function colour(ink: Ink, use: 'fill' | 'stroke', { purpose, resources }: ContentContext): string {
   const fill = use === 'fill';
   if (purpose.kind === 'screen') {
     const { r, g, b } = purpose.toRgb(ink);
@@ -156,6 +174,10 @@ function colour(ink: Ink, use: 'fill' | 'stroke', { purpose }: ContentContext): 
     case 'process': {
       const { c, m, y, k } = ink.build;
       return `${[c, m, y, k].map((v) => num(v / 100)).join(' ')} ${fill ? 'k' : 'K'}\n`;
+    }
+    case 'spot': {
+      const space = resources.spot(ink);
+      return fill ? `/${space} cs 1 scn\n` : `/${space} CS 1 SCN\n`;
     }
     case 'registration': {
       const tint = num(ink.tint / 100);

@@ -1,15 +1,16 @@
 import { PDFContext, PDFHeader, PDFHexString, PDFName, PDFString, PDFWriter, type PDFRef } from '@cantoo/pdf-lib';
-import type { Item, PictureItem } from '../../core/drawing';
+import type { PictureItem, ProcessLayer } from '../../core/drawing';
+import type { Build } from '../../core/colour';
 import type { Rect } from '../../core/layout';
 import { mmToPt } from '../../core/measure';
 import type { ShapingFont } from '../../core/type';
-import { REGISTRATION_SPACE, SCREEN_SPACE, pageContent, pdfWidth, type Purpose } from './content';
+import { REGISTRATION_SPACE, SCREEN_SPACE, pageContent, pdfWidth, type PagePart, type Purpose } from './content';
 import { addStream, toDict, toObject, type Value } from './objects';
 import { PRODUCER, pdfDate, xmp, type Metadata } from './metadata';
 
 /** One page: what is drawn and its boxes, mm from the trimmed top-left corner. */
 export interface PdfPage {
-  readonly items: readonly Item[];
+  readonly parts: readonly PagePart[];
   readonly trim: Rect;
   readonly bleed: Rect;
   /** The whole sheet, marks and slug included. */
@@ -74,6 +75,8 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
   const fonts = new Map<string, UsedFont>();
   const pictures = new Map<string, { name: string; ref: PDFRef }>();
   const states = new Map<string, { name: string; ref: PDFRef }>();
+  const spots = new Map<string, { name: string; ref: PDFRef }>();
+  const layers = new Map<string, { name: string; ref: PDFRef }>();
   let transparent = false;
 
   const profileRef = stream({ N: request.purpose.kind === 'press' ? 4 : 3 }, request.profile.bytes);
@@ -112,9 +115,11 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
       Font: new Map<string, PDFRef>(),
       XObject: new Map<string, PDFRef>(),
       ExtGState: new Map<string, PDFRef>(),
+      ColorSpace: new Map<string, PDFRef>(Object.entries(colourSpaces)),
+      Properties: new Map<string, PDFRef>(),
     };
     const userUnit = userUnitFor(page.sheet);
-    const content = pageContent(page.items, page.sheet, userUnit, {
+    const content = pageContent(page.parts, page.sheet, userUnit, {
       purpose: request.purpose,
       font: request.font,
       resources: {
@@ -145,6 +150,18 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
           used.ExtGState.set(gs.name, gs.ref);
           return gs.name;
         },
+        spot: ({ name, shown }) => {
+          const space = spots.get(name) ?? { name: `CsSpot${spots.size + 1}`, ref: add(separation(name, shown)) };
+          spots.set(name, space);
+          used.ColorSpace.set(space.name, space.ref);
+          return space.name;
+        },
+        layer: (layer) => {
+          const group = layers.get(layer.name) ?? { name: `Oc${layers.size + 1}`, ref: add(optionalContent(layer)) };
+          layers.set(layer.name, group);
+          used.Properties.set(group.name, group.ref);
+          return group.name;
+        },
       },
     });
     const box = (r: Rect) => {
@@ -169,7 +186,8 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
         Font: Object.fromEntries(used.Font),
         XObject: Object.fromEntries(used.XObject),
         ExtGState: Object.fromEntries(used.ExtGState),
-        ColorSpace: colourSpaces,
+        ColorSpace: Object.fromEntries(used.ColorSpace),
+        Properties: used.Properties.size > 0 ? Object.fromEntries(used.Properties) : undefined,
       },
     });
   });
@@ -200,6 +218,7 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
     Pages: pageTree,
     Metadata: metadataRef,
     OutputIntents: press ? [intent] : undefined,
+    OCProperties: layers.size > 0 ? optionalContents([...layers.values()].map((l) => l.ref)) : undefined,
     ViewerPreferences: { DisplayDocTitle: true },
   });
   const date = PDFString.of(pdfDate(metadata.at));
@@ -215,6 +234,34 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
   context.trailerInfo.ID = toObject(context, [id, id]);
   return PDFWriter.forContext(context, Infinity).serializeToBuffer();
 }
+
+/** A spot ink as a plate of its own, shown by a build where it is not printed. */
+const separation = (name: string, shown: Build): Value => [
+  'Separation',
+  name,
+  'DeviceCMYK',
+  {
+    FunctionType: 2,
+    Domain: [0, 1],
+    C0: [0, 0, 0, 0],
+    C1: [shown.c / 100, shown.m / 100, shown.y / 100, shown.k / 100],
+    N: 1,
+  },
+];
+
+/** A layer with the processing step that it carries (ISO 19593-1; key names from memory). */
+const optionalContent = ({ name, step }: ProcessLayer): Value => ({
+  Type: 'OCG',
+  Name: PDFHexString.fromText(name),
+  Intent: 'View',
+  GTS_Metadata: { GTS_ProcStepsGroup: step.group, GTS_ProcStepsType: step.type },
+});
+
+/** All layers listed and on. */
+const optionalContents = (groups: readonly PDFRef[]): Value => ({
+  OCGs: groups,
+  D: { Name: PDFString.of('All layers'), Order: groups, ON: groups },
+});
 
 /** Adds a stream, deflated. */
 type AddStream = (entries: { readonly [key: string]: Value | undefined }, bytes: Uint8Array) => PDFRef;

@@ -90,6 +90,8 @@ function screen(ink: Ink, context: SvgContext): string {
   switch (ink.kind) {
     case 'process':
       return writeHex(context.colour.toRgb(ink.build));
+    case 'spot':
+      return writeHex(context.colour.toRgb(ink.shown));
     case 'registration':
       return '#000000';
   }

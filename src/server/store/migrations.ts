@@ -66,4 +66,19 @@ export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
       await q.addIndex('exports', ['jobId']);
     },
   },
+  {
+    name: '0002-kind-of-piece-papers-printers',
+    up: async ({ context: q }) => {
+      await q.addColumn('jobs', 'kind', { ...text(), defaultValue: 'Flyer' });
+      for (const table of ['papers', 'printers']) {
+        await q.createTable(table, {
+          id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+          name: { ...text(), unique: true },
+          record: { type: DataTypes.TEXT, allowNull: false },
+          createdAt: moment(),
+          updatedAt: moment(),
+        });
+      }
+    },
+  },
 ];

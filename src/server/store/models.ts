@@ -20,6 +20,7 @@ export class JobRow extends Row<JobRow> {
   declare client: string;
   declare stage: string;
   declare due: string | null;
+  declare kind: string;
   declare size: string;
   declare removedAt: Date | null;
   declare createdAt: CreationOptional<Date>;
@@ -76,6 +77,18 @@ export class ExportRow extends Row<ExportRow> {
   declare createdAt: CreationOptional<Date>;
 }
 
+/** A paper or a printer of the shop books; what it says lies in its record. */
+class RecordRow<M extends Model> extends Model<InferAttributes<M>, InferCreationAttributes<M>> {
+  declare id: CreationOptional<number>;
+  declare name: string;
+  /** The record as the core reads it, JSON. */
+  declare record: string;
+  declare createdAt: CreationOptional<Date>;
+  declare updatedAt: CreationOptional<Date>;
+}
+export class PaperRow extends RecordRow<PaperRow> {}
+export class PrinterRow extends RecordRow<PrinterRow> {}
+
 /** Small facts about the installation. */
 export class NoteRow extends Row<NoteRow> {
   declare name: string;
@@ -89,6 +102,8 @@ export interface Models {
   readonly assets: typeof AssetRow;
   readonly exports: typeof ExportRow;
   readonly notes: typeof NoteRow;
+  readonly papers: typeof PaperRow;
+  readonly printers: typeof PrinterRow;
 }
 
 // Sequelize writes into the descriptions it is given, so each column gets one of its own.
@@ -108,6 +123,7 @@ export function defineModels(sequelize: Sequelize): Models {
       client: text(),
       stage: text(),
       due: DataTypes.STRING,
+      kind: text(),
       size: text(),
       removedAt: DataTypes.DATE,
       ...created(),
@@ -158,6 +174,21 @@ export function defineModels(sequelize: Sequelize): Models {
     table('exports'),
   );
   NoteRow.init({ name: key(), value: DataTypes.TEXT }, { sequelize, tableName: 'notes', timestamps: false });
+  for (const [row, tableName] of [
+    [PaperRow, 'papers'],
+    [PrinterRow, 'printers'],
+  ] as const) {
+    row.init(
+      {
+        id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+        name: text(),
+        record: DataTypes.TEXT,
+        ...created(),
+        updatedAt: DataTypes.DATE,
+      },
+      { sequelize, tableName },
+    );
+  }
   return {
     jobs: JobRow,
     revisions: RevisionRow,
@@ -165,5 +196,7 @@ export function defineModels(sequelize: Sequelize): Models {
     assets: AssetRow,
     exports: ExportRow,
     notes: NoteRow,
+    papers: PaperRow,
+    printers: PrinterRow,
   };
 }

@@ -2,14 +2,18 @@
 import Box from '@mui/material/Box';
 import { useCallback, useEffect, useMemo, useRef, type DragEvent, type MouseEvent } from 'react';
 import type { Rect } from '@/core/layout';
-import { marksFor } from '@/core/marks';
+import { marksFor, pathOf } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
-import type { SvgContext } from '@/paint/svg';
+import type { Blank, BlankSurface } from '@/core/format';
+import { ptToMm } from '@/core/measure';
+import type { Rules } from '@/core/rules';
+import { DASHES } from '@/core/shop';
+import { lineStyle, pathData, type SvgContext } from '@/paint/svg';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk, useFindings } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { Items } from './Artwork';
-import { Dimensions } from './Dimensions';
+import { Dimensions, type Chains } from './Dimensions';
 import { framesAt } from './gestures';
 import { LineCode, project } from './LineCode';
 import { Selection } from './Selection';
@@ -57,9 +61,22 @@ export function Bench({ onDropFiles }: Props) {
             slug: piece.slug,
             face: resources.fonts.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic),
             words: { job: job.name, side: surface.name, date: 'date of export', plates: 'plates' },
+            lines: surface.processLines,
+            codes: rules.lines,
           })
         : undefined,
-    [isOutput, boxes, job.output.marks, job.name, rules.markOffset.value, piece.slug, resources.fonts, surface.name],
+    [
+      isOutput,
+      boxes,
+      job.output.marks,
+      job.name,
+      rules.markOffset.value,
+      piece.slug,
+      resources.fonts,
+      surface.name,
+      surface.processLines,
+      rules.lines,
+    ],
   );
 
   // The piece is brought into view when it opens and when its size or what is shown of it changes.
@@ -119,6 +136,7 @@ export function Bench({ onDropFiles }: Props) {
   const paper = project(isOutput ? shownBox : isTrimmed ? boxes.trim : boxes.bleed, at);
   const shadow = project(isOutput ? shownBox : boxes.trim, at);
   const clip = project(isTrimmed ? boxes.trim : isOutput ? shownBox : boxes.bleed, at);
+  const chains = useMemo(() => partsChains(desk.blank, surface), [desk.blank, surface]);
   const frames = drawing.frames.filter((f) => selection.includes(f.element));
   const here = findings.filter((f) => f.surface === surface.name);
   return (
@@ -156,13 +174,15 @@ export function Bench({ onDropFiles }: Props) {
         <rect {...paper} fill="#ffffff" />
         <g clipPath="url(#paper-clip)" pointerEvents="none">
           <g transform={`translate(${x} ${y}) scale(${scale})`}>
+            {drawing.repeated.length > 0 && <Items items={drawing.repeated} context={context} />}
             {drawing.frames.map((frame) => (
               <Items key={frame.element} id={frame.element} items={frame.items} context={context} />
             ))}
             {press && <Items items={press.items} context={context} />}
           </g>
         </g>
-        {!isTrimmed && !isOutput && <LineCode boxes={boxes} at={at} guides={guides} />}
+        {isOutput && <ProcessLines surface={surface} at={at} codes={rules.lines} weight={rules.lineWeightPt.value} />}
+        {!isTrimmed && !isOutput && <LineCode surface={surface} at={at} guides={guides} names={station === 'size'} />}
         {isOutput && <BoxOutlines boxes={boxes} at={at} />}
         {guides && !isTrimmed && (
           <Dimensions
@@ -173,6 +193,7 @@ export function Bench({ onDropFiles }: Props) {
             unit={job.unit}
             at={at}
             pointed={pointed}
+            chains={station === 'size' ? chains : NO_CHAINS}
           />
         )}
         {station === 'lay-out' && <EmptyFrames drawing={drawing} at={at} />}
@@ -237,6 +258,51 @@ export function Bench({ onDropFiles }: Props) {
       </svg>
       {drawing.frames.length === 0 && station === 'lay-out' && <EmptyHint at={at} trim={boxes.trim} />}
     </Box>
+  );
+}
+
+/** The distances of folds and parts of this side, across and down: shown under Size while nothing is pointed at. */
+function partsChains(blank: Blank, surface: BlankSurface): Chains {
+  const stops = blank.figures.flatMap((f) => (f.measured?.kind === 'stops' ? [f.measured] : []));
+  const along = (axis: 'x' | 'y'): readonly number[] => {
+    const own = stops.filter((m) => m.axis === axis);
+    const found = own.find((m) => m.surface === surface.name) ?? own.find((m) => m.surface === undefined);
+    if (found) return found.stops;
+    // The other face of a row of panels has the same stops, mirrored.
+    const [front] = own;
+    const width = surface.boxes.trim.width;
+    const mirrored = axis === 'x' && front && surface.name.startsWith('inside');
+    return mirrored ? front.stops.map((x) => width - x).reverse() : [];
+  };
+  return { x: along('x'), y: along('y') };
+}
+
+const NO_CHAINS: Chains = { x: [], y: [] };
+
+/** Process lines as the press file has them: their form and weight, in the colour that shows their plate. */
+function ProcessLines({
+  surface,
+  at,
+  codes,
+  weight,
+}: {
+  readonly surface: BlankSurface;
+  readonly at: ReturnType<typeof projection>;
+  readonly codes: Rules['lines'];
+  readonly weight: number;
+}) {
+  return (
+    <g aria-hidden pointerEvents="none" transform={`translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`} fill="none">
+      {surface.processLines.map((line, i) => (
+        <path
+          key={i}
+          d={pathData(pathOf(line))}
+          stroke={lineStyle(line.process).colour}
+          strokeWidth={Math.max(ptToMm(weight), 1 / at.scale)}
+          strokeDasharray={DASHES[codes[line.process].form].join(' ')}
+        />
+      ))}
+    </g>
   );
 }
 

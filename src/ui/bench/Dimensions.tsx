@@ -61,6 +61,15 @@ export function Dimension({ axis, from, to, across, label, strong = false }: Dim
   );
 }
 
+/** Stops along the width and down the height, mm. */
+export interface Chains {
+  readonly x: readonly number[];
+  readonly y: readonly number[];
+}
+
+/** More distances than this would be a smear of figures. */
+const MOST_SPANS = 14;
+
 interface Props {
   readonly boxes: SurfaceBoxes;
   readonly bleed: EdgeLengths;
@@ -69,10 +78,12 @@ interface Props {
   readonly unit: JobUnit;
   readonly at: Projection;
   readonly pointed: Measured | undefined;
+  /** Distances shown while nothing is pointed at. */
+  readonly chains: Chains;
 }
 
 /** The piece’s measures along its head and its left side; the one that is pointed at on the sheet stands out. */
-export function Dimensions({ boxes, bleed, safe, markOffset, unit, at, pointed }: Props) {
+export function Dimensions({ boxes, bleed, safe, markOffset, unit, at, pointed, chains }: Props) {
   const { trim } = boxes;
   const write = (mm: number) => formatLengthValue(mm, unit);
   const head = at.y(boxes.bleed.y) - 22;
@@ -100,7 +111,23 @@ export function Dimensions({ boxes, bleed, safe, markOffset, unit, at, pointed }
     />
   );
   const [w, h] = [trim.width, trim.height];
-  if (!pointed) return <g pointerEvents="none">{[across(0, w), down(0, h)]}</g>;
+  const spans = (stops: readonly number[]) =>
+    stops
+      .slice(1)
+      .map((to, i) => [stops[i] ?? 0, to] as const)
+      .filter(([from, to]) => to - from > 1e-6)
+      .slice(0, MOST_SPANS);
+  const chained = (axis: 'x' | 'y', stops: readonly number[], strong: boolean) => {
+    const draw = axis === 'x' ? across : down;
+    const whole = axis === 'x' ? w : h;
+    const parts = spans(stops);
+    // Parts stand near the piece, the whole beyond them.
+    return parts.length > 1
+      ? [...parts.map(([from, to]) => draw(from, to, 0, strong)), draw(0, whole, 24)]
+      : [draw(0, whole)];
+  };
+  if (!pointed)
+    return <g pointerEvents="none">{[...chained('x', chains.x, false), ...chained('y', chains.y, false)]}</g>;
   switch (pointed.kind) {
     case 'box':
       if (pointed.box === 'trim') return <g pointerEvents="none">{[across(0, w, 0, true), down(0, h, 0, true)]}</g>;
@@ -127,6 +154,15 @@ export function Dimensions({ boxes, bleed, safe, markOffset, unit, at, pointed }
       return (
         <g pointerEvents="none">
           {[...boxes.columns.map((c) => across(c.start, c.start + c.size, 0, true)), down(0, h)]}
+        </g>
+      );
+    case 'stops':
+      return (
+        <g pointerEvents="none">
+          {[
+            ...chained('x', pointed.axis === 'x' ? pointed.stops : [], true),
+            ...chained('y', pointed.axis === 'y' ? pointed.stops : [], true),
+          ]}
         </g>
       );
     case 'marks':

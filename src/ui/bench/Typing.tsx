@@ -1,6 +1,7 @@
 'use client';
 import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
-import type { ElementOf } from '@/core/job';
+import { elementsOn, type ElementOf } from '@/core/job';
+import { elementsDraft } from '../job/store';
 import { centreOf } from '@/core/layout';
 import { caretAt, indexAt, indexOnLine, lineOfIndex } from '@/core/type';
 import { useDesk } from '../job/use-desk';
@@ -22,7 +23,7 @@ export function Typing({ id, at }: { readonly id: string; readonly at: Projectio
   const stop = useJob((s) => s.type);
   const field = useRef<HTMLTextAreaElement>(null);
   const [range, setRange] = useState<readonly [number, number]>([0, 0]);
-  const element = piece.surfaces[side].find((e): e is ElementOf<'text'> => e.id === id && e.kind === 'text');
+  const element = elementsOn(piece, side).find((e): e is ElementOf<'text'> => e.id === id && e.kind === 'text');
 
   useLayoutEffect(() => {
     const area = field.current;
@@ -48,7 +49,7 @@ export function Typing({ id, at }: { readonly id: string; readonly at: Projectio
     replace(
       'Type',
       (draft) => {
-        const target = draft.pieces[0]?.surfaces[side].find((e) => e.id === id);
+        const target = elementsDraft(draft, side).find((e) => e.id === id);
         if (target?.kind === 'text') target.text = value;
       },
       `type-${id}`,

@@ -20,7 +20,7 @@ const context = (desk: { job: Job; drawing: Drawing }, selection: readonly strin
   reach,
 });
 const rectOf = (job: Job, drawing: Drawing, id: string) => {
-  const element = job.pieces[0]?.surfaces.front.find((e) => e.id === id);
+  const element = job.pieces[0]?.surfaces['front']?.find((e) => e.id === id);
   if (!element) throw new Error('gone');
   return solve(element.placement, drawing.boxes);
 };
@@ -130,7 +130,7 @@ describe('stretching', () => {
 test('turning points the knob at the pointer, in steps when asked', async () => {
   const desk = await drawn([box('a', [40, 40, 40, 20])]);
   const degrees = (x: number, y: number, steps: boolean) =>
-    dragTurn(context(desk, ['a']), { x, y }, steps).job.pieces[0]?.surfaces.front[0]?.placement.rotate;
+    dragTurn(context(desk, ['a']), { x, y }, steps).job.pieces[0]?.surfaces['front']?.[0]?.placement.rotate;
   expect(degrees(100, 50, false)).toBe(90);
   expect(degrees(60, 100, false)).toBe(180);
   expect(degrees(20, 50, false)).toBe(-90);

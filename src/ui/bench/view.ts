@@ -35,7 +35,7 @@ const KEPT_AS = 'yellow-sheet.true-scale';
 const [LEAST, MOST] = [0.02, 200];
 
 /** Room around the piece for dimension lines, px. */
-const ROOM = { left: 64, top: 50, right: 32, bottom: 26 };
+const ROOM = { left: 76, top: 64, right: 32, bottom: 26 };
 
 const clamp = (scale: number): number => Math.min(Math.max(scale, LEAST), MOST);
 

@@ -1,25 +1,34 @@
 'use client';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { useState } from 'react';
 
 interface Props<T extends string> {
   readonly label: string;
   readonly value: T;
   readonly options: readonly { readonly value: T; readonly label: string }[];
   readonly onChange: (value: T) => void;
+  /** Why a choice cannot be; it is said here and nothing changes. */
+  readonly refuse?: (value: T) => string | undefined;
   readonly width?: number | string;
 }
 
 /** One of a few. */
-export function ChoiceField<T extends string>({ label, value, options, onChange, width = 120 }: Props<T>) {
+export function ChoiceField<T extends string>({ label, value, options, onChange, refuse, width = 120 }: Props<T>) {
+  const [problem, setProblem] = useState<string>();
   return (
     <TextField
       select
       label={label}
       value={value}
+      error={problem !== undefined}
+      helperText={problem && <span role="alert">{problem}</span>}
       onChange={(event) => {
         const chosen = options.find((o) => o.value === event.target.value);
-        if (chosen) onChange(chosen.value);
+        if (!chosen) return;
+        const refusal = refuse?.(chosen.value);
+        setProblem(refusal);
+        if (!refusal) onChange(chosen.value);
       }}
       sx={{ width }}
       slotProps={{ inputLabel: { shrink: true }, select: { SelectDisplayProps: { style: { fontSize: 14 } } } }}

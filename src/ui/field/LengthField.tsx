@@ -13,16 +13,18 @@ interface Props {
   readonly hint?: string;
   readonly width?: number | string;
   readonly name?: string;
+  /** A further condition. */
+  readonly refuse?: (mm: Mm) => string | undefined;
 }
 
 /** A length in any unit, with arithmetic; shown in the job’s. */
-export function LengthField({ value, unit, ppi, negative = 'refused', ...rest }: Props) {
+export function LengthField({ value, unit, ppi, negative = 'refused', refuse, ...rest }: Props) {
   return (
     <MeasureField
       {...rest}
       shown={formatLength(value, unit, ppi)}
       read={(text) => parseLength(text, { unit, ppi })}
-      refuse={(mm) => (negative === 'refused' && mm < 0 ? 'This length cannot be negative.' : undefined)}
+      refuse={(mm) => (negative === 'refused' && mm < 0 ? 'This length cannot be negative.' : refuse?.(mm))}
     />
   );
 }

@@ -13,6 +13,8 @@ interface Props<T> {
   /** A further condition, such as “not negative”. */
   readonly refuse?: (value: T) => string | undefined;
   readonly hint?: string;
+  /** What stands there while nothing is given. */
+  readonly placeholder?: string;
   readonly held?: boolean;
   readonly width?: number | string;
   readonly name?: string;
@@ -27,6 +29,7 @@ export function MeasureField<T>({
   onChange,
   refuse,
   hint,
+  placeholder,
   held,
   width = 96,
   name,
@@ -65,6 +68,7 @@ export function MeasureField<T>({
       autoFocus={autoFocus ?? false}
       autoComplete="off"
       value={draft ?? shown}
+      placeholder={placeholder ?? ''}
       onChange={(event) => setDraft(event.target.value)}
       onBlur={take}
       onKeyDown={onKeyDown}

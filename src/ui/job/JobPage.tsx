@@ -4,7 +4,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import { useQuery } from '@tanstack/react-query';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
+import { useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
 import { RulerDialog } from '../bench/RulerDialog';
@@ -20,14 +22,20 @@ import { BriefForm } from '../stations/BriefForm';
 import { InspectSlip } from '../stations/InspectSlip';
 import { OutputSlip } from '../stations/OutputSlip';
 import { ElementSlip } from '../slip/ElementSlip';
-import { SizeSlip } from '../slip/SizeSlip';
+import { SizeSlip } from '../size/SizeSlip';
 import { Conflict } from './Conflict';
 import { JobProvider, shownJob, useJob, useJobStore } from './context';
 import { Header } from './Header';
-import { createJobStore } from './store';
+import { STATIONS, createJobStore } from './store';
 import { useAutosave } from './use-autosave';
 import { DeskProvider, FindingsProvider, useChecks, useDesk, useDeskOf } from './use-desk';
 import { useFiles } from './use-files';
+
+/** Three-dimensional drawing is fetched when somebody folds. */
+const DummyView = dynamic(() => import('../dummy/DummyView'), {
+  ssr: false,
+  loading: () => <Waiting words="Fetching the folding dummy" />,
+});
 
 /** One job: loaded, then worked on here until it is left. */
 export function JobPage({ id }: { readonly id: string }) {
@@ -74,7 +82,18 @@ function Waiting({ words }: { readonly words: string }) {
 }
 
 function OpenJob({ current }: { readonly current: CurrentJob }) {
-  const [store] = useState(() => createJobStore(current));
+  // A job that was just begun opens where its size is decided.
+  const at = useSearchParams().get('at');
+  const [store] = useState(() =>
+    createJobStore(
+      current,
+      STATIONS.find((s) => s === at),
+    ),
+  );
+  // Said once: a reload goes on where one works.
+  useEffect(() => {
+    if (at) window.history.replaceState(null, '', window.location.pathname);
+  }, [at]);
   useAutosave(store);
   return (
     <JobProvider value={store}>
@@ -118,6 +137,7 @@ function Stations() {
   const desk = useDesk();
   const station = useJob((s) => s.station);
   const conflict = useJob((s) => s.save);
+  const folded = useJob((s) => s.folded);
   const files = useFiles();
   const [palette, setPalette] = useState(false);
   const [ruler, setRuler] = useState(false);
@@ -160,7 +180,11 @@ function Stations() {
                 {station === 'lay-out' && <AddBar commands={commands} />}
               </Box>
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
-                <Bench onDropFiles={(list, at) => void files(list, at)} />
+                {station === 'size' && folded && desk.blank.folding ? (
+                  <DummyView />
+                ) : (
+                  <Bench onDropFiles={(list, at) => void files(list, at)} />
+                )}
               </Box>
               {station === 'size' && <SizeSlip />}
               {station === 'lay-out' && <ElementSlip />}

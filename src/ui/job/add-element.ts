@@ -1,5 +1,5 @@
 import type { Element, ElementKind, Job, PictureAsset, SideName } from '@/core/job';
-import { BLACK } from '@/core/job';
+import { BLACK, elementsOn } from '@/core/job';
 import { placed, type Point, type Rect, type SurfaceBoxes } from '@/core/layout';
 import { naturalSize } from '@/core/compose';
 import { pieceOf } from './store';
@@ -75,8 +75,8 @@ export function duplicates(
   boxes: SurfaceBoxes,
   rects: ReadonlyMap<string, Rect>,
 ): readonly Element[] {
-  return pieceOf(job)
-    .surfaces[side].filter((e) => ids.includes(e.id))
+  return elementsOn(pieceOf(job), side)
+    .filter((e) => ids.includes(e.id))
     .map((e): Element => {
       const rect = rects.get(e.id) ?? { x: 0, y: 0, width: 10, height: 10 };
       const moved = { ...rect, x: rect.x + 5, y: rect.y + 5 };

@@ -2,7 +2,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { ColourEngine } from '@/core/colour';
 import { faceFor, facesNeeded, languagesNeeded, type FaceNeed } from '@/core/compose';
-import { jobFonts, type Job, type ProfileName } from '@/core/job';
+import { jobFonts, type Job } from '@/core/job';
+import type { ProfileName } from '@/core/shop';
 import { loadHyphenator, type Face, type FontSet, type Hyphenator } from '@/core/type';
 
 /** What the bench needs to draw: colour, fonts and hyphenation, loaded as the job asks for them. */

@@ -64,7 +64,7 @@ test('an edit after an undo forgets what could be redone, and a drag under way l
 test('undo takes a lost element out of the selection', async () => {
   const s = store();
   s.getState().edit('Add', (d) => {
-    d.pieces[0]?.surfaces.front.push(box('b', [0, 0, 5, 5]));
+    d.pieces[0]?.surfaces['front']?.push(box('b', [0, 0, 5, 5]));
   });
   s.getState().select(['a', 'b']);
   await s.getState().undo();
@@ -74,7 +74,7 @@ test('undo takes a lost element out of the selection', async () => {
 test('elements that a change leaves alone stay the same objects', () => {
   const job = makeJob([box('a', [0, 0, 5, 5]), box('b', [0, 0, 5, 5])]);
   const changed = withElements(job, 'front', (e) => (e.id === 'a' ? { ...e, opacity: 0.5 } : e));
-  expect(pieceOf(changed).surfaces.front[1]).toBe(pieceOf(job).surfaces.front[1]);
+  expect(pieceOf(changed).surfaces['front']?.[1]).toBe(pieceOf(job).surfaces['front']?.[1]);
   expect(withElements(job, 'front', (e) => e)).toBe(job);
 });
 

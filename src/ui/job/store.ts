@@ -1,7 +1,17 @@
 'use client';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { produce, type Draft } from 'immer';
-import type { Element, Job, Piece, SideName } from '@/core/job';
+import {
+  blankOf,
+  elementsOf,
+  elementsOn,
+  withSide,
+  type Element,
+  type Job,
+  type Piece,
+  type SideName,
+} from '@/core/job';
+import type { Lost } from '@/core/check';
 import type { Measured } from '@/core/figure';
 import { api, type SaveStep } from '../shell/api';
 
@@ -25,6 +35,13 @@ export type SaveState =
       readonly mine: Job;
     };
 
+/** A change that waits for the designer. */
+export interface Proposal {
+  readonly label: string;
+  readonly job: Job;
+  readonly lost: readonly Lost[];
+}
+
 export interface JobState {
   readonly job: Job;
   /** The job while a drag is under way; nothing is kept of it until it is let go. */
@@ -43,10 +60,16 @@ export interface JobState {
   readonly side: SideName;
   readonly station: Station;
   readonly pointed: Measured | undefined;
+  /** A change of size or kind that would leave something without its place, waiting for a yes. */
+  readonly proposal: Proposal | undefined;
+  /** The piece shown folded, as a dummy. */
+  readonly folded: boolean;
 
   readonly edit: (label: string, change: (draft: Draft<Job>) => void, merge?: string) => void;
   readonly replace: (label: string, job: Job) => void;
   readonly preview: (job: Job | undefined) => void;
+  readonly propose: (proposal: Proposal | undefined) => void;
+  readonly setFolded: (folded: boolean) => void;
   readonly undo: () => Promise<void>;
   readonly redo: () => Promise<void>;
   readonly select: (ids: readonly string[]) => void;
@@ -67,12 +90,15 @@ export type JobStore = StoreApi<JobState>;
 /** Edits with the same merge name within this time are one step for undo, ms. */
 const MERGE_WITHIN = 1_200;
 
-export function createJobStore(current: {
-  head: number;
-  job: Job;
-  undo: readonly number[];
-  redo: readonly number[];
-}): JobStore {
+export function createJobStore(
+  current: {
+    head: number;
+    job: Job;
+    undo: readonly number[];
+    redo: readonly number[];
+  },
+  station: Station = 'lay-out',
+): JobStore {
   let merging: { name: string; at: number } | undefined;
   return createStore<JobState>((set, get) => {
     const commit = (label: string, job: Job, merge: string | undefined) => {
@@ -88,6 +114,7 @@ export function createJobStore(current: {
       set({
         job,
         live: undefined,
+        proposal: undefined,
         undoStack: joins ? undoStack : [...undoStack, { job: before, label }],
         redoStack: [],
         pending: canReplace ? [...pending.slice(0, -1), step] : [...pending, step],
@@ -103,10 +130,11 @@ export function createJobStore(current: {
       const state = get();
       merging = undefined;
       const here = { job: state.job, label };
-      const exists = new Set(job.pieces.flatMap((p) => [...p.surfaces.front, ...p.surfaces.back].map((e) => e.id)));
+      const exists = new Set(job.pieces.flatMap((p) => elementsOf(p).map(({ element }) => element.id)));
       set({
         job,
         live: undefined,
+        proposal: undefined,
         typing: undefined,
         selection: state.selection.filter((id) => exists.has(id)),
         undoStack: kind === 'undo' ? state.undoStack.slice(0, -1) : [...state.undoStack, here],
@@ -125,18 +153,23 @@ export function createJobStore(current: {
       save: { kind: 'saved', at: undefined },
       selection: [],
       typing: undefined,
-      side: 'front',
-      station: 'lay-out',
+      side: blankOf(current.job, pieceOf(current.job)).surfaces[0]?.name ?? 'front',
+      station,
       pointed: undefined,
+      proposal: undefined,
+      folded: false,
       edit: (label, change, merge) => commit(label, produce(get().job, change), merge),
       replace: (label, job) => commit(label, job, undefined),
       preview: (live) => set({ live }),
+      // While it waits, the bench shows what it would be.
+      propose: (proposal) => set({ proposal, live: proposal?.job }),
+      setFolded: (folded) => set({ folded }),
       undo: () => travel('undo'),
       redo: () => travel('redo'),
       select: (selection) => set({ selection }),
       type: (typing) => set({ typing }),
       show: (side) => set({ side, selection: [], typing: undefined }),
-      go: (station) => set({ station, typing: undefined }),
+      go: (station) => set({ station, typing: undefined, proposal: undefined, live: undefined, folded: false }),
       point: (pointed) => set({ pointed }),
       setSave: (save) => set({ save, inFlight: 0 }),
       sending: (count) => set({ save: { kind: 'saving' }, inFlight: count }),
@@ -173,8 +206,15 @@ export function pieceOf(job: Job): Piece {
 /** Changes some elements of the side shown; elements the change leaves alone stay the same objects. */
 export function withElements(job: Job, side: SideName, change: (element: Element) => Element): Job {
   const piece = pieceOf(job);
-  const elements = piece.surfaces[side].map(change);
-  if (elements.every((e, i) => e === piece.surfaces[side][i])) return job;
-  const changed = { ...piece, surfaces: { ...piece.surfaces, [side]: elements } };
-  return { ...job, pieces: [changed, ...job.pieces.slice(1)] };
+  const before = elementsOn(piece, side);
+  const elements = before.map(change);
+  if (elements.every((e, i) => e === before[i])) return job;
+  return { ...job, pieces: [withSide(piece, side, elements), ...job.pieces.slice(1)] };
+}
+
+/** The elements of a side, to be changed in a draft; a side that had none gets its list. */
+export function elementsDraft(draft: Draft<Job>, side: SideName): Draft<Element>[] {
+  const [piece] = draft.pieces;
+  if (!piece) return [];
+  return (piece.surfaces[side] ??= []);
 }

@@ -2,11 +2,12 @@
 import { wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding } from '@/core/check';
-import { createComposer, type Composer } from '@/core/compose';
-import type { Drawing } from '@/core/drawing';
-import { blankOf, type Blank, type BlankSurface } from '@/core/format';
-import type { Job, Piece, SideName } from '@/core/job';
-import { rulesFor, type Rules } from '@/core/rules';
+import { createComposer, withRepeats, type Composer } from '@/core/compose';
+import { itemsOf, type Drawing } from '@/core/drawing';
+import type { Blank, BlankSurface } from '@/core/format';
+import { blankOf, elementsOn, rulesFor, type Job, type Piece, type SideName } from '@/core/job';
+import type { SurfaceBoxes } from '@/core/layout';
+import type { Rules } from '@/core/rules';
 import type { CheckWorker } from '@/workers/check.worker';
 import { useResources, type Resources } from './resources';
 import { pieceOf } from './store';
@@ -30,33 +31,46 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
   const rules = useMemo(() => rulesFor(job, piece), [job, piece]);
   const blank = useMemo(() => blankOf(job, piece), [job, piece]);
   const { resources, problem } = useResources(job, rules.profile);
-  const surroundings = JSON.stringify([blank.surfaces[0]?.boxes, job.language, rules.ppi.value]);
-  const composer = useMemo(() => {
-    const boxes = blank.surfaces[0]?.boxes;
-    if (!resources || !boxes) return undefined;
+  const ppi = rules.ppi.value * blank.scale;
+  // One composer for each shape of side that the piece has; pages that are alike share one.
+  const composers = useMemo(() => {
+    if (!resources) return undefined;
     const { colour, fonts, hyphenator } = resources;
-    return createComposer({
-      boxes,
-      assets: job.assets,
-      language: job.language,
-      ppi: rules.ppi.value,
-      colour,
-      fonts,
-      hyphenator,
-    });
-    // `surroundings` stands for the boxes, language and resolution by value.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [resources, surroundings, job.assets]);
-  const desk = useMemo(() => {
+    const known = new Map<string, Composer>();
+    return (boxes: SurfaceBoxes): Composer => {
+      const key = JSON.stringify(boxes);
+      const before = known.get(key);
+      if (before) return before;
+      const made = createComposer({
+        boxes,
+        assets: job.assets,
+        language: job.language,
+        ppi,
+        colour,
+        fonts,
+        hyphenator,
+      });
+      known.set(key, made);
+      return made;
+    };
+  }, [resources, job.language, ppi, job.assets]);
+  const desk = useMemo((): Desk | undefined => {
     const surface = blank.surfaces.find((s) => s.name === side) ?? blank.surfaces[0];
-    if (!composer || !resources || !surface) return undefined;
-    const drawings = blank.surfaces.map((s) => ({
+    if (!composers || !resources || !surface) return undefined;
+    const plain = blank.surfaces.map((s) => ({
       side: s.name,
-      drawing: composer.surface(s.name, piece.surfaces[s.name]),
+      drawing: composers(s.boxes).surface(s.name, elementsOn(piece, s.name)),
     }));
+    const drawings = plain.map(({ side: name, drawing }, i) => {
+      const repeats = blank.surfaces[i]?.repeats;
+      const source = repeats && plain.find((d) => d.side === repeats.surface)?.drawing;
+      return { side: name, drawing: source ? withRepeats(drawing, itemsOf(source), repeats.at) : drawing };
+    });
     const drawing = drawings.find((d) => d.side === surface.name)?.drawing;
-    return drawing && { job, piece, blank, rules, surface, resources, composer, drawing, drawings };
-  }, [job, piece, blank, rules, side, composer, resources]);
+    return (
+      drawing && { job, piece, blank, rules, surface, resources, composer: composers(surface.boxes), drawing, drawings }
+    );
+  }, [job, piece, blank, rules, side, composers, resources]);
   return { desk, problem };
 }
 

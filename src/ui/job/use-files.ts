@@ -7,6 +7,8 @@ import { framesAt } from '../bench/gestures';
 import { pictureFrame } from './add-element';
 import { useJobStore } from './context';
 import { useDesk } from './use-desk';
+import { elementsDraft, pieceOf } from './store';
+import { elementsOn } from '@/core/job';
 
 /** Takes in dropped or chosen files: pictures go into the frame they fall on or into one of their own, fonts into the job. */
 export function useFiles() {
@@ -27,23 +29,32 @@ export function useFiles() {
             });
             continue;
           }
+          // Where it can be seen and moved.
+          if (store.getState().station !== 'lay-out') store.getState().go('lay-out');
           const under = at ? framesAt(desk.drawing, at, 0).find((f) => f.kind === 'picture')?.element : undefined;
           const chosen = selection.length === 1 ? selection[0] : undefined;
-          const elements = store.getState().job.pieces[0]?.surfaces[side] ?? [];
+          const elements = elementsOn(pieceOf(store.getState().job), side);
           const target = elements.find((e) => e.kind === 'picture' && e.id === (at ? under : chosen));
           // A frame that is already filled, and was not aimed at, keeps its picture.
           if (target) {
             edit(`Replace picture`, (draft) => {
               draft.assets[sha] = asset;
-              const frame = draft.pieces[0]?.surfaces[side].find((e) => e.id === target.id);
+              const frame = elementsDraft(draft, side).find((e) => e.id === target.id);
               if (frame?.kind === 'picture') frame.picture = sha;
             });
             select([target.id]);
           } else {
-            const frame = pictureFrame(sha, asset, desk.surface.boxes, elements.length === 0, desk.rules.ppi.value, at);
+            const frame = pictureFrame(
+              sha,
+              asset,
+              desk.surface.boxes,
+              elements.length === 0,
+              desk.rules.ppi.value * desk.blank.scale,
+              at,
+            );
             edit('Place picture', (draft) => {
               draft.assets[sha] = asset;
-              draft.pieces[0]?.surfaces[side].push(frame);
+              elementsDraft(draft, side).push(frame);
             });
             select([frame.id]);
           }

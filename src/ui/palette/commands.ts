@@ -1,10 +1,10 @@
-import type { Element, SideName } from '@/core/job';
+import { elementsOn, withSide, type Element } from '@/core/job';
 import { toStep } from '@/core/layout';
 import { isCalibrated, useBenchView } from '../bench/view';
 import { moveBy } from '../bench/gestures';
 import { alignSelection, distributeSelection } from '../job/arrange';
 import { duplicates, newElement } from '../job/add-element';
-import { STATIONS, pieceOf, type JobStore, type Station } from '../job/store';
+import { STATIONS, elementsDraft, pieceOf, type JobStore, type Station } from '../job/store';
 import type { Desk } from '../job/use-desk';
 
 /** Something a person can do, by name, by key, or both. */
@@ -61,7 +61,7 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
   const { selection, side, job, edit, replace, select, type, show, go } = state;
   const view = useBenchView.getState();
   const { boxes } = desk.surface;
-  const elements = pieceOf(job).surfaces[side];
+  const elements = elementsOn(pieceOf(job), side);
   const some = selection.length > 0;
   const one = selection.length === 1;
   const laysOut = state.station === 'lay-out';
@@ -69,14 +69,12 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
   const changeSide = (label: string, change: (list: readonly Element[]) => readonly Element[]) =>
     replace(label, {
       ...job,
-      pieces: job.pieces.map((p, i) =>
-        i === 0 ? { ...p, surfaces: { ...p.surfaces, [side]: [...change(p.surfaces[side])] } } : p,
-      ),
+      pieces: job.pieces.map((p, i) => (i === 0 ? withSide(p, side, change(elementsOn(p, side))) : p)),
     });
   const add = (kind: Element['kind']) => () => {
     go('lay-out');
     const element = newElement(kind, boxes);
-    edit(`Add ${kind}`, (draft) => void draft.pieces[0]?.surfaces[side].push(element));
+    edit(`Add ${kind}`, (draft) => void elementsDraft(draft, side).push(element));
     select([element.id]);
     if (kind === 'text') type(element.id);
   };
@@ -90,6 +88,12 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     const at = elements.findIndex((e) => e.id === selection.at(-1));
     const to = elements[(at + by + elements.length) % elements.length];
     if (to) select([to.id]);
+  };
+  const turn = (by: 1 | -1) => {
+    const { surfaces } = desk.blank;
+    const at = surfaces.findIndex((s) => s.name === side);
+    const to = surfaces[(at + by + surfaces.length) % surfaces.length];
+    if (to) show(to.name);
   };
   const chosen = elements.find((e) => one && isChosen(e));
   const zoomCentre = { x: view.width / 2, y: view.height / 2 };
@@ -105,9 +109,11 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
 
   return [
     ...STATIONS.map((station, i) => command('Go', `go-${station}`, STATION_WORDS[station], [`Alt+${i + 1}`], () => go(station))),
-    ...(['front', 'back'] as const satisfies readonly SideName[]).map((name) =>
-      command('Go', `show-${name}`, `Show the ${name}`, name === 'front' ? ['F'] : ['B'], () => show(name), desk.blank.surfaces.some((s) => s.name === name)),
+    ...desk.blank.surfaces.map(({ name }, i) =>
+      command('Go', `show-${name}`, `Show ${name.startsWith('page') || name.startsWith('month') ? name : `the ${name}`}`, i === 0 ? ['F'] : i === 1 ? ['B'] : [], () => show(name)),
     ),
+    command('Go', 'side-next', 'Next side or page', ['PageDown'], () => turn(1), desk.blank.surfaces.length > 1),
+    command('Go', 'side-previous', 'Previous side or page', ['PageUp'], () => turn(-1), desk.blank.surfaces.length > 1),
     command('Go', 'palette', 'Find a command', ['/', 'Ctrl+K'], openPalette),
 
     command('Add', 'add-text', 'Add text', ['T'], add('text')),

@@ -31,7 +31,7 @@ export function SheetLine({ figure, unit }: { readonly figure: Figure; readonly 
           boxSizing: 'border-box',
           cursor: 'pointer',
           display: 'grid',
-          gridTemplateColumns: '84px 1fr auto',
+          gridTemplateColumns: 'minmax(84px, max-content) max-content minmax(0, 1fr)',
           alignItems: 'baseline',
           columnGap: 0.75,
           width: '100%',
@@ -54,7 +54,15 @@ export function SheetLine({ figure, unit }: { readonly figure: Figure; readonly 
         </Box>
         <Box
           component="span"
-          sx={{ fontFamily: FACES.figure, fontSize: 11.5, color: COLOURS.sheetSoft, whiteSpace: 'nowrap' }}
+          sx={{
+            fontFamily: FACES.figure,
+            fontSize: 11.5,
+            color: COLOURS.sheetSoft,
+            whiteSpace: 'nowrap',
+            textAlign: 'right',
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+          }}
         >
           {figure.override ? 'set by hand' : text.other}
         </Box>

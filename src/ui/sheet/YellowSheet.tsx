@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import type { Figure } from '@/core/figure';
 import { itemsOf } from '@/core/drawing';
 import { totalInk } from '@/core/colour';
-import { isHouseKnown } from '@/core/rules';
+import { isHouseKnown } from '@/core/job';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
@@ -14,7 +14,9 @@ import { dueWords } from '../board/due';
 
 const GROUPS: readonly { readonly group: Figure['group']; readonly title: string }[] = [
   { group: 'size', title: 'Size' },
+  { group: 'panels', title: 'Parts' },
   { group: 'grid', title: 'Grid' },
+  { group: 'on the sheet', title: 'On the press sheet' },
   { group: 'picture and ink', title: 'Picture and ink' },
   { group: 'output', title: 'Press' },
 ];
@@ -28,9 +30,7 @@ export function YellowSheet() {
   const { job, blank, drawing, rules } = useDesk();
   const unit = job.unit;
   const inked = inkMost(drawing);
-  const stock = [job.stock.name || job.stock.kind, job.stock.grammage ? `${job.stock.grammage} g/m²` : '']
-    .filter(Boolean)
-    .join(' ');
+  const stock = job.stock.name || [job.stock.kind, job.stock.grammage ? `${job.stock.grammage} g/m²` : ''].filter(Boolean).join(' '); // prettier-ignore
   const house = isHouseKnown(job) ? job.house.name : 'no printer yet: common rules';
   const station = useJob((s) => s.station);
   return (

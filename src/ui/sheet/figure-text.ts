@@ -17,13 +17,16 @@ export function figureText(figure: Figure, unit: JobUnit): FigureText {
       other: '',
     };
   }
+  const isEdges = values.length === 4 && figure.measured?.kind !== 'stops';
   const write = (u: Unit) => {
     const texts = values.map((mm) => formatLengthValue(mm, u));
     const isSame = texts.every((t) => t === texts[0]);
-    if (texts.length === 4) return isSame ? (texts[0] ?? '') : texts.join(' ');
-    return texts.join(' × ');
+    if (isEdges) return isSame ? (texts[0] ?? '') : texts.join(' ');
+    if (texts.length < 3) return texts.join(' × ');
+    return isSame ? `${texts.length} × ${texts[0] ?? ''}` : texts.join(' | ');
   };
-  const isUneven = values.length === 4 && !values.every((v) => v === values[0]);
+  const isUneven = isEdges && !values.every((v) => v === values[0]);
+  if (values.length > 2 && !isEdges) return { value: write(unit), unit, other: '' };
   return { value: write(unit), unit, other: isUneven ? 'top right bottom left' : elsewhere(values, otherUnit(unit)) };
 }
 

@@ -1,5 +1,6 @@
 import type { Asset, Job, JobSummary } from '@/core/job';
 import type { Finding } from '@/core/check';
+import type { House, Stock } from '@/core/shop';
 
 /** An answer that says what was wrong and what to do. */
 export class ApiError extends Error {
@@ -69,6 +70,9 @@ export interface ExportFacts {
   readonly at: string;
 }
 
+/** The shop books by the names they have in addresses. */
+export type Book = 'papers' | 'printers';
+
 /** Every call the pages make. */
 export const api = {
   jobs: () => call<{ jobs: readonly JobSummary[] }>('/api/jobs'),
@@ -87,6 +91,12 @@ export const api = {
       method: 'POST',
       body: file,
     }),
+  papers: () => call<{ records: readonly Stock[] }>('/api/papers'),
+  printers: () => call<{ records: readonly House[] }>('/api/printers'),
+  saveRecord: (book: Book, name: string, record: Stock | House) =>
+    call<unknown>(`/api/${book}/${encodeURIComponent(name)}`, json('PUT', record)),
+  removeRecord: (book: Book, name: string) =>
+    call<unknown>(`/api/${book}/${encodeURIComponent(name)}`, { method: 'DELETE' }),
   exports: (id: string) => call<{ exports: readonly ExportFacts[] }>(`/api/jobs/${id}/exports`),
   exportJob: (id: string, kind: string) => call<ExportFacts>(`/api/jobs/${id}/exports`, json('POST', { kind })),
   cancelExport: (id: string) => call<ExportFacts>(`/api/exports/${id}`, { method: 'DELETE' }),

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { nameOf } from '@/core/compose';
-import type { Element } from '@/core/job';
+import { elementsOn, type Element } from '@/core/job';
 import { boxName } from '@/core/layout';
 import { NumberField } from '../field/NumberField';
 import { useJob } from '../job/context';
@@ -20,7 +20,7 @@ export function ElementSlip() {
   const { piece, drawing } = useDesk();
   const side = useJob((s) => s.side);
   const selection = useJob((s) => s.selection);
-  const elements = piece.surfaces[side].filter((e) => selection.includes(e.id));
+  const elements = elementsOn(piece, side).filter((e) => selection.includes(e.id));
   const [only] = elements;
   if (!only) {
     return (

@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from '@mui/material/Link';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { PROFILES } from '@/core/job';
+import { PROFILES } from '@/core/shop';
 import { formatNumber, formatSize } from '@/core/measure';
 import { marksFor } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
@@ -51,6 +51,8 @@ export function OutputSlip() {
     slug: piece.slug,
     face,
     words,
+    lines: surface.processLines,
+    codes: rules.lines,
   });
   return (
     <Slip label="Output">

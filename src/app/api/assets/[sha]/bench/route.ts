@@ -1,4 +1,4 @@
-import { PROFILES, type ProfileName } from '@/core/job';
+import { PROFILES, type ProfileName } from '@/core/shop';
 import type { Params } from '@/server/params';
 import { Problem } from '@/server/problem';
 import { file } from '@/server/files';

@@ -42,6 +42,9 @@ export const BoxRef = z.discriminatedUnion('box', [
   z
     .strictObject({ box: z.literal('cells'), columns: z.tuple([track, track]), rows: z.tuple([track, track]) })
     .describe('A span of columns crossed with a span of rows.'),
+  z
+    .strictObject({ box: z.literal('panel'), panel: z.string().min(1).max(60) })
+    .describe('A panel of the surface, by name.'),
 ]); // prettier-ignore
 export type BoxRef = z.infer<typeof BoxRef>;
 

@@ -1,0 +1,19 @@
+import type { Report, Rule } from './rule';
+
+/** What the format itself found: panels in the way, paper that cracks, an envelope too small, no sheet large enough. */
+export const blankProblemsRule: Rule = {
+  id: 'blank-problems',
+  title: 'The piece itself',
+  why: 'Size, folds and paper have to go together before anything is laid on them.',
+  check: ({ blank, side, rules, drawing }) => {
+    // The piece has its problems once, whatever its sides.
+    if (side !== blank.surfaces[0]?.name) return [];
+    const where = drawing.boxes.trim;
+    const found = blank.problems.map(({ severity, message }): Report => ({ severity, element: null, where, message }));
+    if (rules.house !== undefined && blank.sheets.length > 0 && blank.sheets.every((fit) => fit.up === 0)) {
+      const message = `It fits on none of the sheets of ${rules.house}: ${blank.sheets[0]?.why ?? 'it is too large'}.`;
+      found.push({ severity: 'fault', element: null, where, message });
+    }
+    return found;
+  },
+};

@@ -1,0 +1,4 @@
+export * from './paint';
+export * from './placement';
+export * from './grid';
+export * from './element';

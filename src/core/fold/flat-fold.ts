@@ -1,0 +1,323 @@
+import type { Point, Rect } from '../layout';
+import type { Mm } from '../measure';
+
+/** One fold of a sheet that lies inside up: which crease, which side of it moves, and over or under the rest. */
+export interface Fold {
+  readonly axis: 'x' | 'y';
+  /** Counted from 1: the crease between part n and part n + 1 of that axis. */
+  readonly crease: number;
+  readonly moves: 'low' | 'high';
+  readonly over: 'up' | 'under';
+  /** What the folder does, in words. */
+  readonly name: string;
+}
+
+/** A part of the sheet between creases. */
+export interface Facet {
+  readonly column: number;
+  readonly row: number;
+  /** On the inside, flat. */
+  readonly rect: Rect;
+}
+
+/** A rigid turn of some facets about a crease. */
+export interface Turn {
+  readonly facets: readonly number[];
+  /** The facet on the other side of the crease, which stays. */
+  readonly stays: number;
+  /** The crease, on the flat sheet. */
+  readonly from: Point;
+  readonly to: Point;
+  /** Degrees; positive lifts the moving side toward the inside’s viewer (a valley on the inside). */
+  readonly angle: number;
+}
+
+export interface FoldStep {
+  readonly name: string;
+  readonly turns: readonly Turn[];
+  /** Height of each facet in the stack after the step, in sheets. */
+  readonly layers: readonly number[];
+}
+
+/** A stretch of crease that folds one way. */
+export interface Crease {
+  readonly from: Point;
+  readonly to: Point;
+  /** As the viewer of the inside sees it. */
+  readonly direction: 'up' | 'down';
+  /** Which fold makes it, from 0. */
+  readonly step: number;
+}
+
+/** Something in the way. */
+export interface Collision {
+  readonly step: number;
+  readonly facets: readonly number[];
+  readonly kind: 'crosses' | 'tight';
+  /** How far past the crease, or how much clearance is missing, mm. */
+  readonly by: Mm;
+}
+
+export interface Folded {
+  readonly facets: readonly Facet[];
+  readonly steps: readonly FoldStep[];
+  readonly creases: readonly Crease[];
+  readonly collisions: readonly Collision[];
+  /** Outline box when folded, mm. */
+  readonly size: { readonly width: Mm; readonly height: Mm };
+  /** Most sheets lying on each other. */
+  readonly layers: number;
+  /** Which facet one looks at from above and from below, and whether its outside shows, and upside down. */
+  readonly top: Showing;
+  readonly bottom: Showing;
+  readonly states: readonly FacetState[];
+}
+
+export interface Showing {
+  readonly facet: number;
+  readonly face: 'inside' | 'outside';
+  readonly turned: boolean;
+}
+
+/** Where a facet lies: folded = flip × flat + shift on each axis. */
+interface FacetState {
+  readonly sx: 1 | -1;
+  readonly sy: 1 | -1;
+  readonly tx: Mm;
+  readonly ty: Mm;
+  readonly layer: number;
+}
+
+const NEAR = 1e-6;
+
+/**
+ * Folds a sheet of columns and rows, one fold after another, and finds out what happens: where each part comes to
+ * lie, in which order, which way each crease bends, and what is in the way.
+ * @param columns widths on the inside from the left, mm
+ * @param rows    heights from the top, mm
+ * @param caliper thickness of the sheet, mm: what is tucked inside a fold needs that much room for each layer
+ */
+export function foldFlat(columns: readonly Mm[], rows: readonly Mm[], folds: readonly Fold[], caliper: Mm): Folded {
+  const xs = starts(columns);
+  const ys = starts(rows);
+  const facets: Facet[] = rows.flatMap((height, row) =>
+    columns.map((width, column) => ({
+      column,
+      row,
+      rect: { x: xs[column] ?? 0, y: ys[row] ?? 0, width, height },
+    })),
+  );
+  const index = (column: number, row: number) => row * columns.length + column;
+  let states: FacetState[] = facets.map(() => ({ sx: 1, sy: 1, tx: 0, ty: 0, layer: 0 }));
+  const steps: FoldStep[] = [];
+  const creases: Crease[] = [];
+  const collisions: Collision[] = [];
+
+  const extent = (i: number, axis: 'x' | 'y'): readonly [number, number] => {
+    const { rect } = facets[i] ?? { rect: { x: 0, y: 0, width: 0, height: 0 } };
+    const s = states[i];
+    if (!s) return [0, 0];
+    const [flip, shift, from, size] =
+      axis === 'x' ? [s.sx, s.tx, rect.x, rect.width] : [s.sy, s.ty, rect.y, rect.height];
+    const [a, b] = [flip * from + shift, flip * (from + size) + shift];
+    return a < b ? [a, b] : [b, a];
+  };
+  const centre = (i: number, axis: 'x' | 'y') => {
+    const [a, b] = extent(i, axis);
+    return (a + b) / 2;
+  };
+  const place = (flat: Mm, i: number, axis: 'x' | 'y'): Mm => {
+    const s = states[i];
+    return s ? (axis === 'x' ? s.sx * flat + s.tx : s.sy * flat + s.ty) : 0;
+  };
+
+  folds.forEach((fold, step) => {
+    const { axis, crease } = fold;
+    const lines = axis === 'x' ? xs : ys;
+    const flat = lines[crease] ?? 0;
+    const [low, high] = axis === 'x' ? [index(crease - 1, 0), index(crease, 0)] : [index(0, crease - 1), index(0, crease)]; // prettier-ignore
+    const [mover, stayer] = fold.moves === 'low' ? [low, high] : [high, low];
+    const at = place(flat, stayer, axis);
+    const side = Math.sign(centre(mover, axis) - at);
+    const isMoving = (i: number) => Math.sign(centre(i, axis) - at) === side;
+    const moving = facets.map((_, i) => i).filter(isMoving);
+    const staying = facets.map((_, i) => i).filter((i) => !isMoving(i));
+
+    // Links between the two sides along this axis: each is a stretch of crease that this fold makes.
+    const links = facets.flatMap((facet, i) => {
+      const next = axis === 'x' ? { column: facet.column + 1, row: facet.row } : { column: facet.column, row: facet.row + 1 }; // prettier-ignore
+      if (next.column >= columns.length || next.row >= rows.length) return [];
+      const j = index(next.column, next.row);
+      if (isMoving(i) === isMoving(j)) return [];
+      const [m, s] = isMoving(i) ? [i, j] : [j, i];
+      const line = lines[(axis === 'x' ? facet.column : facet.row) + 1] ?? 0;
+      return [{ moving: m, staying: s, flat: line, at: place(line, s, axis) }];
+    });
+
+    const up = fold.over === 'up';
+    // What lies inside the bend has to end short of it.
+    for (const side of [moving, staying]) {
+      const linked = new Set(links.flatMap((l) => [l.moving, l.staying]));
+      const linkLayer = Math[up ? 'min' : 'max'](
+        ...links.map((l) => states[side === moving ? l.moving : l.staying]?.layer ?? 0),
+      );
+      const inner = side.filter((i) => {
+        const layer = states[i]?.layer ?? 0;
+        return up ? layer > linkLayer : layer < linkLayer;
+      });
+      const sheets = new Set(inner.map((i) => states[i]?.layer)).size;
+      const tight = inner.filter((i) => !linked.has(i)).flatMap((i) => {
+        const [a, b] = extent(i, axis);
+        const gap = Math.min(Math.abs(a - at), Math.abs(b - at));
+        return gap < sheets * caliper - NEAR && !(a < at - NEAR && b > at + NEAR) ? [{ i, by: sheets * caliper - gap }] : [];
+      }); // prettier-ignore
+      if (tight.length > 0)
+        collisions.push({
+          step,
+          kind: 'tight',
+          facets: tight.map((t) => t.i),
+          by: Math.max(...tight.map((t) => t.by)),
+        });
+    }
+    const crossing = facets.flatMap((_, i) => {
+      const [a, b] = extent(i, axis);
+      // An inner layer bends at its own crease, a little inside the outer one’s.
+      const own = links.find((l) => l.moving === i || l.staying === i)?.at ?? at;
+      const reach = Math.min(own - a, b - own);
+      return reach > NEAR ? [{ i, reach }] : [];
+    });
+    if (crossing.length > 0)
+      collisions.push({
+        step,
+        kind: 'crosses',
+        facets: crossing.map((c) => c.i),
+        by: Math.max(...crossing.map((c) => c.reach)),
+      });
+
+    const turns: Turn[] = [];
+    const turned = new Map<number, FacetState>();
+    const [topLayer, bottomLayer] = [
+      Math.max(...staying.map((i) => states[i]?.layer ?? 0)),
+      Math.min(...staying.map((i) => states[i]?.layer ?? 0)),
+    ];
+    const movingLayers = moving.map((i) => states[i]?.layer ?? 0);
+    const [mostMoving, leastMoving] = [Math.max(...movingLayers), Math.min(...movingLayers)];
+    for (const part of connected(moving, facets)) {
+      const own = links.filter((l) => part.includes(l.moving));
+      const link = own.reduce<(typeof links)[number] | undefined>(
+        (best, l) => (!best || Math.abs(l.at - at) < Math.abs(best.at - at) ? l : best),
+        undefined,
+      );
+      const about = link?.at ?? at;
+      for (const i of part) {
+        const s = states[i];
+        if (!s) continue;
+        const layer = up ? topLayer + 1 + (mostMoving - s.layer) : bottomLayer - 1 - (s.layer - leastMoving);
+        turned.set(
+          i,
+          axis === 'x'
+            ? { ...s, sx: s.sx === 1 ? -1 : 1, tx: 2 * about - s.tx, layer }
+            : { ...s, sy: s.sy === 1 ? -1 : 1, ty: 2 * about - s.ty, layer },
+        );
+      }
+      if (!link) continue;
+      const stays = states[link.staying];
+      const faceUp = stays ? stays.sx * stays.sy === 1 : true;
+      const angle = up === faceUp ? 180 : -180;
+      turns.push({ facets: part, stays: link.staying, angle, ...along(link.flat, facets[link.staying]?.rect, axis) });
+    }
+    for (const link of links) {
+      const s = states[link.staying];
+      const faceUp = s ? s.sx * s.sy === 1 : true;
+      creases.push({
+        ...along(link.flat, facets[link.staying]?.rect, axis),
+        direction: up === faceUp ? 'up' : 'down',
+        step,
+      });
+    }
+    states = states.map((s, i) => turned.get(i) ?? s);
+    steps.push({ name: fold.name, turns, layers: states.map((s) => s.layer) });
+  });
+
+  const boxes = facets.map((_, i) => ({ x: extent(i, 'x'), y: extent(i, 'y') }));
+  const spread = (axis: 'x' | 'y') =>
+    Math.max(...boxes.map((b) => b[axis][1])) - Math.min(...boxes.map((b) => b[axis][0]));
+  const layers = Math.max(
+    ...facets.map((_, i) => {
+      const [x, y] = [centre(i, 'x'), centre(i, 'y')];
+      return boxes.filter((b) => b.x[0] < x && x < b.x[1] && b.y[0] < y && y < b.y[1]).length;
+    }),
+  );
+  const showing = (from: 'above' | 'below'): Showing => {
+    const order = states.map((s, i) => ({ s, i })).sort((a, b) => b.s.layer - a.s.layer);
+    const found = from === 'above' ? order[0] : order.at(-1);
+    const s = found?.s ?? { sx: 1, sy: 1 };
+    const faceUp = s.sx * s.sy === 1;
+    return { facet: found?.i ?? 0, face: faceUp === (from === 'above') ? 'inside' : 'outside', turned: s.sy === -1 };
+  };
+  return {
+    facets,
+    steps,
+    creases: joined(creases),
+    collisions,
+    size: { width: spread('x'), height: spread('y') },
+    layers,
+    top: showing('above'),
+    bottom: showing('below'),
+    states,
+  };
+}
+
+/** Where each part starts, and the far end last. */
+function starts(sizes: readonly Mm[]): readonly Mm[] {
+  const out = [0];
+  for (const size of sizes) out.push((out.at(-1) ?? 0) + size);
+  return out;
+}
+
+const along = (flat: Mm, rect: Rect | undefined, axis: 'x' | 'y'): { from: Point; to: Point } => {
+  const r = rect ?? { x: 0, y: 0, width: 0, height: 0 };
+  return axis === 'x'
+    ? { from: { x: flat, y: r.y }, to: { x: flat, y: r.y + r.height } }
+    : { from: { x: r.x, y: flat }, to: { x: r.x + r.width, y: flat } };
+};
+
+/** Groups of facets that hang together among themselves. */
+function connected(members: readonly number[], facets: readonly Facet[]): readonly (readonly number[])[] {
+  const left = new Set(members);
+  const groups: number[][] = [];
+  for (const first of members) {
+    if (!left.delete(first)) continue;
+    const group = [first];
+    for (const i of group) {
+      for (const j of left) {
+        const [a, b] = [facets[i], facets[j]];
+        if (a && b && Math.abs(a.column - b.column) + Math.abs(a.row - b.row) === 1) {
+          left.delete(j);
+          group.push(j);
+        }
+      }
+    }
+    groups.push(group);
+  }
+  return groups;
+}
+
+/** Stretches that go on in one line, one way, by the same fold, as one. */
+function joined(creases: readonly Crease[]): readonly Crease[] {
+  const out: Crease[] = [];
+  for (const crease of creases) {
+    const before = out.findIndex(
+      (c) => c.direction === crease.direction && c.step === crease.step && same(c.to, crease.from) && inLine(c, crease),
+    );
+    const found = out[before];
+    if (found) out[before] = { ...found, to: crease.to };
+    else out.push(crease);
+  }
+  return out;
+}
+
+const same = (a: Point, b: Point) => Math.abs(a.x - b.x) < NEAR && Math.abs(a.y - b.y) < NEAR;
+const inLine = (a: Crease, b: Crease) =>
+  (Math.abs(a.from.x - b.to.x) < NEAR && Math.abs(a.from.x - a.to.x) < NEAR) ||
+  (Math.abs(a.from.y - b.to.y) < NEAR && Math.abs(a.from.y - a.to.y) < NEAR);

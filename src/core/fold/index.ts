@@ -1,0 +1,4 @@
+export * from './flat-fold';
+export * from './schemes';
+export * from './pose';
+export * from './limits';

@@ -1,0 +1,45 @@
+import type { Mm } from '../measure';
+import type { Size } from '../paper';
+import type { ProcessLine, Zone } from './blank';
+import type { SurfacePlan } from './format';
+import { hole, mirrorLine, mirrorZone, zone } from './sides';
+
+/**
+ * Pages as single surfaces. The first is a right-hand page, so odd pages are bound at their left and even ones at
+ * their right.
+ * @param inner kept clear at the binding beyond the safe margin, mm
+ */
+export function pageSurfaces(
+  size: Size,
+  pages: number,
+  inner: Mm,
+  bound: { readonly processLines?: readonly ProcessLine[]; readonly zones?: readonly Zone[] } = {},
+): readonly SurfacePlan[] {
+  const lines = bound.processLines ?? [];
+  const zones = bound.zones ?? [];
+  const right = { processLines: lines, zones, clear: { left: inner } };
+  const left = {
+    processLines: lines.map((l) => mirrorLine(l, size.width)),
+    zones: zones.map((z) => mirrorZone(z, size.width)),
+    clear: { right: inner },
+  };
+  return Array.from({ length: pages }, (_, i) => ({ name: `page ${i + 1}`, size, ...(i % 2 === 0 ? right : left) }));
+}
+
+/** Holes for a wire at the left edge, evenly at the pitch and centred, and the rim they need. */
+export function wireBinding(
+  height: Mm,
+  depth: Mm,
+  pitch: Mm,
+): { processLines: readonly ProcessLine[]; zones: readonly Zone[]; count: number } {
+  const count = Math.max(2, Math.floor((height - pitch) / pitch) + 1);
+  const first = (height - (count - 1) * pitch) / 2;
+  const rim = { x: 0, y: 0, width: depth, height };
+  return {
+    count,
+    processLines: Array.from({ length: count }, (_, i) =>
+      hole(depth / 2, first + i * pitch, Math.min(4, pitch * 0.47)),
+    ),
+    zones: [zone('keep-clear', 'wire binding', rim, 'The wire and its holes take this rim.')],
+  };
+}

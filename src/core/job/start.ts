@@ -1,0 +1,139 @@
+import { commonParameters, isCommon, type Format, type Parameter } from '../format';
+import { type FieldContext, type FieldError, type JobUnit, type Mm } from '../measure';
+import { isImperial } from '../rules';
+import { blankOf } from './blank-of';
+import { Impossible } from '../format';
+import { Job, JOB_VERSION, type Piece } from './schema';
+
+/** A format’s own decisions and those that every piece has, in the order in which they are asked. */
+export const parametersOf = (format: Format): Readonly<Record<string, Parameter>> => ({
+  ...format.parameters,
+  ...commonParameters,
+});
+
+/** The unit that typed lengths were thought in, so that a job begun in inches goes on in inches. */
+export function unitThoughtIn(texts: readonly string[]): JobUnit {
+  const inches =
+    /(\d|\s)(in|inch|inches|ft|foot|feet)\b|["″”'′’]|letter|legal|tabloid|ledger|executive|arch|statement/i;
+  return texts.some((text) => inches.test(text)) ? 'in' : 'mm';
+}
+
+export interface NewJob {
+  readonly id: string;
+  readonly name: string;
+  readonly unit: JobUnit;
+}
+
+export type Started =
+  | { readonly ok: true; readonly job: Job }
+  | { readonly ok: false; readonly parameter: string; readonly error: FieldError };
+
+/** Decisions read from what was typed: those of the kind, and those of every piece in their places. */
+export type ReadDecisions =
+  { readonly ok: true; readonly values: Readonly<Record<string, unknown>> } | Extract<Started, { ok: false }>;
+
+/** Reads typed parameters, each by its own rule. */
+export function readDecisions(
+  format: Format,
+  typed: Readonly<Record<string, string>>,
+  context: FieldContext,
+): ReadDecisions {
+  const known = parametersOf(format);
+  const values: Record<string, unknown> = {};
+  for (const [name, text] of Object.entries(typed)) {
+    const parameter = Object.hasOwn(known, name) ? known[name] : undefined;
+    if (!parameter) {
+      const message = `A ${format.kind} has no “${name}”. It has: ${Object.keys(known).join(', ')}.`;
+      return { ok: false, parameter: name, error: { at: 0, length: name.length, message } };
+    }
+    // An empty field of a decision that follows from others leaves it to them.
+    if (parameter.default === null && text.trim() === '') continue;
+    const read = parameter.read(text, context);
+    if (!read.ok) return { ok: false, parameter: name, error: read.error };
+    values[name] = read.value;
+  }
+  return { ok: true, values };
+}
+
+const edgesOf = (mm: unknown) => {
+  const all = mm as Mm;
+  return { top: all, right: all, bottom: all, left: all };
+};
+
+/** A piece of a kind with these decisions; what was not typed has its default in the unit the job is thought in. */
+export function makePiece(
+  format: Format,
+  id: string,
+  values: Readonly<Record<string, unknown>>,
+  unit: JobUnit,
+): Record<string, unknown> {
+  const habit = isImperial(unit) ? 'imperial' : 'metric';
+  const piece: Record<string, unknown> = { kind: format.kind, id, name: format.title };
+  for (const [name, parameter] of Object.entries(format.parameters)) {
+    if (Object.hasOwn(values, name)) piece[name] = values[name];
+    else if (parameter.default !== null) {
+      const read = parameter.read(parameter.default[habit], { unit: habit === 'imperial' ? 'in' : 'mm', ppi: 300 });
+      if (read.ok) piece[name] = read.value;
+    }
+  }
+  const given = (name: string) => (isCommon(name) && Object.hasOwn(values, name) ? values[name] : undefined);
+  if (given('bleed') !== undefined) piece['bleed'] = edgesOf(given('bleed'));
+  if (given('safe') !== undefined) piece['safe'] = edgesOf(given('safe'));
+  if (given('slug') !== undefined) piece['slug'] = given('slug');
+  piece['grid'] = {
+    columns: given('columns') ?? 1,
+    gutter: given('gutter') ?? 4,
+    rows: given('rows') ?? 1,
+    rowGutter: given('row-gutter') ?? 4,
+  };
+  return piece;
+}
+
+/**
+ * Begins a job of a format from parameters as typed.
+ * @returns the job, or the parameter that could not be read or cannot be, and why
+ */
+export function startJob(
+  format: Format,
+  typed: Readonly<Record<string, string>>,
+  about: NewJob,
+  more: Partial<Pick<Job, 'stock' | 'house'>> = {},
+): Started {
+  const read = readDecisions(format, typed, { unit: about.unit, ppi: 300 });
+  if (!read.ok) return read;
+  const made = Job.safeParse({
+    format: 'yellow-sheet-job',
+    version: JOB_VERSION,
+    id: about.id,
+    name: about.name,
+    unit: about.unit,
+    step: about.unit === 'mm' || about.unit === 'cm' ? 0.5 : 25.4 / 32,
+    language: about.unit === 'in' ? 'en-US' : 'en-GB',
+    readingDistance: format.usual?.distance ?? 300,
+    pieces: [makePiece(format, format.kind, read.values, about.unit)],
+    ...more,
+  });
+  const first = Object.keys(format.parameters)[0] ?? 'size';
+  if (!made.success) {
+    const issue = made.error.issues[0];
+    const name = issue?.path.map(String).find((key) => Object.hasOwn(format.parameters, key)) ?? first;
+    return { ok: false, parameter: name, error: { at: 0, length: 0, message: issue?.message ?? '' } };
+  }
+  const refused = refusalOf(made.data, made.data.pieces[0]);
+  return refused ? { ok: false, ...refused } : { ok: true, job: made.data };
+}
+
+/** Why a piece cannot be made as decided, with the decision to change; undefined when it can. */
+export function refusalOf(
+  job: Job,
+  piece: Piece | undefined,
+): { readonly parameter: string; readonly error: FieldError } | undefined {
+  if (!piece) return undefined;
+  try {
+    blankOf(job, piece);
+    return undefined;
+  } catch (error) {
+    if (!(error instanceof Impossible)) throw error;
+    return { parameter: error.parameter, error: { at: 0, length: 0, message: error.message } };
+  }
+}

@@ -1,0 +1,4 @@
+export * from './process';
+export * from './records';
+export * from './shelf';
+export * from './thickness';

@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import { Edges, extent } from '../element';
+import { LINE_FORMS, PROCESSES } from './process';
+
+export const STOCKS = ['coated', 'uncoated', 'newsprint'] as const;
+
+export const PROFILES = ['coated-fogra39', 'uncoated-fogra29'] as const;
+export type ProfileName = (typeof PROFILES)[number];
+
+const SheetSize = z.strictObject({
+  name: z.string().min(1, 'A sheet needs a name.').max(60),
+  width: z.number().min(10).max(20_000),
+  height: z.number().min(10).max(20_000),
+});
+export type SheetSize = z.infer<typeof SheetSize>;
+
+/** The paper of a job, or a record of the paper shelf: what has to be known to fold, cut and weigh it. */
+export const Stock = z.strictObject({
+  name: z.string().max(200).default(''),
+  kind: z.enum(STOCKS).default('coated'),
+  grammage: z.number().min(10).max(2000).nullable().default(null).describe('g/m²'),
+  thickness: z
+    .number()
+    .min(0.01)
+    .max(10)
+    .nullable()
+    .default(null)
+    .describe('Caliper of one sheet, mm; null is worked out from the weight.'),
+  grain: z.enum(['long', 'short']).nullable().default(null).describe('Along the long or the short side of its sheet.'),
+  white: z.string().regex(/^#[0-9a-f]{6}$/i).nullable().default(null).describe('How white it is, sRGB.'),
+  sheets: z.array(SheetSize).max(20).default([]).describe('The sizes it comes in, mm.'),
+}); // prettier-ignore
+export type Stock = z.infer<typeof Stock>;
+
+export const MARKS = ['corner', 'centre', 'register', 'colourBar', 'slugLine', 'fold'] as const;
+
+const LineWishes = z.strictObject({
+  form: z.enum(LINE_FORMS).optional(),
+  spot: z.string().min(1).max(60).optional().describe('Name of the plate.'),
+});
+
+/** What a printer asks for. Whatever is left out follows common practice, and says so. */
+export const House = z.strictObject({
+  name: z.string().max(200).default(''),
+  bleed: Edges.optional(),
+  safe: Edges.optional(),
+  unprintable: extent.optional().describe('Rim of its sheets that cannot be printed, mm.'),
+  sheets: z.array(SheetSize).max(20).default([]).describe('The sheets it runs, mm.'),
+  minPpi: z.number().min(1).max(5000).optional().describe('Least effective resolution of a picture.'),
+  maxPpi: z.number().min(1).max(5000).optional().describe('Most that is of use.'),
+  inkLimit: z.number().min(100).max(400).optional().describe('Most C + M + Y + K at a point, %.'),
+  minTypePt: z.number().min(1).max(100).optional(),
+  minReversedTypePt: z.number().min(1).max(100).optional().describe('Also type in several inks.'),
+  minLinePt: z.number().min(0.01).max(10).optional(),
+  rgb: z.enum(['convert', 'refuse']).default('convert').describe('Whether RGB may be left to the export.'),
+  profile: z.enum(PROFILES).optional(),
+  lines: z.partialRecord(z.enum(PROCESSES), LineWishes).default({}).describe('How it wants process lines drawn.'),
+  lineWeightPt: z.number().min(0.05).max(1, 'A process line is at most 1 pt.').optional(),
+  marks: z.partialRecord(z.enum(MARKS), z.boolean()).default({}).describe('Marks it wants, or does not.'),
+  markOffset: extent.optional(),
+  trimTolerance: extent.optional().describe('How far the knife may wander, mm.'),
+  foldTolerance: extent.optional().describe('How far the folder may wander, mm.'),
+  allowance: z.enum(['even', 'shift', 'thickness']).optional().describe('How it wants panels to differ.'),
+  leadDays: z.number().int().min(0).max(365).optional().describe('Working days from files to delivery.'),
+}); // prettier-ignore
+export type House = z.infer<typeof House>;

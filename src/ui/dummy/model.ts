@@ -1,0 +1,66 @@
+import { BufferAttribute, BufferGeometry, ShapeUtils, Vector2 } from 'three';
+import { AT_REST, layersAt, movePoint, posesAt, type Folding } from '@/core/fold';
+import type { Size } from '@/core/paper';
+
+/** One part of the dummy: two faces that share their corners. */
+export interface PartModel {
+  readonly name: string;
+  readonly up: BufferGeometry;
+  readonly down: BufferGeometry;
+  /** Its edges, so that white paper stands out from a pale bench. */
+  readonly edge: BufferGeometry;
+}
+
+/** Makes the parts of a piece as they lie flat; corners are moved afterwards. */
+export function makeParts(folding: Folding, flat: Size): readonly PartModel[] {
+  return folding.parts.map(({ name, outline }) => {
+    const contour = outline.map((p) => new Vector2(p.x, -p.y));
+    // Counter-clockwise as the up side’s viewer sees them, whichever way the outline runs.
+    const ordered = ShapeUtils.triangulateShape(contour, []).map((t) => {
+      const corners = t.map((i) => contour[i] ?? new Vector2());
+      return ShapeUtils.isClockWise(corners) ? [...t].reverse() : t;
+    });
+    const face = (indices: number[], u: (x: number) => number) => {
+      const geometry = new BufferGeometry();
+      geometry.setAttribute('position', new BufferAttribute(new Float32Array(outline.length * 3), 3));
+      geometry.setAttribute('uv', new BufferAttribute(new Float32Array(outline.flatMap((p) => [u(p.x), 1 - p.y / flat.height])), 2)); // prettier-ignore
+      geometry.setIndex(indices);
+      return geometry;
+    };
+    const edge = new BufferGeometry();
+    edge.setAttribute('position', new BufferAttribute(new Float32Array(outline.length * 3), 3));
+    return {
+      name,
+      edge,
+      up: face(ordered.flat(), (x) => x / flat.width),
+      // The other face is printed as its own viewer sees it: left and right change places.
+      down: face(
+        ordered.flatMap((t) => [...t].reverse()),
+        (x) => 1 - x / flat.width,
+      ),
+    };
+  });
+}
+
+/**
+ * Moves every corner to where it is after so many folds.
+ * @param sheet thickness that a sheet is shown with, mm
+ */
+export function poseParts(parts: readonly PartModel[], folding: Folding, flat: Size, progress: number, sheet: number): void {
+  const poses = posesAt(folding, progress);
+  const layers = layersAt(folding, progress);
+  parts.forEach((part, i) => {
+    const outline = folding.parts[i]?.outline ?? [];
+    const lift = (layers[i] ?? 0) * sheet;
+    for (const [geometry, side] of [[part.up, 1], [part.down, -1], [part.edge, 0]] as const) {
+      const position = geometry.getAttribute('position');
+      outline.forEach((p, k) => {
+        const [x, y, z] = movePoint(poses[i] ?? AT_REST, [p.x, p.y, side * 0.02]);
+        position.setXYZ(k, x - flat.width / 2, flat.height / 2 - y, z + lift);
+      });
+      position.needsUpdate = true;
+      if (side !== 0) geometry.computeVertexNormals();
+      geometry.computeBoundingSphere();
+    }
+  });
+} // prettier-ignore

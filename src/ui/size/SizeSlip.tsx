@@ -1,0 +1,237 @@
+'use client';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Drawer from '@mui/material/Drawer';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useState } from 'react';
+import { formatOf, type Format } from '@/core/format';
+import { JOB_UNITS } from '@/core/measure';
+import { paperName, type Size } from '@/core/paper';
+import { ChoiceField } from '../field/ChoiceField';
+import { EdgesField } from '../field/EdgesField';
+import { LengthField } from '../field/LengthField';
+import { NumberField } from '../field/NumberField';
+import { FormatGallery } from '../format/FormatGallery';
+import { useJob, usePiece } from '../job/context';
+import { useDesk } from '../job/use-desk';
+import { Group, Groups, Slip } from '../slip/Slip';
+import { FromFile } from './FromFile';
+import { ParameterField } from './ParameterField';
+import { useResize, type Resize } from './use-resize';
+
+/** The decisions of the piece: its kind, and then only what that kind has. */
+export function SizeSlip() {
+  const piece = usePiece();
+  const { job, rules } = useDesk();
+  const edit = useJob((s) => s.edit);
+  const resize = useResize();
+  const [choosing, setChoosing] = useState(false);
+  const format = formatOf(piece.kind);
+  if (!format) return null;
+  const context = { unit: job.unit, ppi: rules.ppi.value };
+  const { grid } = piece;
+  return (
+    <Slip label="Size">
+      <Proposed />
+      <Groups>
+        <Group title={format.title}>
+          <Button
+            variant="outlined"
+            size="small"
+            onClick={() => setChoosing(true)}
+            title="Another kind of piece"
+            sx={{ bgcolor: '#fff' }}
+          >
+            Change kind
+          </Button>
+          {Object.entries(format.parameters)
+            .filter(([, p]) => !p.when || p.when(piece))
+            .map(([name, parameter]) => (
+              <ParameterField
+                key={`${format.kind}-${name}`}
+                name={name}
+                parameter={parameter}
+                value={piece[name]}
+                resize={resize}
+                {...context}
+              />
+            ))}
+          <Orientation format={format} size={piece['size'] as Size | undefined} resize={resize} />
+          {format.kind === 'own' && <FromFile resize={resize} />}
+          <ChoiceField
+            label="unit"
+            width={64}
+            value={job.unit}
+            options={JOB_UNITS.map((u) => ({ value: u, label: u }))}
+            onChange={(unit) => edit('Change unit', (draft) => void (draft.unit = unit))}
+          />
+          <Oversized format={format} resize={resize} context={context} size={piece['size'] as Size | undefined} />
+        </Group>
+        <Group title="Bleed">
+          <EdgesField
+            {...context}
+            name="bleed"
+            value={rules.bleed.value}
+            onChange={(bleed) => resize.setAll('Change bleed', (p) => ({ ...p, bleed }))}
+          />
+        </Group>
+        <Group title="Safe margin">
+          <EdgesField
+            {...context}
+            name="safe"
+            value={rules.safe.value}
+            onChange={(safe) => resize.setAll('Change safe margin', (p) => ({ ...p, safe }))}
+          />
+        </Group>
+        <Group title="Grid in the safe area">
+          {(
+            [
+              ['columns', 'gutter'],
+              ['rows', 'rowGutter'],
+            ] as const
+          ).map(([tracks, gap]) => [
+            <NumberField
+              key={tracks}
+              label={tracks}
+              value={grid[tracks]}
+              least={1}
+              most={100}
+              whole
+              width={64}
+              onChange={(count) =>
+                resize.setAll(`Change ${tracks}`, (p) => ({ ...p, grid: { ...p.grid, [tracks]: count } }))
+              }
+            />,
+            <LengthField
+              key={gap}
+              {...context}
+              label={gap === 'gutter' ? 'gutter' : 'row gutter'}
+              value={grid[gap]}
+              width={84}
+              onChange={(mm) => resize.setAll(`Change ${gap}`, (p) => ({ ...p, grid: { ...p.grid, [gap]: mm } }))}
+            />,
+          ])}
+          <LengthField
+            {...context}
+            label="slug"
+            value={piece.slug}
+            width={84}
+            onChange={(slug) => resize.setAll('Change slug', (p) => ({ ...p, slug }))}
+          />
+        </Group>
+      </Groups>
+      <Drawer anchor="right" open={choosing} onClose={() => setChoosing(false)}>
+        <Box sx={{ width: 'min(100vw, 560px)', p: 2.5 }}>
+          <Box component="h2" sx={{ m: 0, mb: 1.5, typography: 'h2' }}>
+            Make it another kind of piece
+          </Box>
+          <FormatGallery
+            chosen={format.kind}
+            unit={job.unit}
+            onChoose={(to) => {
+              setChoosing(false);
+              if (to.kind !== format.kind) resize.become(to);
+            }}
+          />
+        </Box>
+      </Drawer>
+    </Slip>
+  );
+}
+
+/** A change that waits: what it leaves without a place, and the choice. */
+function Proposed() {
+  const proposal = useJob((s) => s.proposal);
+  const propose = useJob((s) => s.propose);
+  const replace = useJob((s) => s.replace);
+  if (!proposal) return null;
+  const { lost, label, job } = proposal;
+  return (
+    <Alert
+      severity="warning"
+      role="alertdialog"
+      aria-label={label}
+      sx={{ mb: 1, '& .MuiAlert-message': { flex: 1 } }}
+      action={
+        <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+          <Button size="small" variant="contained" autoFocus onClick={() => replace(label, job)}>
+            Change it
+          </Button>
+          <Button size="small" onClick={() => propose(undefined)}>
+            Leave it as it is
+          </Button>
+        </Box>
+      }
+    >
+      <b>{label}?</b> {lost.length === 1 ? 'One thing' : `${lost.length} things`} will no longer fit:
+      <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 84, overflowY: 'auto' }}>
+        {lost.slice(0, 30).map((l) => (
+          <li key={l.element}>
+            {l.name} ({l.side}): {l.why}
+          </li>
+        ))}
+        {lost.length > 30 && <li>and {lost.length - 30} more</li>}
+      </Box>
+    </Alert>
+  );
+}
+
+function Orientation({
+  format,
+  size,
+  resize,
+}: {
+  readonly format: Format;
+  readonly size: Size | undefined;
+  readonly resize: Resize;
+}) {
+  if (!size || !Object.hasOwn(format.parameters, 'size') || size.width === size.height) return null;
+  const turned = { width: size.height, height: size.width };
+  return (
+    <ToggleButtonGroup
+      size="small"
+      exclusive
+      aria-label="Orientation"
+      value={size.width > size.height ? 'landscape' : 'portrait'}
+      onChange={(_event, to: string | null) => to && !resize.refuse('size', turned) && resize.set('size', turned)}
+    >
+      <ToggleButton value="portrait" sx={{ py: 0.25 }} title={paperName(size) ?? ''}>
+        portrait
+      </ToggleButton>
+      <ToggleButton value="landscape" sx={{ py: 0.25 }} title={paperName(turned) ?? ''}>
+        landscape
+      </ToggleButton>
+    </ToggleButtonGroup>
+  );
+}
+
+/** A page that was set up with its bleed inside: naming the margin that is bleed makes it trim and bleed. */
+function Oversized({ format, size, resize, context }: { readonly format: Format; readonly size: Size | undefined; readonly resize: Resize; readonly context: { unit: 'mm' | 'cm' | 'in' | 'pt' | 'pica'; ppi: number } }) {
+  const [open, setOpen] = useState(false);
+  if (!size || !Object.hasOwn(format.parameters, 'size')) return null;
+  if (!open)
+    return (
+      <Button size="small" onClick={() => setOpen(true)} title="The file was set up larger, with its bleed inside">
+        Bleed is inside
+      </Button>
+    );
+  const trimmed = (mm: number) => ({ width: size.width - 2 * mm, height: size.height - 2 * mm });
+  return (
+    <LengthField
+      {...context}
+      label="outer margin that is bleed"
+      name="oversized"
+      value={0}
+      width={160}
+      refuse={(mm) => (trimmed(mm).width < 1 || trimmed(mm).height < 1 ? `At most ${Math.floor(Math.min(size.width, size.height) / 2 - 1)} mm: something has to be left.` : undefined)}
+      onChange={(mm) => {
+        setOpen(false);
+        if (mm <= 0) return;
+        const bleed = { top: mm, right: mm, bottom: mm, left: mm };
+        resize.setAll('Make the margin bleed', (p) => ({ ...p, size: trimmed(mm), bleed }));
+      }}
+    />
+  );
+} // prettier-ignore

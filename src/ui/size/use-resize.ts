@@ -1,0 +1,74 @@
+'use client';
+import { lostByChange } from '@/core/check';
+import { formatOf, type Format } from '@/core/format';
+import { blankOf, makePiece, refusalOf, type Job, type Piece } from '@/core/job';
+import { useJob } from '../job/context';
+
+/** Changes of the piece itself: refused where they cannot be, asked about where content would lose its place. */
+export interface Resize {
+  /** Why a decision cannot take a value; undefined when it can. */
+  readonly refuse: (name: string, value: unknown) => string | undefined;
+  readonly set: (name: string, value: unknown) => void;
+  readonly setAll: (label: string, change: (piece: Piece) => Piece, more?: (job: Job) => Job) => void;
+  readonly become: (format: Format) => void;
+}
+
+const withPiece = (job: Job, change: (piece: Piece) => Piece): Job => ({
+  ...job,
+  pieces: job.pieces.map((p, i) => (i === 0 ? change(p) : p)),
+});
+
+/** The piece with a decision changed; one that is left out again follows from the others. */
+const withDecision = (job: Job, name: string, value: unknown): Job =>
+  withPiece(job, (piece) => {
+    const changed: Piece = { ...piece, [name]: value };
+    if (value === undefined) Reflect.deleteProperty(changed, name);
+    return changed;
+  });
+
+export function useResize(): Resize {
+  const job = useJob((s) => s.job);
+  const replace = useJob((s) => s.replace);
+  const propose = useJob((s) => s.propose);
+  const offer = (label: string, after: Job) => {
+    const lost = lostByChange(job, after);
+    if (lost.length === 0) replace(label, after);
+    else propose({ label, job: after, lost });
+  };
+  return {
+    refuse: (name, value) => {
+      const after = withDecision(job, name, value);
+      return refusalOf(after, after.pieces[0])?.error.message;
+    },
+    set: (name, value) => {
+      const label = formatOf(job.pieces[0]?.kind ?? '')?.parameters[name]?.label ?? name;
+      offer(`Change ${label.toLowerCase()}`, withDecision(job, name, value));
+    },
+    setAll: (label, change, more = (j) => j) => offer(label, more(withPiece(job, change))),
+    become: (format) => offer(`Make it a ${format.title.toLowerCase()}`, withPiece(job, (piece) => remade(job, piece, format))),
+  };
+} // prettier-ignore
+
+/**
+ * The piece as another kind: decisions of the same name and sort are kept, the rest takes its default; what was laid
+ * on the first side lies on the first again, and so on.
+ */
+function remade(job: Job, piece: Piece, format: Format): Piece {
+  const kept = Object.fromEntries(
+    Object.entries(format.parameters).flatMap(([name, parameter]) => {
+      const value = piece[name];
+      return value !== undefined && parameter.schema.safeParse(value).success ? [[name, value]] : [];
+    }),
+  );
+  const { bleed, safe, grid, slug, id } = piece;
+  const make = (values: Readonly<Record<string, unknown>>) =>
+    ({ ...makePiece(format, id, values, job.unit), grid, slug, ...(bleed && { bleed }), ...(safe && { safe }) }) as Piece;
+  // What was kept may not go together with the new kind; then its own defaults stand.
+  const made = refusalOf(job, make(kept)) ? make({}) : make(kept);
+  const from = blankOf(job, piece).surfaces.map((s) => s.name);
+  const to = blankOf(job, made).surfaces.map((s) => s.name);
+  const surfaces = Object.fromEntries(
+    Object.entries(piece.surfaces).map(([name, elements]) => [to[from.indexOf(name)] ?? name, elements]),
+  );
+  return { ...made, surfaces };
+} // prettier-ignore
