@@ -1,3 +1,5 @@
 export { Providers } from './shell/Providers';
 export { Board } from './board/Board';
 export { JobPage } from './job/JobPage';
+export { Reckoner } from './reckoner/Reckoner';
+export { ShopBooks } from './books/ShopBooks';

@@ -1,7 +1,7 @@
 import type { Mm } from '../measure';
 
 /** What a figure's number counts. */
-export type FigureUnit = 'mm' | 'px' | 'ppi' | '%' | 'pt' | 'count' | 'g';
+export type FigureUnit = 'mm' | 'px' | 'ppi' | '%' | 'pt' | 'count' | 'kg' | 'g/m²' | 'lb';
 
 /** A measure on the bench that a figure speaks of, so that pointing at the figure can light it up. */
 export type Measured =

@@ -3,7 +3,21 @@ export * from './format';
 export * from './complete';
 export * from './common-parameters';
 export * from './sheet-fit';
-export { Impossible, type Parameter, type ParameterKind } from './parameter';
+export {
+  Impossible,
+  allowance,
+  choice,
+  count,
+  length,
+  number,
+  size,
+  solvedLength,
+  text,
+  ok,
+  type Parameter,
+  type ParameterKind,
+  type ValuesOf,
+} from './parameter';
 export { otherFace } from './sides';
 export { readOutline, openEnd } from './outline-text';
 export * from './registry';

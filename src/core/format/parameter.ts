@@ -181,6 +181,34 @@ export function solvedCount(
   };
 }
 
+/** A plain number. */
+export function number(
+  label: string,
+  preset: Default,
+  help: string,
+  least: number,
+  most: number,
+  more: More = {},
+): Parameter<number> {
+  return {
+    kind: 'number',
+    label,
+    help,
+    default: both(preset),
+    least,
+    most,
+    schema: z.number().min(least).max(most),
+    read: (text) => {
+      const value = Number(text.trim().replace(',', '.'));
+      return text.trim() !== '' && value >= least && value <= most
+        ? ok(value)
+        : wrong(text, `${label} is a number from ${least} to ${most}.`);
+    },
+    write: (value) => formatNumber(value, 4),
+    ...more,
+  };
+}
+
 /** One of a few words. */
 export function choice<const O extends Readonly<Record<string, string>>>(
   label: string,

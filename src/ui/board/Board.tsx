@@ -8,7 +8,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { STAGES, type JobSummary } from '@/core/job';
-import { Mark } from '../shell/Mark';
+import { Room } from '../shell/Room';
 import { useSay } from '../shell/Messages';
 import { api, wordsOf } from '../shell/api';
 import { COLOURS, FACES } from '../shell/theme';
@@ -92,52 +92,41 @@ export function Board() {
         if (file) void openFile(file);
       }}
     >
-      <Box
-        component="header"
-        sx={{
-          display: 'flex',
-          alignItems: 'center',
-          gap: 2,
-          px: 3,
-          minHeight: 54,
-          bgcolor: COLOURS.header,
-          borderBottom: `1px solid ${COLOURS.line}`,
-          flexWrap: 'wrap',
-        }}
+      <Room
+        here="/"
+        title="Jobs"
+        tools={
+          <>
+            <TextField
+              inputRef={find}
+              value={search}
+              onChange={(event) => setSearch(event.target.value)}
+              placeholder="Find a job   /"
+              variant="outlined"
+              sx={{ width: 240, '& input': { py: 0.75 } }}
+              slotProps={{ htmlInput: { 'aria-label': 'Find a job' } }}
+            />
+            <Button variant="outlined" onClick={() => input.current?.click()}>
+              Open a file
+            </Button>
+            <input
+              ref={input}
+              hidden
+              type="file"
+              accept=".zip,.json"
+              aria-label="Job or working file"
+              onChange={(event) => {
+                const [file] = event.target.files ?? [];
+                if (file) void openFile(file);
+                event.target.value = '';
+              }}
+            />
+            <Button variant="contained" onClick={() => setMaking(true)} title="n">
+              New job
+            </Button>
+          </>
+        }
       >
-        <Mark />
-        <TextField
-          inputRef={find}
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
-          placeholder="Find a job   /"
-          variant="outlined"
-          sx={{ ml: 'auto', width: 240, '& input': { py: 0.75 } }}
-          slotProps={{ htmlInput: { 'aria-label': 'Find a job' } }}
-        />
-        <Button variant="outlined" onClick={() => input.current?.click()}>
-          Open a file
-        </Button>
-        <input
-          ref={input}
-          hidden
-          type="file"
-          accept=".zip,.json"
-          aria-label="Job or working file"
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            if (file) void openFile(file);
-            event.target.value = '';
-          }}
-        />
-        <Button variant="contained" onClick={() => setMaking(true)} title="n">
-          New job
-        </Button>
-      </Box>
-      <Box component="main" sx={{ px: 3, py: 2.5 }}>
-        <Box component="h1" sx={{ m: 0, mb: 2, typography: 'h1' }}>
-          Jobs
-        </Box>
         {error && (
           <Alert severity="error" sx={{ mb: 2 }} action={<Button onClick={() => void refetch()}>Try again</Button>}>
             {wordsOf(error)}
@@ -167,7 +156,7 @@ export function Board() {
             ))}
           </Box>
         )}
-      </Box>
+      </Room>
       <NewJob open={making} onClose={() => setMaking(false)} />
     </Box>
   );

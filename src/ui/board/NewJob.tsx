@@ -10,6 +10,7 @@ import { useState, type SyntheticEvent } from 'react';
 import { COMMON_PARAMETERS, FORMATS, type Format, type Parameter } from '@/core/format';
 import { blankOf, startJob, takeHouse, takeStock, unitThoughtIn } from '@/core/job';
 import { formatSize, formatNumber } from '@/core/measure';
+import { TypedParameter } from '../field/TypedParameter';
 import { FormatGallery } from '../format/FormatGallery';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
@@ -140,13 +141,14 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
         {Object.entries(asked)
           .filter(([, p]) => !p.when || p.when(values))
           .map(([key, parameter]) => (
-            <Field
+            <TypedParameter
               key={key}
               name={key}
               parameter={parameter}
               text={typed[key] ?? ''}
               imperial={unit === 'in'}
               error={errorOf(key)}
+              {...(key === 'bleed' && { placeholder: unit === 'in' ? '1/8 in' : '3 mm' })}
               onChange={(text) => set(key, text)}
             />
           ))}
@@ -179,46 +181,6 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
         </Box>
       </Box>
     </Box>
-  );
-}
-
-interface FieldProps {
-  readonly name: string;
-  readonly parameter: Parameter;
-  readonly text: string;
-  readonly imperial: boolean;
-  readonly error: string | undefined;
-  readonly onChange: (text: string) => void;
-}
-
-function Field({ name, parameter, text, imperial, error, onChange }: FieldProps) {
-  const preset = parameter.default?.[imperial ? 'imperial' : 'metric'];
-  const common = {
-    name,
-    label: parameter.label,
-    error: error !== undefined,
-    helperText: error ?? parameter.help,
-    onChange: (event: { target: { value: string } }) => onChange(event.target.value),
-  };
-  if (parameter.options) {
-    return (
-      <TextField {...common} select value={text || preset || ''} slotProps={{ inputLabel: { shrink: true } }}>
-        {parameter.options.map((o) => (
-          <MenuItem key={o.value} value={o.value} dense>
-            {o.label}
-          </MenuItem>
-        ))}
-      </TextField>
-    );
-  }
-  return (
-    <TextField
-      {...common}
-      autoComplete="off"
-      value={text}
-      placeholder={preset ?? (name === 'bleed' ? (imperial ? '1/8 in' : '3 mm') : 'worked out')}
-      slotProps={{ inputLabel: { shrink: true }, htmlInput: { style: { fontFamily: FACES.figure } } }}
-    />
   );
 }
 

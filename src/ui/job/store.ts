@@ -40,6 +40,10 @@ export interface Proposal {
   readonly label: string;
   readonly job: Job;
   readonly lost: readonly Lost[];
+  /** Figures that change, in words. */
+  readonly changes: readonly string[];
+  /** What fails that did not fail before. */
+  readonly fails: readonly string[];
 }
 
 export interface JobState {

@@ -1,5 +1,4 @@
 'use client';
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Drawer from '@mui/material/Drawer';
@@ -15,6 +14,7 @@ import { LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { FormatGallery } from '../format/FormatGallery';
 import { useJob, usePiece } from '../job/context';
+import { Proposed } from '../job/Proposed';
 import { useDesk } from '../job/use-desk';
 import { Group, Groups, Slip } from '../slip/Slip';
 import { FromFile } from './FromFile';
@@ -138,43 +138,6 @@ export function SizeSlip() {
         </Box>
       </Drawer>
     </Slip>
-  );
-}
-
-/** A change that waits: what it leaves without a place, and the choice. */
-function Proposed() {
-  const proposal = useJob((s) => s.proposal);
-  const propose = useJob((s) => s.propose);
-  const replace = useJob((s) => s.replace);
-  if (!proposal) return null;
-  const { lost, label, job } = proposal;
-  return (
-    <Alert
-      severity="warning"
-      role="alertdialog"
-      aria-label={label}
-      sx={{ mb: 1, '& .MuiAlert-message': { flex: 1 } }}
-      action={
-        <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-          <Button size="small" variant="contained" autoFocus onClick={() => replace(label, job)}>
-            Change it
-          </Button>
-          <Button size="small" onClick={() => propose(undefined)}>
-            Leave it as it is
-          </Button>
-        </Box>
-      }
-    >
-      <b>{label}?</b> {lost.length === 1 ? 'One thing' : `${lost.length} things`} will no longer fit:
-      <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 84, overflowY: 'auto' }}>
-        {lost.slice(0, 30).map((l) => (
-          <li key={l.element}>
-            {l.name} ({l.side}): {l.why}
-          </li>
-        ))}
-        {lost.length > 30 && <li>and {lost.length - 30} more</li>}
-      </Box>
-    </Alert>
   );
 }
 

@@ -33,7 +33,7 @@ export function useResize(): Resize {
   const offer = (label: string, after: Job) => {
     const lost = lostByChange(job, after);
     if (lost.length === 0) replace(label, after);
-    else propose({ label, job: after, lost });
+    else propose({ label, job: after, lost, changes: [], fails: [] });
   };
   return {
     refuse: (name, value) => {

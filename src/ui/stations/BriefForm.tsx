@@ -3,24 +3,36 @@ import Box from '@mui/material/Box';
 import Paper from '@mui/material/Paper';
 import TextField from '@mui/material/TextField';
 import { useState, type ReactNode } from 'react';
-import { STAGES, type Job } from '@/core/job';
+import { useQuery } from '@tanstack/react-query';
+import { STAGES, takeHouse, takeStock, type Job } from '@/core/job';
 import { STOCKS } from '@/core/shop';
 import { LANGUAGES } from '@/core/type';
-import { JOB_UNITS } from '@/core/measure';
+import { JOB_UNITS, formatNumber } from '@/core/measure';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { useJob } from '../job/context';
+import { proposalFor } from '../job/candidate';
+import { Proposed } from '../job/Proposed';
 import { useDesk } from '../job/use-desk';
+import { api } from '../shell/api';
 
 /** What the piece is for, and what the printer asks: a form on paper, each line saved as it is left. */
 export function BriefForm() {
-  const { job, rules } = useDesk();
+  const { job, rules, resources } = useDesk();
   const edit = useJob((s) => s.edit);
   const { house, stock } = job;
+  const propose = useJob((s) => s.propose);
+  const kept = useJob((s) => s.job);
+  const { data: papers } = useQuery({ queryKey: ['papers'], queryFn: api.papers });
+  const { data: printers } = useQuery({ queryKey: ['printers'], queryFn: api.printers });
+  const offer = (label: string, after: Job) => propose(proposalFor(label, kept, after, resources));
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', p: 3 }}>
       <Paper sx={{ maxWidth: 820, mx: 'auto', p: 4, boxShadow: '0 3px 12px rgb(27 35 52 / 0.15)' }}>
+        <Box sx={{ position: 'sticky', top: -8, zIndex: 1 }}>
+          <Proposed />
+        </Box>
         <Section title="The job">
           <Words
             label="Name"
@@ -65,6 +77,12 @@ export function BriefForm() {
           />
         </Section>
         <Section title="Paper">
+          <FromBook
+            label="From the shop’s papers"
+            chosen={stock.name}
+            records={papers?.records}
+            onChoose={(record) => offer(`Take ${record.name}`, takeStock(job, record))}
+          />
           <Words
             label="Stock"
             value={stock.name}
@@ -87,11 +105,38 @@ export function BriefForm() {
             onChange={(n) => edit('Paper weight', (d) => void (d.stock.grammage = n >= 10 ? n : null))}
             hint="0 while it is open"
           />
+          <LengthField
+            label="Thickness of a sheet"
+            value={stock.thickness ?? 0}
+            unit="mm"
+            ppi={300}
+            width="100%"
+            hint={stock.thickness === null ? `by weight: ${formatNumber(rules.thickness.value)} mm` : '0: by weight'}
+            refuse={(mm) => (mm !== 0 && (mm < 0.01 || mm > 10) ? 'From 0.01 to 10 mm.' : undefined)}
+            onChange={(mm) => edit('Paper thickness', (d) => void (d.stock.thickness = mm === 0 ? null : mm))}
+          />
+          <ChoiceField
+            label="Grain"
+            width="100%"
+            value={stock.grain ?? 'unknown'}
+            options={[
+              { value: 'unknown', label: 'not known' },
+              { value: 'long', label: 'along the long side' },
+              { value: 'short', label: 'along the short side' },
+            ]}
+            onChange={(g) => edit('Grain', (d) => void (d.stock.grain = g === 'unknown' ? null : g))}
+          />
         </Section>
         <Section
           title="The printer"
           note="Ask before you start: size, bleed, limits. What is left open follows common practice, and the sheet says so."
         >
+          <FromBook
+            label="From the shop’s printers"
+            chosen={house.name}
+            records={printers?.records}
+            onChoose={(record) => offer(`Give it to ${record.name}`, takeHouse(job, record))}
+          />
           <Words
             label="House"
             value={house.name}
@@ -182,6 +227,30 @@ function Section({
         {children}
       </Box>
     </Box>
+  );
+}
+
+interface FromBookProps<R> {
+  readonly label: string;
+  readonly chosen: string;
+  readonly records: readonly R[] | undefined;
+  readonly onChoose: (record: R) => void;
+}
+
+/** A record of a shop book, by its name. */
+function FromBook<R extends { readonly name: string }>({ label, chosen, records, onChoose }: FromBookProps<R>) {
+  const known = records ?? [];
+  return (
+    <ChoiceField
+      label={label}
+      width="100%"
+      value={known.some((r) => r.name === chosen) ? chosen : ''}
+      options={known.map((r) => ({ value: r.name, label: r.name }))}
+      onChange={(name) => {
+        const record = known.find((r) => r.name === name);
+        if (record) onChoose(record);
+      }}
+    />
   );
 }
 

@@ -1,0 +1,7 @@
+import { Reckoner } from '@/ui';
+
+export const metadata = { title: 'Reckoner · Yellow Sheet' };
+
+export default function Page() {
+  return <Reckoner />;
+}

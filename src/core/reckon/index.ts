@@ -1,0 +1,4 @@
+export * from './question';
+export * from './questions';
+export * from './reckon';
+export { grammageOf, poundsOf, type Basis } from './paper-weight';

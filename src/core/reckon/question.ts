@@ -1,0 +1,46 @@
+import type { Figure } from '../figure';
+import type { Parameter, ValuesOf } from '../format';
+import type { JobUnit, Mm } from '../measure';
+
+/** What an answer is written with. */
+export interface Writing {
+  readonly unit: JobUnit;
+  readonly write: (mm: Mm) => string;
+}
+
+/** A small question of the day: what is asked for, and what follows, each with its working. */
+export interface Question {
+  readonly id: string;
+  readonly title: string;
+  readonly about: string;
+  readonly parameters: Readonly<Record<string, Parameter>>;
+  /** @throws Impossible when the values cannot be, naming the one to change */
+  readonly answer: (values: Readonly<Record<string, unknown>>, writing: Writing) => readonly Figure[];
+  /** The kind of piece that the question is about, and what was typed that its format asks for under another name. */
+  readonly job: { readonly kind: string; readonly rename?: Readonly<Record<string, string>> };
+}
+
+interface Definition<P> extends Omit<Question, 'parameters' | 'answer'> {
+  readonly parameters: P;
+  readonly answer: (values: ValuesOf<P>, writing: Writing) => readonly Figure[];
+}
+
+/** Puts a question into the common form. */
+export function defineQuestion<P extends Readonly<Record<string, unknown>>>(definition: Definition<P>): Question {
+  return {
+    ...definition,
+    parameters: definition.parameters as unknown as Readonly<Record<string, Parameter>>,
+    // The values were read by these very parameters.
+    answer: (values, writing) => definition.answer(values as ValuesOf<P>, writing),
+  };
+}
+
+/** A figure of an answer, with less said than on a job’s sheet. */
+export const answerFigure = (
+  id: string,
+  name: string,
+  value: Figure['value'],
+  unit: Figure['unit'],
+  working: readonly string[],
+  rule: string,
+): Figure => ({ id, group: 'size', name, value, unit, working, rule });

@@ -1,0 +1,48 @@
+'use client';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { Parameter } from '@/core/format';
+import { FACES } from '../shell/theme';
+
+interface Props {
+  readonly name: string;
+  readonly parameter: Parameter;
+  readonly text: string;
+  readonly imperial: boolean;
+  /** What stands in the field where the parameter has no usual value. */
+  readonly placeholder?: string;
+  readonly error: string | undefined;
+  readonly onChange: (text: string) => void;
+}
+
+/** A decision as one types it, before there is a job: read at every keystroke, its usual value shown while empty. */
+export function TypedParameter({ name, parameter, text, imperial, placeholder, error, onChange }: Props) {
+  const preset = parameter.default?.[imperial ? 'imperial' : 'metric'];
+  const common = {
+    name,
+    label: parameter.label,
+    error: error !== undefined,
+    helperText: error ? <span role="alert">{error}</span> : parameter.help,
+    onChange: (event: { target: { value: string } }) => onChange(event.target.value),
+  };
+  if (parameter.options) {
+    return (
+      <TextField {...common} select value={text || preset || ''} slotProps={{ inputLabel: { shrink: true } }}>
+        {parameter.options.map((o) => (
+          <MenuItem key={o.value} value={o.value} dense>
+            {o.label}
+          </MenuItem>
+        ))}
+      </TextField>
+    );
+  }
+  return (
+    <TextField
+      {...common}
+      autoComplete="off"
+      value={text}
+      placeholder={preset ?? placeholder ?? 'worked out'}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { style: { fontFamily: FACES.figure } } }}
+    />
+  );
+}

@@ -1,0 +1,61 @@
+'use client';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
+import { useJob } from './context';
+
+/** A change that waits: what it changes, what it leaves without a place, what then fails, and the choice. */
+export function Proposed() {
+  const proposal = useJob((s) => s.proposal);
+  const propose = useJob((s) => s.propose);
+  const replace = useJob((s) => s.replace);
+  if (!proposal) return null;
+  const { lost, changes, fails, label, job } = proposal;
+  const isQuiet = lost.length === 0 && fails.length === 0;
+  return (
+    <Alert
+      severity={isQuiet ? 'info' : 'warning'}
+      role="alertdialog"
+      aria-label={label}
+      sx={{ mb: 1, '& .MuiAlert-message': { flex: 1, minWidth: 0 } }}
+      action={
+        <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+          <Button size="small" variant="contained" autoFocus onClick={() => replace(label, job)}>
+            Change it
+          </Button>
+          <Button size="small" onClick={() => propose(undefined)}>
+            Leave it as it is
+          </Button>
+        </Box>
+      }
+    >
+      <b>{label}?</b>
+      {changes.length > 0 && <Lines title="What changes">{changes}</Lines>}
+      {lost.length > 0 && (
+        <Lines title={lost.length === 1 ? 'One thing will no longer fit' : `${lost.length} things will no longer fit`}>
+          {lost.map((l) => `${l.name} (${l.side}): ${l.why}`)}
+        </Lines>
+      )}
+      {fails.length > 0 && <Lines title="What then fails">{fails}</Lines>}
+      {isQuiet && <div>Everything still fits.</div>}
+    </Alert>
+  );
+}
+
+/** Longer lists end with how many more there are. */
+const SHOWN = 12;
+
+function Lines({ title, children }: { readonly title: string; readonly children: readonly string[] }): ReactNode {
+  return (
+    <Box sx={{ mt: 0.5 }}>
+      {title}:
+      <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 108, overflowY: 'auto' }}>
+        {children.slice(0, SHOWN).map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+        {children.length > SHOWN && <li>and {children.length - SHOWN} more</li>}
+      </Box>
+    </Box>
+  );
+}

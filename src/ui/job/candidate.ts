@@ -1,0 +1,46 @@
+import { checkSurface, figureChanges, lostByChange, type Finding } from '@/core/check';
+import { createComposer } from '@/core/compose';
+import { blankOf, elementsOn, rulesFor, type Job } from '@/core/job';
+import type { Resources } from './resources';
+import { pieceOf, type Proposal } from './store';
+
+/** Everything that is wrong with a job as it would be. */
+function findingsOf(job: Job, resources: Resources): readonly Finding[] {
+  const piece = pieceOf(job);
+  const blank = blankOf(job, piece);
+  const rules = rulesFor(job, piece);
+  const { colour, fonts, hyphenator } = resources;
+  return blank.surfaces.flatMap((surface) => {
+    const composer = createComposer({
+      boxes: surface.boxes,
+      assets: job.assets,
+      language: job.language,
+      ppi: rules.ppi.value * blank.scale,
+      colour,
+      fonts,
+      hyphenator,
+    });
+    return checkSurface(
+      job,
+      piece,
+      surface.name,
+      composer.surface(surface.name, elementsOn(piece, surface.name)),
+      blank,
+    );
+  });
+}
+
+const keyOf = (f: Finding) => `${f.rule}/${f.surface}/${f.element ?? ''}/${f.element ? '' : f.message}`;
+
+/** What another printer or paper changes, and what fails that did not fail before. */
+export function proposalFor(label: string, before: Job, after: Job, resources: Resources): Proposal {
+  const known = new Set(findingsOf(before, resources).map(keyOf));
+  const fresh = findingsOf(after, resources).filter((f) => !known.has(keyOf(f)) && f.severity !== 'note');
+  return {
+    label,
+    job: after,
+    lost: lostByChange(before, after),
+    changes: figureChanges(blankOf(before, pieceOf(before)), blankOf(after, pieceOf(after)), after.unit),
+    fails: [...new Set(fresh.map((f) => f.message))],
+  };
+} // prettier-ignore
