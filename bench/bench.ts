@@ -13,8 +13,10 @@ import { createComposer } from '../src/core/compose';
 import { itemsOf } from '../src/core/drawing';
 import { parseLength } from '../src/core/measure';
 import { exportJob, openDesk, type Desk } from '../src/output';
-import { svgPage } from '../src/paint/svg';
-import { inMemory, makeJob } from '../src/testing/jobs';
+import { FORMATS } from '../src/core/format';
+import { blankOf } from '../src/core/job';
+import { blankPicture, svgPage } from '../src/paint/svg';
+import { begin, inMemory, makeJob } from '../src/testing/jobs';
 import { crowdedPage, manyPages } from './pages';
 
 const ms = (n: number) => `${n.toFixed(n < 10 ? 2 : 0)} ms`;
@@ -36,6 +38,42 @@ async function once(work: () => Promise<unknown>): Promise<number> {
 }
 
 const AT = new Date('2026-05-01T09:00:00Z');
+
+/** Every kind with its usual decisions, and the largest of those that grow. */
+const BLANKS: readonly (readonly [kind: string, set: Readonly<Record<string, string>>])[] = [
+  ...FORMATS.map((f) => [f.kind, {}] as const),
+  ['catalogue', { pages: '400', binding: 'wire' }],
+  ['catalogue', { pages: '1200' }],
+  ['map', { size: 'A0', across: '8', down: '8' }],
+  ['brochure', { fold: 'accordion', panels: '12', size: '1200x210mm' }],
+  ['labels', { size: '20x10mm', sheet: 'SRA3' }],
+  ['wall-calendar', { months: '24' }],
+];
+
+async function blanks() {
+  let [most, mostFloor, worst, sum] = [0, 0, '', 0];
+  for (const [kind, set] of BLANKS) {
+    const job = begin(kind, set);
+    const [piece] = job.pieces;
+    if (!piece) throw new Error('no piece');
+    const ours = await mean(() => {
+      const blank = blankOf(job, piece);
+      for (const surface of blank.surfaces.slice(0, 2)) blankPicture(surface, { width: 800, height: 600 });
+    }, 60);
+    sum += ours;
+    if (ours <= most) continue;
+    most = ours;
+    mostFloor = await mean(() => structuredClone(job), 60);
+    worst = `${kind} ${Object.values(set).join(' ')}`.trim();
+  }
+  note(`solving and drawing a blank, mean of ${BLANKS.length}`, ms(sum / BLANKS.length));
+  note(
+    `the slowest of them: ${worst} (wanted: under 5 ms; floor: cloning the job)`,
+    ms(most),
+    ms(mostFloor),
+    times(most, mostFloor),
+  );
+}
 
 async function fields() {
   const texts = ['148', '5.5in', `5'6"`, '279.4mm/3 + 1mm', '3 1/2 in', '12p6', '(210 - 2*5)/2'];
@@ -242,6 +280,7 @@ async function drag() {
 }
 
 await fields();
+await blanks();
 await layout();
 await press();
 await drag();

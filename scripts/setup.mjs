@@ -51,9 +51,16 @@ const PROGRAMS = {
   units: 'units',
 };
 
+/** Modules of Debian's own Python that the tests ask, with their packages. */
+const MODULES = { shapely: 'python3-shapely', ezdxf: 'python3-ezdxf' };
+const hasModule = (name) => spawnSync('/usr/bin/python3', ['-c', `import ${name}`]).status === 0;
+
 /** Installs the Debian programs that are missing. */
 export function installPrograms() {
-  const missing = Object.entries(PROGRAMS).filter(([name]) => spawnSync('which', [name]).status !== 0);
+  const missing = [
+    ...Object.entries(PROGRAMS).filter(([name]) => spawnSync('which', [name]).status !== 0),
+    ...Object.entries(MODULES).filter(([name]) => !hasModule(name)),
+  ];
   if (missing.length === 0) return;
   const packages = missing.map(([, name]) => name);
   console.error(`Installing ${packages.join(', ')} …`);

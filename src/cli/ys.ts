@@ -16,7 +16,7 @@ Exit code: 0 fine, 1 findings, 2 bad input.
   ys new flyer --set size=A5 --set bleed=3mm --out flyer.ysjob.json [--name NAME] [--unit mm|cm|in|pt|pica]
   ys describe JOB --json                         every figure, in mm
   ys check JOB --json                            findings
-  ys export JOB --to press|preview|working --out DIR [--at 2026-05-01T09:00:00Z]
+  ys export JOB --to press|preview|die|dummy|working --out DIR [--at 2026-05-01T09:00:00Z]
 
 JOB is a job file (.ysjob.json, pictures in assets/ beside it, or in --assets DIR) or a working file (.yellowsheet.zip).`;
 
@@ -144,7 +144,7 @@ run(process.argv.slice(2)).then(
   (code) => (process.exitCode = code),
   (error: unknown) => {
     say(
-      error instanceof UsageError
+      error instanceof UsageError || (error instanceof Error && error.constructor.name === 'CannotExport')
         ? error.message
         : `This should not have happened: ${String(error instanceof Error ? (error.stack ?? error.message) : error)}`,
     );

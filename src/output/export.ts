@@ -2,13 +2,15 @@ import type { Job } from '../core/job';
 import type { AssetSource } from './assets';
 import type { ExportKind } from './kinds';
 import { openDesk } from './desk';
+import { dieFiles } from './die';
+import { dummyFile } from './dummy';
 import { pressFile } from './press';
 import { previewFiles } from './preview';
 import { workingFile } from './working';
 
 export interface OutputFile {
   readonly name: string;
-  readonly type: 'application/pdf' | 'image/png' | 'application/zip';
+  readonly type: 'application/pdf' | 'image/png' | 'image/svg+xml' | 'image/vnd.dxf' | 'application/zip';
   readonly bytes: Uint8Array;
 }
 
@@ -30,6 +32,14 @@ export async function exportJob(request: ExportRequest): Promise<readonly Output
   switch (kind) {
     case 'working':
       return [await workingFile(job, assets)];
+    case 'die': {
+      progress(0, 'Opening fonts and profile');
+      return dieFiles(await openDesk(job, assets), at, progress);
+    }
+    case 'dummy': {
+      progress(0, 'Opening fonts and profile');
+      return [await dummyFile(await openDesk(job, assets), at, progress)];
+    }
     case 'press': {
       progress(0, 'Opening fonts and profile');
       return [await pressFile(await openDesk(job, assets), at, progress)];

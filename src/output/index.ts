@@ -1,4 +1,5 @@
 export * from './assets';
+export * from './cannot-export';
 export * from './desk';
 export * from './export';
 export * from './file-name';

@@ -5,6 +5,7 @@ import { itemsOf, type PictureItem } from '../core/drawing';
 import { pictureAsset, type Job, type PictureAsset } from '../core/job';
 import type { PdfRequest } from '../paint/pdf';
 import type { EncodedPicture } from '../paint/pdf';
+import { CannotExport } from './cannot-export';
 import type { Desk } from './desk';
 import type { Progress } from './export';
 import { sentSize, type PictureSize } from './pictures';
@@ -61,7 +62,7 @@ export async function encodePictures(
   for (const [key, use] of uses) {
     progress(encoded.size / uses.size, `Converting ${use.asset.name}`);
     const bytes = await desk.assets.get(use.sha);
-    if (!bytes) throw new Error(`The picture “${use.asset.name}” is missing. Bring it in again.`);
+    if (!bytes) throw new CannotExport(`The picture “${use.asset.name}” is missing. Bring it in again.`);
     encoded.set(key, await encode(bytes, use));
   }
   return (item) => {

@@ -13,7 +13,7 @@ import { encodePictures, fileId, fontsFor, type PictureUse } from './pdf-request
 import { screenPicture } from './pictures';
 import { readSrgb } from './profiles';
 import { deflateSync } from 'node:zlib';
-import type { EncodedPicture } from '../paint/pdf';
+import type { EncodedPicture, Purpose } from '../paint/pdf';
 
 const QUALITY = 85;
 
@@ -51,13 +51,19 @@ async function previewPdf(desk: Desk, at: Date, progress: Progress): Promise<Uin
       const { trim } = side.surface.boxes;
       return { parts: [{ items: itemsOf(side.drawing) }], trim, bleed: trim, sheet: trim };
     }),
-    purpose: { kind: 'screen', toRgb: (ink: Ink) => desk.colour.toRgb(screenBuild(ink)) },
+    purpose: screenPurpose(desk),
     metadata: { title: job.name, at, id: fileId(job, at, 'preview') },
     profile: { bytes: await readSrgb(), condition: 'sRGB', about: 'sRGB' },
     ...(await fontsFor(desk)),
     picture,
   });
 }
+
+/** Inks as a screen or a desk printer shows them. */
+export const screenPurpose = (desk: Desk): Purpose => ({
+  kind: 'screen',
+  toRgb: (ink) => desk.colour.toRgb(screenBuild(ink)),
+});
 
 /** What a screen shows an ink by. */
 function screenBuild(ink: Ink): Build {

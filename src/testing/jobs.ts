@@ -1,4 +1,6 @@
-import { Job, type Element, type PictureAsset } from '../core/job';
+import { formatOf } from '../core/format';
+import { Job, startJob, unitThoughtIn, type Element, type PictureAsset } from '../core/job';
+import type { JobUnit } from '../core/measure';
 import type { AssetSource } from '../output';
 
 /** Jobs for the tests, made of the fewest words. */
@@ -25,6 +27,16 @@ export function makeJob(
       },
     ],
   });
+}
+
+/** A job of any kind from parameters as typed. */
+export function begin(kind: string, set: Readonly<Record<string, string>> = {}, unit?: JobUnit): Job {
+  const format = formatOf(kind);
+  if (!format) throw new Error(`There is no ${kind}.`);
+  const about = { id: 'test-job', name: 'Test job', unit: unit ?? unitThoughtIn(Object.values(set)) };
+  const started = startJob(format, set, about);
+  if (!started.ok) throw new Error(`${started.parameter}: ${started.error.message}`);
+  return started.job;
 }
 
 const at = (x: number, y: number, width: number, height: number): Element['placement'] => ({

@@ -7,6 +7,16 @@ import { join } from 'node:path';
 export const run = (program: string, args: readonly string[], input?: string): string =>
   execFileSync(program, args, { encoding: 'utf8', input, stdio: ['pipe', 'pipe', 'ignore'], maxBuffer: 1 << 28 });
 
+/** What a few lines of Debian’s Python print, with JSON on their standard input and output. */
+export function python(code: string, input: unknown): unknown {
+  const out = execFileSync('/usr/bin/python3', ['-c', `import sys, json\ndata = json.load(sys.stdin)\n${code}`], {
+    encoding: 'utf8',
+    input: JSON.stringify(input),
+    maxBuffer: 1 << 28,
+  });
+  return JSON.parse(out);
+}
+
 /** A folder that lasts as long as the work in it. */
 export async function inFolder<T>(work: (folder: string) => Promise<T> | T): Promise<T> {
   const folder = mkdtempSync(join(tmpdir(), 'yellow-sheet-'));

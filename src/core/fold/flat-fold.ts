@@ -139,25 +139,35 @@ export function foldFlat(columns: readonly Mm[], rows: readonly Mm[], folds: rea
     const [mover, stayer] = fold.moves === 'low' ? [low, high] : [high, low];
     const at = place(flat, stayer, axis);
     const side = Math.sign(centre(mover, axis) - at);
-    const isMoving = (i: number) => Math.sign(centre(i, axis) - at) === side;
+    const spans = facets.map((_, i) => extent(i, axis));
+    const moves = spans.map(([a, b]) => Math.sign((a + b) / 2 - at) === side);
+    const isMoving = (i: number) => moves[i] === true;
     const moving = facets.map((_, i) => i).filter(isMoving);
     const staying = facets.map((_, i) => i).filter((i) => !isMoving(i));
 
     // Links between the two sides along this axis: each is a stretch of crease that this fold makes.
-    const links = facets.flatMap((facet, i) => {
-      const next = axis === 'x' ? { column: facet.column + 1, row: facet.row } : { column: facet.column, row: facet.row + 1 }; // prettier-ignore
-      if (next.column >= columns.length || next.row >= rows.length) return [];
-      const j = index(next.column, next.row);
-      if (isMoving(i) === isMoving(j)) return [];
+    const links: { moving: number; staying: number; flat: Mm; at: Mm }[] = [];
+    const stride = axis === 'x' ? 1 : columns.length;
+    for (let i = 0; i + stride < facets.length; i += 1) {
+      const facet = facets[i];
+      if (!facet || (axis === 'x' && facet.column === columns.length - 1)) continue;
+      const j = i + stride;
+      if (isMoving(i) === isMoving(j)) continue;
       const [m, s] = isMoving(i) ? [i, j] : [j, i];
       const line = lines[(axis === 'x' ? facet.column : facet.row) + 1] ?? 0;
-      return [{ moving: m, staying: s, flat: line, at: place(line, s, axis) }];
-    });
+      links.push({ moving: m, staying: s, flat: line, at: place(line, s, axis) });
+    }
 
     const up = fold.over === 'up';
     // What lies inside the bend has to end short of it.
+    const creaseOf = new Map<number, Mm>();
+    for (let k = links.length - 1; k >= 0; k -= 1) {
+      const link = links[k];
+      if (!link) continue;
+      creaseOf.set(link.moving, link.at);
+      creaseOf.set(link.staying, link.at);
+    }
     for (const side of [moving, staying]) {
-      const linked = new Set(links.flatMap((l) => [l.moving, l.staying]));
       const linkLayer = Math[up ? 'min' : 'max'](
         ...links.map((l) => states[side === moving ? l.moving : l.staying]?.layer ?? 0),
       );
@@ -166,7 +176,7 @@ export function foldFlat(columns: readonly Mm[], rows: readonly Mm[], folds: rea
         return up ? layer > linkLayer : layer < linkLayer;
       });
       const sheets = new Set(inner.map((i) => states[i]?.layer)).size;
-      const tight = inner.filter((i) => !linked.has(i)).flatMap((i) => {
+      const tight = inner.filter((i) => !creaseOf.has(i)).flatMap((i) => {
         const [a, b] = extent(i, axis);
         const gap = Math.min(Math.abs(a - at), Math.abs(b - at));
         return gap < sheets * caliper - NEAR && !(a < at - NEAR && b > at + NEAR) ? [{ i, by: sheets * caliper - gap }] : [];
@@ -179,12 +189,12 @@ export function foldFlat(columns: readonly Mm[], rows: readonly Mm[], folds: rea
           by: Math.max(...tight.map((t) => t.by)),
         });
     }
-    const crossing = facets.flatMap((_, i) => {
-      const [a, b] = extent(i, axis);
+    const crossing: { i: number; reach: Mm }[] = [];
+    spans.forEach(([a, b], i) => {
       // An inner layer bends at its own crease, a little inside the outer one’s.
-      const own = links.find((l) => l.moving === i || l.staying === i)?.at ?? at;
+      const own = creaseOf.get(i) ?? at;
       const reach = Math.min(own - a, b - own);
-      return reach > NEAR ? [{ i, reach }] : [];
+      if (reach > NEAR) crossing.push({ i, reach });
     });
     if (crossing.length > 0)
       collisions.push({
@@ -202,8 +212,9 @@ export function foldFlat(columns: readonly Mm[], rows: readonly Mm[], folds: rea
     ];
     const movingLayers = moving.map((i) => states[i]?.layer ?? 0);
     const [mostMoving, leastMoving] = [Math.max(...movingLayers), Math.min(...movingLayers)];
-    for (const part of connected(moving, facets)) {
-      const own = links.filter((l) => part.includes(l.moving));
+    for (const part of connected(moving, columns.length)) {
+      const members = new Set(part);
+      const own = links.filter((l) => members.has(l.moving));
       const link = own.reduce<(typeof links)[number] | undefined>(
         (best, l) => (!best || Math.abs(l.at - at) < Math.abs(best.at - at) ? l : best),
         undefined,
@@ -213,11 +224,12 @@ export function foldFlat(columns: readonly Mm[], rows: readonly Mm[], folds: rea
         const s = states[i];
         if (!s) continue;
         const layer = up ? topLayer + 1 + (mostMoving - s.layer) : bottomLayer - 1 - (s.layer - leastMoving);
+        const { sx, sy, tx, ty } = s;
         turned.set(
           i,
           axis === 'x'
-            ? { ...s, sx: s.sx === 1 ? -1 : 1, tx: 2 * about - s.tx, layer }
-            : { ...s, sy: s.sy === 1 ? -1 : 1, ty: 2 * about - s.ty, layer },
+            ? { sx: sx === 1 ? -1 : 1, sy, tx: 2 * about - tx, ty, layer }
+            : { sx, sy: sy === 1 ? -1 : 1, tx, ty: 2 * about - ty, layer },
         );
       }
       if (!link) continue;
@@ -242,12 +254,14 @@ export function foldFlat(columns: readonly Mm[], rows: readonly Mm[], folds: rea
   const boxes = facets.map((_, i) => ({ x: extent(i, 'x'), y: extent(i, 'y') }));
   const spread = (axis: 'x' | 'y') =>
     Math.max(...boxes.map((b) => b[axis][1])) - Math.min(...boxes.map((b) => b[axis][0]));
-  const layers = Math.max(
-    ...facets.map((_, i) => {
-      const [x, y] = [centre(i, 'x'), centre(i, 'y')];
-      return boxes.filter((b) => b.x[0] < x && x < b.x[1] && b.y[0] < y && y < b.y[1]).length;
-    }),
-  );
+  // Sheets lie on each other where a middle lies within another’s extent.
+  let layers = 0;
+  for (const { x, y } of boxes) {
+    const [mx, my] = [(x[0] + x[1]) / 2, (y[0] + y[1]) / 2];
+    let here = 0;
+    for (const b of boxes) if (b.x[0] < mx && mx < b.x[1] && b.y[0] < my && my < b.y[1]) here += 1;
+    layers = Math.max(layers, here);
+  }
   const showing = (from: 'above' | 'below'): Showing => {
     const order = states.map((s, i) => ({ s, i })).sort((a, b) => b.s.layer - a.s.layer);
     const found = from === 'above' ? order[0] : order.at(-1);
@@ -282,21 +296,17 @@ const along = (flat: Mm, rect: Rect | undefined, axis: 'x' | 'y'): { from: Point
     : { from: { x: r.x, y: flat }, to: { x: r.x + r.width, y: flat } };
 };
 
-/** Groups of facets that hang together among themselves. */
-function connected(members: readonly number[], facets: readonly Facet[]): readonly (readonly number[])[] {
+/** Groups of facets that hang together among themselves; facets are counted row by row. */
+function connected(members: readonly number[], across: number): readonly (readonly number[])[] {
   const left = new Set(members);
   const groups: number[][] = [];
   for (const first of members) {
     if (!left.delete(first)) continue;
     const group = [first];
     for (const i of group) {
-      for (const j of left) {
-        const [a, b] = [facets[i], facets[j]];
-        if (a && b && Math.abs(a.column - b.column) + Math.abs(a.row - b.row) === 1) {
-          left.delete(j);
-          group.push(j);
-        }
-      }
+      const column = i % across;
+      const beside = [i - across, i + across, ...(column > 0 ? [i - 1] : []), ...(column < across - 1 ? [i + 1] : [])];
+      for (const j of beside) if (left.delete(j)) group.push(j);
     }
     groups.push(group);
   }
@@ -306,18 +316,25 @@ function connected(members: readonly number[], facets: readonly Facet[]): readon
 /** Stretches that go on in one line, one way, by the same fold, as one. */
 function joined(creases: readonly Crease[]): readonly Crease[] {
   const out: Crease[] = [];
+  // Where a stretch of each fold and direction ends, by its end.
+  const open = new Map<string, number>();
+  const keyOf = (c: Crease, p: Point) => `${c.step}/${c.direction}/${Math.round(p.x * 1e4)}/${Math.round(p.y * 1e4)}`;
   for (const crease of creases) {
-    const before = out.findIndex(
-      (c) => c.direction === crease.direction && c.step === crease.step && same(c.to, crease.from) && inLine(c, crease),
-    );
-    const found = out[before];
-    if (found) out[before] = { ...found, to: crease.to };
-    else out.push(crease);
+    const key = keyOf(crease, crease.from);
+    const before = open.get(key);
+    const found = before === undefined ? undefined : out[before];
+    if (before !== undefined && found && inLine(found, crease)) {
+      open.delete(key);
+      out[before] = { ...found, to: crease.to };
+      open.set(keyOf(crease, crease.to), before);
+    } else {
+      out.push(crease);
+      open.set(keyOf(crease, crease.to), out.length - 1);
+    }
   }
   return out;
 }
 
-const same = (a: Point, b: Point) => Math.abs(a.x - b.x) < NEAR && Math.abs(a.y - b.y) < NEAR;
 const inLine = (a: Crease, b: Crease) =>
   (Math.abs(a.from.x - b.to.x) < NEAR && Math.abs(a.from.x - a.to.x) < NEAR) ||
   (Math.abs(a.from.y - b.to.y) < NEAR && Math.abs(a.from.y - a.to.y) < NEAR);

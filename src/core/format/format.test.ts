@@ -1,17 +1,11 @@
 import fc from 'fast-check';
-import { blankOf, describeJob, parametersOf, readJob, startJob, unitThoughtIn, type Job } from '../job';
+import { begin } from '../../testing/jobs';
+import { blankOf, describeJob, parametersOf, readJob, startJob, type Job } from '../job';
 import { extentAt } from '../fold';
 import { flatten, isInside, pathArea, pathBounds } from '../layout';
 import { MM_PER_INCH } from '../measure';
 import { FORMATS, formatOf, otherFace, type Blank } from './index';
 
-function begin(kind: string, set: Record<string, string> = {}, unit?: 'mm' | 'in'): Job {
-  const format = formatOf(kind);
-  if (!format) throw new Error(`no ${kind}`);
-  const started = startJob(format, set, { id: 'x', name: 'Test', unit: unit ?? unitThoughtIn(Object.values(set)) });
-  if (!started.ok) throw new Error(`${started.parameter}: ${started.error.message}`);
-  return started.job;
-}
 const pieceIn = (job: Job) => job.pieces[0] ?? fail('no piece');
 const blankFor = (kind: string, set: Record<string, string> = {}, unit?: 'mm' | 'in'): Blank => {
   const job = begin(kind, set, unit);
@@ -317,6 +311,7 @@ describe('what cannot be is refused at its field, with what could', () => {
     ['brochure', { allowance: 'shift:abc' }, 'allowance', 'abc'],
     ['door-hanger', { diameter: '120mm' }, 'diameter', 'at most'],
     ['hang-tag', { inset: '95mm' }, 'inset', 'outside the tag'],
+    ['map', { across: '10', down: '8' }, 'down', 'At most 6 down'],
     ['tuck-box', { flap: '60mm', width: '40mm' }, 'flap', 'narrower'],
   ] as const)('%s %j', (kind, set, parameter, words) => {
     const format = formatOf(kind);

@@ -1,7 +1,10 @@
 import { mapFolds } from '../fold';
 import { defineFormat } from './format';
 import { creaseParameter, foldedSheet } from './folded-sheet';
-import { choice, count, size } from './parameter';
+import { Impossible, choice, count, size } from './parameter';
+
+/** Most sheets that lie on each other in a folded map [cp]. */
+const MOST_PARTS = 64;
 
 export const map = defineFormat({
   kind: 'map',
@@ -20,6 +23,13 @@ export const map = defineFormat({
   },
   plan: (d, context) => {
     const { width, height } = d.size;
+    if (d.across * d.down > MOST_PARTS) {
+      const fewer = Math.floor(MOST_PARTS / d.across);
+      throw new Impossible(
+        'down',
+        `${d.across} × ${d.down} parts lie ${d.across * d.down} sheets thick; nobody folds more than ${MOST_PARTS}. At most ${fewer} down with ${d.across} across.`,
+      );
+    }
     const { write } = context;
     const words = (whole: number, n: number) =>
       n > 1

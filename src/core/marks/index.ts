@@ -1,2 +1,3 @@
 export * from './marks';
 export * from './process-layers';
+export * from './dummy';

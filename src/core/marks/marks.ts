@@ -5,7 +5,8 @@ import { ptToMm, type Mm } from '../measure';
 import { MARK_LENGTH, type Rules } from '../rules';
 import type { ProcessLine } from '../format';
 import { DASHES } from '../shop';
-import { composeText, fontRuns, type Face } from '../type';
+import type { Face } from '../type';
+import { noteItems } from './note';
 
 /** Weight of a mark, mm [cp]. */
 export const MARK_WEIGHT = ptToMm(0.25);
@@ -226,32 +227,17 @@ function slugLine(request: MarksRequest, face: Face, zone: Mm): { height: Mm; it
   const { trim } = request.boxes;
   const { job, side, date, plates } = request.words;
   const width = trim.width + 2 * zone;
-  const style = {
-    family: face.family,
-    weight: face.weight,
-    italic: false,
-    sizePt: SLUG_SIZE_PT,
-    leadingPt: null,
-    tracking: 0,
-    case: 'typed' as const,
-    paint: { kind: 'paper' as const },
-    align: 'left' as const,
-    hyphenate: false,
-  };
-  const box = { width, height: 1000 };
-  const words = [job, side, date, plates].join('   ·   ');
-  const text = composeText(words, style, 'top', box, face, 'en', undefined);
-  const origin = { x: trim.x - zone, y: trim.y + trim.height + zone + 1 };
-  const items = fontRuns(text.lines.flatMap((l) => l.glyphs)).map((run): Item => ({
-    kind: 'glyphs',
-    from: 'slug line',
-    opacity: 1,
-    matrix: IDENTITY,
-    font: run[0].font,
-    size: ptToMm(SLUG_SIZE_PT),
-    glyphs: run.map((g) => ({ gid: g.gid, x: origin.x + g.x, y: origin.y + g.y, text: g.text })),
-    ink: REGISTRATION,
-  }));
+  const note = noteItems(
+    {
+      text: [job, side, date, plates].join('   ·   '),
+      sizePt: SLUG_SIZE_PT,
+      at: { x: trim.x - zone, y: trim.y + trim.height + zone + 1 },
+      width,
+      ink: REGISTRATION,
+      from: 'slug line',
+    },
+    face,
+  );
   // Whole millimetres, so that the sheet has a size one can say.
-  return { height: Math.ceil(text.needs), items };
+  return { height: Math.ceil(note.height), items: note.items };
 }

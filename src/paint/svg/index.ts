@@ -1,2 +1,3 @@
 export * from './svg';
 export * from './blank-svg';
+export * from './die-svg';

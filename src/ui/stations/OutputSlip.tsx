@@ -32,6 +32,8 @@ const PROFILE_WORDS = { 'coated-fogra39': 'coated, FOGRA39', 'uncoated-fogra29':
 const KINDS = [
   { kind: 'press', label: 'Press PDF', about: 'PDF/X-4 with bleed and marks' },
   { kind: 'preview', label: 'Preview', about: 'PDF and PNG, cut to the trim' },
+  { kind: 'die', label: 'Die lines', about: 'PDF, SVG and DXF at true size, a layer for each process' },
+  { kind: 'dummy', label: 'Folding dummy', about: 'PDF 1:1 with panel names and fold directions, for a desk printer' },
   { kind: 'working', label: 'Working file', about: 'zip to go on elsewhere' },
 ] as const;
 

@@ -1,0 +1,68 @@
+import { python } from '../../testing/programs';
+import { blankOf } from '../job';
+import { begin } from '../../testing/jobs';
+import {
+  differencePath,
+  ellipsePath,
+  flatten,
+  offsetPath,
+  pathArea,
+  pathBounds,
+  polygonPath,
+  rectPath,
+  unionPath,
+  type Path,
+} from './index';
+
+const SHAPES: readonly (readonly [string, Path])[] = [
+  ['rectangle', rectPath({ x: 0, y: 0, width: 80, height: 50 })],
+  ['round corners', rectPath({ x: 0, y: 0, width: 80, height: 50 }, 8)],
+  ['ellipse', ellipsePath({ x: 0, y: 0, width: 60, height: 40 })],
+  ['chevron', polygonPath([{ x: 0, y: 0 }, { x: 60, y: 0 }, { x: 80, y: 25 }, { x: 60, y: 50 }, { x: 0, y: 50 }, { x: 20, y: 25 }])],
+  ...(['sticker', 'tuck-box', 'pocket-folder', 'hang-tag', 'envelope'] as const).map((kind): readonly [string, Path] => {
+    const job = begin(kind, kind === 'sticker' ? { shape: 'crescent' } : {});
+    const [piece] = job.pieces;
+    return [kind, (piece && blankOf(job, piece).surfaces.at(-1)?.outline) ?? []];
+  }),
+]; // prettier-ignore
+
+/** Area of an offset outline and how far ours strays from it, by shapely (GEOS) 1.8 of Debian. */
+const shapely = (path: Path, by: number, ours: Path) =>
+  python(
+    `from shapely.geometry import Polygon
+rings = lambda parts: Polygon(parts[0])
+theirs = rings(data['path']).buffer(data['by'], resolution=64)
+mine = rings(data['ours'])
+print(json.dumps({'area': theirs.area, 'stray': theirs.hausdorff_distance(mine), 'valid': mine.is_valid}))`,
+    { path: points(path), by, ours: points(ours) },
+  ) as { area: number; stray: number; valid: boolean };
+
+const points = (path: Path) => flatten(path, 0.002).map((part) => part.map((p) => [p.x, p.y]));
+
+describe('offsets agree with shapely’s', () => {
+  test.each(SHAPES.flatMap(([name, path]) => [2, 3, 5].map((by) => [name, by, path] as const)))('%s by %d mm', (_name, by, path) => {
+    const ours = offsetPath(path, by);
+    const theirs = shapely(path, by, ours);
+    expect(theirs.valid).toBe(true);
+    expect(Math.abs(pathArea(ours) / theirs.area - 1)).toBeLessThan(0.0005);
+    expect(theirs.stray).toBeLessThan(0.03);
+  }); // prettier-ignore
+
+  test('inward too, and nothing is left where the distance is more than half the width', () => {
+    const rect = rectPath({ x: 0, y: 0, width: 80, height: 50 });
+    const smaller = offsetPath(rect, -5, 'sharp');
+    expect(pathBounds(smaller)).toMatchObject({ x: 5, y: 5, width: 70, height: 40 });
+    expect(offsetPath(rect, -26)).toEqual([]);
+  });
+});
+
+test('sharp corners stay sharp: a rectangle grows into a rectangle', () => {
+  expect(pathArea(offsetPath(rectPath({ x: 0, y: 0, width: 10, height: 10 }), 1, 'sharp'))).toBeCloseTo(144, 3);
+});
+
+test('union and difference keep the sum of areas', () => {
+  const a = rectPath({ x: 0, y: 0, width: 10, height: 10 });
+  const b = rectPath({ x: 5, y: 5, width: 10, height: 10 });
+  expect(pathArea(unionPath(a, b))).toBeCloseTo(175, 3);
+  expect(pathArea(differencePath(a, b))).toBeCloseTo(75, 3);
+});
