@@ -17,6 +17,30 @@ test('the board', async ({ page }) => {
   await check(page);
 });
 
+test('the shop books and their forms', async ({ page }) => {
+  await open(page, '/books');
+  await expect(page.getByRole('button', { name: 'Copier 75' })).toBeVisible();
+  await check(page);
+  await page.getByRole('button', { name: 'Printers' }).click();
+  await page.getByRole('button', { name: 'Flatbed Nine' }).click();
+  await expect(page.getByRole('heading', { name: 'Flatbed Nine' })).toBeVisible();
+  await check(page);
+});
+
+test('the reckoner', async ({ page }) => {
+  await open(page, '/reckoner');
+  await check(page);
+});
+
+test('the size of a folder, flat and folded', async ({ page }) => {
+  await openJob(page, 'demo-visitor-folder');
+  await page.keyboard.press('Alt+2');
+  await check(page);
+  await page.getByRole('button', { name: 'folded', exact: true }).click();
+  await expect(page.locator('[data-dummy="ready"]')).toBeVisible();
+  await check(page);
+});
+
 for (const [key, name] of [
   ['1', 'Brief'],
   ['2', 'Size'],

@@ -68,6 +68,34 @@ try {
   await page.getByRole('button', { name: 'Press PDF' }).click();
   await page.getByRole('link', { name: /press\.pdf/ }).waitFor({ timeout: 60_000 });
   await shot('output');
+  for (const [job, name] of [
+    ['visitor-folder', 'size-folder'],
+    ['trail-map', 'size-map'],
+    ['catalogue', 'size-catalogue'],
+    ['tent-banner', 'size-banner'],
+  ]) {
+    await visit(`/jobs/demo-${job}?at=size`);
+    await shot(name);
+  }
+  await visit('/jobs/demo-eyepiece-labels?at=size');
+  await page.getByRole('button', { name: 'sheet', exact: true }).click();
+  await shot('size-labels');
+  await visit('/jobs/demo-visitor-folder?at=size');
+  await page.getByRole('button', { name: 'folded', exact: true }).click();
+  await page.waitForSelector('[data-dummy=ready]');
+  await page.getByRole('button', { name: 'One fold further' }).click();
+  await page.getByRole('slider', { name: 'Folding' }).focus();
+  for (let i = 0; i < 45; i += 1) await page.keyboard.press('ArrowRight');
+  await shot('dummy');
+  await visit('/reckoner');
+  await page.getByRole('button', { name: 'Panels of a fold' }).click();
+  await shot('reckoner');
+  await visit('/books');
+  await shot('books');
+  await visit('/');
+  await page.getByRole('button', { name: 'New job' }).click();
+  await page.getByRole('radio', { name: 'Brochure' }).click();
+  await shot('kinds');
 } finally {
   await browser.close();
   process.kill(-server.pid, 'SIGKILL');

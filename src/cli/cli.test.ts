@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { jobJsonSchema, readJob } from '../core/job';
 import { inFolder } from '../testing/programs';
+import { formatPictures, formatsMarkdown } from './format-docs';
 
 /** Runs the command line as a person would, without the package manager. */
 function ys(...args: string[]) {
@@ -36,6 +37,7 @@ test('new, describe, check and export, one after another', async () => {
       'pixels',
       'problems',
       'sheets',
+      'pressed',
       'scale',
       'surfaces',
       'figures',
@@ -84,6 +86,38 @@ test.each([
   expect(status).toBe(2);
   expect(stdout).toBe('');
   expect(stderr).toContain(words);
+});
+
+test('docs/formats.md and its pictures are what the registry says (npm run formats)', () => {
+  expect(readFileSync('docs/formats.md', 'utf8')).toBe(formatsMarkdown());
+  for (const { name, svg } of formatPictures()) expect(readFileSync(join('docs/formats', name), 'utf8')).toBe(svg);
+});
+
+test('a new format is one file, and the smallest of them are short', () => {
+  const lines = (kind: string) => readFileSync(`src/core/format/${kind}.ts`, 'utf8').split('\n').length;
+  for (const kind of ['flyer', 'poster', 'card', 'bookmark', 'business-card', 'wrap', 'book-cover']) expect(lines(kind)).toBeLessThan(60);
+}); // prettier-ignore
+
+/** Every command of the handbook, as one types it. */
+test.each([
+  ['brochure', 'size=letter landscape', 'fold=letter', 'allowance=shift:1mm'],
+  ['brochure', 'size=A4 landscape', 'fold=letter', 'allowance=even'],
+  ['brochure', 'size=A4 landscape', 'fold=letter', 'allowance=thickness:0.12mm'],
+  ['map', 'size=24x36in', 'across=4', 'down=4'],
+  ['wrap', 'panel=130x184mm', 'spine=13mm'],
+  ['catalogue', 'size=170x240mm', 'pages=100', 'binding=perfect', 'thickness=0.13mm'],
+  ['banner', 'size=5x3ft', 'scale=1:10', 'grommets=500mm'],
+  ['folded-card', 'size=5x7in', 'fold=side', 'sheet=letter landscape'],
+  ['labels', 'size=63.5x38.1mm', 'sheet=A4', 'across=3', 'down=7'],
+])('ys new %s %s %s', async (kind, ...set) => {
+  await inFolder((folder) => {
+    const file = join(folder, 'job.ysjob.json');
+    const made = ys('new', kind, ...set.flatMap((s) => ['--set', s]), '--out', file);
+    expect([made.status, made.stderr]).toEqual([0, `${file} written.\n`]);
+    const [piece] = ys('describe', file).json() as { surfaces: unknown[]; figures: unknown[] }[];
+    expect(piece?.surfaces.length).toBeGreaterThan(0);
+    expect(piece?.figures.length).toBeGreaterThan(5);
+  });
 });
 
 test('docs/job.schema.json is what the program reads (npm run schema)', () => {

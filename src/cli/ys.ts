@@ -1,19 +1,24 @@
 import { randomUUID } from 'node:crypto';
-import { mkdir, rename, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { FORMATS, formatOf, type Format } from '../core/format';
-import { describeJob, jobJsonSchema, parametersOf, startJob, unitThoughtIn } from '../core/job';
+import { describeJob, jobJsonSchema, parametersOf, startJob, takeHouse, unitThoughtIn } from '../core/job';
 import { JOB_UNITS, type JobUnit } from '../core/measure';
 import { EXPORTS, type ExportKind } from '../output/kinds';
+import { SHIPPED_PAPERS, SHIPPED_PRINTERS } from '../core/shop';
+import { readOutlineFile } from '../bring-in/outline';
 import { UsageError, readArguments, type Arguments } from './arguments';
+import { formatPictures, formatsMarkdown } from './format-docs';
 import { openJobFile } from './job-file';
 
 const HELP = `ys: Yellow Sheet without a screen. JSON on standard output, messages on standard error.
 Exit code: 0 fine, 1 findings, 2 bad input.
 
   ys formats --json                              the formats and their parameters
+  ys docs --out docs                             the same as a page with a picture of each
   ys schema                                      the JSON Schema of a job file
   ys new flyer --set size=A5 --set bleed=3mm --out flyer.ysjob.json [--name NAME] [--unit mm|cm|in|pt|pica]
+                                                 [--printer NAME] [--paper NAME]; own: --set outline=@die.svg (or .dxf)
   ys describe JOB --json                         every figure, in mm
   ys check JOB --json                            findings
   ys export JOB --to press|preview|die|dummy|working --out DIR [--at 2026-05-01T09:00:00Z]
@@ -38,6 +43,8 @@ export async function run(argv: readonly string[]): Promise<number> {
     case 'schema':
       print(jobJsonSchema());
       return 0;
+    case 'docs':
+      return writeDocs(args);
     case 'new':
       return create(args);
     case 'describe':
@@ -60,29 +67,70 @@ function jobPath(args: Arguments): string {
   return path;
 }
 
+/** The table of formats with a picture of each, for docs/. */
+async function writeDocs(args: Arguments): Promise<number> {
+  const out = args.flags.get('out') ?? 'docs';
+  await mkdir(join(out, 'formats'), { recursive: true });
+  await writeWhole(join(out, 'formats.md'), new TextEncoder().encode(formatsMarkdown()));
+  for (const { name, svg } of formatPictures())
+    await writeWhole(join(out, 'formats', name), new TextEncoder().encode(svg));
+  say(`${join(out, 'formats.md')} written.`);
+  return 0;
+}
+
 async function create(args: Arguments): Promise<number> {
   const kind = args.words[0] ?? '';
   const format = formatOf(kind);
   if (!format) throw new UsageError(`There is no format “${kind}”. Formats: ${FORMATS.map((f) => f.kind).join(', ')}.`);
   const named = args.flags.get('unit');
   if (named !== undefined && !isUnit(named)) throw new UsageError(`--unit is one of ${JOB_UNITS.join(', ')}.`);
-  const unit = named !== undefined && isUnit(named) ? named : unitThoughtIn(Object.values(args.set));
-  const started = startJob(format, args.set, { id: randomUUID(), name: args.flags.get('name') ?? format.title, unit });
+  const set = await withFiles(args.set);
+  const unit = named !== undefined && isUnit(named) ? named : unitThoughtIn(Object.values(set));
+  const about = { id: randomUUID(), name: args.flags.get('name') ?? format.title, unit };
+  const stock = recordNamed('paper', args.flags.get('paper'), SHIPPED_PAPERS);
+  const house = recordNamed('printer', args.flags.get('printer'), SHIPPED_PRINTERS);
+  const started = startJob(format, set, about, { ...(stock && { stock }), ...(house && { house }) });
   if (!started.ok) {
-    const typed = args.set[started.parameter] ?? '';
-    const pointer = typed
-      ? `\n  ${typed}\n  ${' '.repeat(started.error.at)}${'^'.repeat(Math.max(1, started.error.length))}`
-      : '';
+    const typed = set[started.parameter] ?? '';
+    // A drawn outline is too long to be shown with its fault marked.
+    const pointer =
+      typed !== '' && typed.length < 200
+        ? `\n  ${typed}\n  ${' '.repeat(started.error.at)}${'^'.repeat(Math.max(1, started.error.length))}`
+        : '';
     throw new UsageError(`${started.parameter}: ${started.error.message}${pointer}`);
   }
+  const job = house ? takeHouse(started.job, house) : started.job;
   const out = args.flags.get('out');
   if (out === undefined) {
-    print(started.job);
+    print(job);
     return 0;
   }
-  await writeWhole(out, new TextEncoder().encode(`${JSON.stringify(started.job, null, 2)}\n`));
+  await writeWhole(out, new TextEncoder().encode(`${JSON.stringify(job, null, 2)}\n`));
   say(`${out} written.`);
   return 0;
+}
+
+/** A record that ships, by its name. */
+function recordNamed<R extends { readonly name: string }>(
+  word: string,
+  name: string | undefined,
+  records: readonly R[],
+): R | undefined {
+  if (name === undefined) return undefined;
+  const found = records.find((r) => r.name.toLowerCase() === name.trim().toLowerCase());
+  if (found) return found;
+  throw new UsageError(`There is no ${word} “${name}”. There are: ${records.map((r) => r.name).join('; ')}.`);
+}
+
+/** A value that begins with @ names an SVG or DXF file that holds the outline. */
+async function withFiles(set: Arguments['set']): Promise<Arguments['set']> {
+  const path = set['outline'];
+  if (!path?.startsWith('@')) return set;
+  const text = await readFile(path.slice(1), 'utf8').catch(() => undefined);
+  if (text === undefined) throw new UsageError(`There is no file “${path.slice(1)}”.`);
+  const read = readOutlineFile(text);
+  if (!read.ok) throw new UsageError(`${path.slice(1)}: ${read.problem}`);
+  return { ...set, outline: read.outline };
 }
 
 /** A format with its decisions, as a program would want to read them. */

@@ -23,6 +23,7 @@ export function readSvgOutline(text: string): OutlineReading {
   }
   if (root?.localName !== 'svg') return { ok: false, problem: 'This file has no drawing in it.' };
   const shapes: string[] = [];
+  let broken = '';
   const walk = (element: Element, transforms: readonly string[], depth: number): void => {
     if (depth > 50 || shapes.length > MOST_SHAPES || SKIPPED.has(element.localName ?? '')) return;
     const own = element.getAttribute('transform');
@@ -30,17 +31,18 @@ export function readSvgOutline(text: string): OutlineReading {
     const data = dataOf(element);
     if (data && data.length < MOST_LENGTH) {
       let path = svgpath(data).abs();
+      broken ||= errorOf(path);
       for (const transform of all) path = path.transform(transform);
       shapes.push(path.toString());
     }
     for (const child of Array.from(element.childNodes)) if (child.nodeType === 1) walk(child as Element, all, depth + 1);
   };
   walk(root, [], 0);
+  if (broken) return { ok: false, problem: `A path in this SVG cannot be read: ${broken}.` };
   if (shapes.length === 0) return { ok: false, problem: 'There is no path or shape in this SVG.' };
   if (shapes.length > MOST_SHAPES) return { ok: false, problem: `There are more than ${MOST_SHAPES} shapes in it. Save the outline alone.` };
   const outline = svgpath(shapes.join(' ')).scale(...scaleOf(root)).unarc().abs().round(4);
-  const { err } = outline as unknown as { err: string };
-  return err ? { ok: false, problem: `A path in this SVG cannot be read: ${err}.` } : { ok: true, outline: outline.toString() };
+  return { ok: true, outline: outline.toString() };
 } // prettier-ignore
 
 /** Millimetres for one unit of the drawing: from the page’s size and its view box. */
@@ -83,3 +85,7 @@ function dataOf(element: Element): string | undefined {
       return undefined;
   }
 }
+
+/** What the path reader found wrong; the package’s types do not show it. */
+const errorOf = (path: ReturnType<typeof svgpath>): string =>
+  (path as unknown as { err: string }).err.replace(/^SvgPath: /, '');

@@ -33,7 +33,7 @@ function report(
   const { boxes } = subject.drawing;
   const toTrim = insets(bounds, boxes.trim);
   const words = past.map((edge) => {
-    const mm = toTrim[edge];
+    const mm = toTrim[edge] * subject.blank.scale;
     if (mm < 0) return `cut at the ${edge} edge`;
     return `${writeIn(subject.job, mm)} from the ${edge} trim (${writeIn(subject.job, subject.blank.safe[edge])} wanted)`;
   });

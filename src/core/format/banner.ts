@@ -1,5 +1,5 @@
 import type { Figure } from '../figure';
-import { formatNumber, type Mm } from '../measure';
+import type { Mm } from '../measure';
 import type { ProcessLine, Zone } from './blank';
 import { defineFormat } from './format';
 import { Impossible, choice, length, scale, size } from './parameter';
@@ -68,11 +68,6 @@ export const banner = defineFormat({
             rule: 'Half the pole’s circumference and an allowance (common practice)',
           }]
         : []),
-      {
-        id: 'scale', group: 'size', name: 'Drawn', value: [width * k, height * k], unit: 'mm',
-        working: [`${write(width)} ÷ ${formatNumber(d.scale)} × ${write(height)} ÷ ${formatNumber(d.scale)} at 1:${formatNumber(d.scale)}`],
-        rule: 'The press file is drawn at this scale and says so', measured: { kind: 'box', box: 'trim' },
-      },
       {
         id: 'habits', group: 'picture and ink', name: 'By rule of thumb', value: [72, 100, 150], unit: 'ppi',
         working: [72, 100, 150].map((ppi) => `${ppi} ppi: ${Math.round((width / 25.4) * ppi)} × ${Math.round((height / 25.4) * ppi)} px`),

@@ -92,6 +92,8 @@ export interface Blank {
   readonly figures: readonly Figure[];
   readonly problems: readonly BlankProblem[];
   readonly sheets: readonly SheetFit[];
+  /** What lies on those sheets, life size. */
+  readonly pressed: { readonly trim: Size; readonly withBleed: Size };
   /** How it folds, where it does. */
   readonly folding?: Folding;
   /** Drawn this many times smaller than life; figures give both. */

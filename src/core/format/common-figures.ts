@@ -62,9 +62,10 @@ export function commonFigures(
       id: 'with-bleed',
       group: 'size',
       name: 'With bleed',
-      value: [withBleed.width, withBleed.height],
+      value: [withBleed.width * scale, withBleed.height * scale],
       unit: 'mm',
       working: [
+        ...(scale === 1 ? [] : [`drawn at 1:${formatNumber(scale)}:`]),
         `width = ${write(boxes.trim.x - boxes.bleed.x)} + ${write(boxes.trim.width)} + ${write(boxes.bleed.x + boxes.bleed.width - boxes.trim.width)} = ${write(withBleed.width)}`,
         `height = ${write(boxes.trim.y - boxes.bleed.y)} + ${write(boxes.trim.height)} + ${write(boxes.bleed.y + boxes.bleed.height - boxes.trim.height)} = ${write(withBleed.height)}`,
       ],
@@ -185,6 +186,7 @@ const sheetFigures = (sheets: readonly SheetFit[], { write, rules }: FormatConte
           ]
         : [`none: ${fit.why}`],
     rule: `Bleed within what can be printed (${write(rules.unprintable.value)} rim), marks within the sheet`,
+    measured: { kind: 'sheet', sheet: i },
   }));
 
 function ruledFigure(

@@ -20,15 +20,26 @@ export interface PieceCommons {
 /** Completes what a format planned: boxes, bleed outlines, sheets and the figures that every piece has. */
 export function completeBlank(plan: Plan, commons: PieceCommons, context: FormatContext): Blank {
   const { rules } = context;
-  const surfaces = plan.surfaces.map((surface) => completeSurface(surface, rules.bleed.value, rules.safe.value, commons.grid)); // prettier-ignore
+  // The pages of a book are alike but for their names: each sort is worked out once.
+  const scale = plan.scale ?? 1;
+  // Bleed and safe margins are measured on the piece itself; a smaller drawing has them smaller.
+  const [bleedDrawn, safeDrawn] = [drawnAt(rules.bleed.value, scale), drawnAt(rules.safe.value, scale)];
+  const sorts: { readonly plan: SurfacePlan; readonly surface: BlankSurface }[] = [];
+  const surfaces = plan.surfaces.map((surface) => {
+    const alike = surface.panels && sorts.find((s) => isAlike(s.plan, surface));
+    if (alike) return { ...alike.surface, name: surface.name };
+    const made = completeSurface(surface, bleedDrawn, safeDrawn, commons.grid);
+    if (sorts.length < MOST_SORTS) sorts.push({ plan: surface, surface: made });
+    return made;
+  });
   const [first] = surfaces;
   if (!first) throw new RangeError('A piece has at least one surface.');
   const flat = plan.flat ?? { width: first.boxes.trim.width, height: first.boxes.trim.height };
   const withBleed = { width: first.boxes.bleed.width, height: first.boxes.bleed.height };
-  const scale = plan.scale ?? 1;
   const ppi = rules.ppi.value;
   const inPixels = (s: Size): Size => ({ width: pixels(s.width * scale, ppi), height: pixels(s.height * scale, ppi) });
-  const sheets = fits(plan, first, context);
+  const pressed = surfaces.find((s) => s.name === plan.pressed) ?? first;
+  const sheets = fits(plan, pressed, scale, context);
   const { bleed, trim } = first.boxes;
   return {
     id: commons.id,
@@ -48,10 +59,28 @@ export function completeBlank(plan: Plan, commons: PieceCommons, context: Format
     figures: commonFigures(plan, { flat, withBleed, scale, first, sheets }, commons, context),
     problems: plan.problems ?? [],
     sheets,
+    pressed: lifeSize(pressed, scale),
     ...(plan.folding && { folding: plan.folding }),
     scale,
   };
 }
+
+const drawnAt = (e: Edges, scale: number): Edges =>
+  scale === 1 ? e : { top: e.top / scale, right: e.right / scale, bottom: e.bottom / scale, left: e.left / scale };
+
+/** More sorts of pages than this are not looked for. */
+const MOST_SORTS = 8;
+
+/** Whether two surfaces were planned as one sort: they share everything but their name. */
+const isAlike = (a: SurfacePlan, b: SurfacePlan): boolean =>
+  a.size === b.size &&
+  a.panels === b.panels &&
+  a.processLines === b.processLines &&
+  a.zones === b.zones &&
+  a.clear === b.clear &&
+  a.outline === b.outline &&
+  a.bleed === b.bleed &&
+  a.repeats === b.repeats;
 
 function completeSurface(plan: SurfacePlan, bleed: Edges, safe: Edges, grid: Grid): BlankSurface {
   const { size } = plan;
@@ -84,13 +113,17 @@ function completeSurface(plan: SurfacePlan, bleed: Edges, safe: Edges, grid: Gri
 const bleedAround = (outline: Path, by: EdgeLengths): Path =>
   offsetPath(outline, Math.max(by.top, by.right, by.bottom, by.left), 'sharp');
 
+const lifeSize = ({ boxes }: BlankSurface, scale: number): Blank['pressed'] => ({
+  trim: { width: boxes.trim.width * scale, height: boxes.trim.height * scale },
+  withBleed: { width: boxes.bleed.width * scale, height: boxes.bleed.height * scale },
+});
+
 /** On each sheet of the house, and on the one that the piece names. */
-function fits(plan: Plan, { boxes }: BlankSurface, { rules }: FormatContext): readonly SheetFit[] {
+function fits(plan: Plan, pressed: BlankSurface, scale: number, { rules }: FormatContext): readonly SheetFit[] {
   const own = plan.onSheet ? [{ name: plan.onSheet.name, ...plan.onSheet.size }] : [];
   return [...own, ...rules.sheets].map((sheet) =>
     fitOnSheet({
-      trim: boxes.trim,
-      withBleed: boxes.bleed,
+      ...lifeSize(pressed, scale),
       marks: rules.markOffset.value + MARK_LENGTH,
       unprintable: plan.onSheet && sheet === own[0] ? 0 : rules.unprintable.value,
       sheet,

@@ -213,7 +213,7 @@ function countedNames(folded: Folded, columns: number, rows: number) {
       const shows = (s: Showing) => s.face === face && s.facet === facet;
       if (shows(front)) return 'front cover';
       if (shows(back)) return 'back cover';
-      return rows === 1 ? `${face} ${place + 1}` : `${face} row ${row + 1}, ${place + 1}`;
+      return rows === 1 ? `${face} ${place + 1}` : `${face} ${row + 1}·${place + 1}`;
     });
   return { outside: side('outside'), inside: side('inside') };
 }

@@ -48,6 +48,8 @@ export interface Plan {
   readonly problems?: readonly BlankProblem[];
   readonly folding?: Folding;
   readonly scale?: number;
+  /** The surface that goes through the press, where that is not the first. */
+  readonly pressed?: string;
   /** A sheet that the piece itself names, checked beside the house’s. */
   readonly onSheet?: { readonly name: string; readonly size: Size };
 }

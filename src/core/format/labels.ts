@@ -1,5 +1,5 @@
 import type { Mm } from '../measure';
-import { mapPath } from '../layout';
+import { shiftPath } from '../layout';
 import type { Panel, ProcessLine } from './blank';
 import { defineFormat } from './format';
 import { cornerParameter, labelOutline, shapeParameter, throughParameter } from './label-shape';
@@ -35,7 +35,7 @@ export const labels = defineFormat({
       Array.from({ length: x.count }, (__, column) => ({ x: x.margin + column * x.pitch, y: y.margin + row * y.pitch })),
     ).flat();
     const panels: Panel[] = places.map((p, i) => ({ name: `label ${i + 1}`, ...p, ...d.size }));
-    const lines: ProcessLine[] = places.map((p) => shaped(process, mapPath(own, [1, 0, 0, 1, p.x, p.y])));
+    const lines: ProcessLine[] = places.map((p) => shaped(process, shiftPath(own, p.x, p.y)));
     const track = (id: string, name: string, axis: 'x' | 'y', t: Track, side: Mm, label: Mm) => ({
       id, group: 'panels' as const, name, value: [t.margin, t.pitch, t.end], unit: 'mm' as const, working: t.working,
       rule: 'Sheet = margin + (n − 1) × pitch + label + margin',
@@ -44,6 +44,7 @@ export const labels = defineFormat({
     return {
       finished: d.size,
       flat: d.size,
+      pressed: 'sheet',
       surfaces: [
         { name: 'label', size: d.size, outline: own, processLines: [shaped(process, own)] },
         { name: 'sheet', size: d.sheet, panels, processLines: lines, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, repeats: { surface: 'label', at: places } },

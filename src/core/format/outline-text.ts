@@ -1,5 +1,6 @@
 import svgpath from 'svgpath';
-import { pathBounds, type Path, type Segment } from '../layout';
+import { LONGEST } from '../element';
+import { pathBounds, shiftPath, type Path, type Segment } from '../layout';
 
 /**
  * Reads an outline written as path data (M, L, H, V, C, S, Q, T, A, Z; absolute or relative), in millimetres.
@@ -58,6 +59,8 @@ export function readOutline(text: string): { readonly path: Path } | { readonly 
     }
   });
   if (failed) return { problem: failed };
+  const isWild = path.some((s) => s.slice(1).some((n) => !(Math.abs(Number(n)) <= LONGEST)));
+  if (isWild) return { problem: 'A point of this outline lies further away than 20 m, or nowhere.' };
   return path.length === 0 ? { problem: 'The outline is empty.' } : { path };
 }
 
@@ -88,16 +91,6 @@ const round = ([x, y]: readonly [number, number]) => `(${x.toFixed(1)}, ${y.toFi
 /** The outline moved so that its box begins at the corner. */
 export function toCorner(path: Path): { readonly path: Path; readonly width: number; readonly height: number } {
   const box = pathBounds(path);
-  const moved = path.map((s): Segment => {
-    switch (s[0]) {
-      case 'M':
-      case 'L':
-        return [s[0], s[1] - box.x, s[2] - box.y];
-      case 'C':
-        return ['C', s[1] - box.x, s[2] - box.y, s[3] - box.x, s[4] - box.y, s[5] - box.x, s[6] - box.y];
-      case 'Z':
-        return s;
-    }
-  });
+  const moved = shiftPath(path, -box.x, -box.y);
   return { path: moved, width: box.width, height: box.height };
 }

@@ -17,8 +17,10 @@ export function pageSurfaces(
 ): readonly SurfacePlan[] {
   const lines = bound.processLines ?? [];
   const zones = bound.zones ?? [];
-  const right = { processLines: lines, zones, clear: { left: inner } };
+  const panels = [{ name: 'page', x: 0, y: 0, ...size }];
+  const right = { panels, processLines: lines, zones, clear: { left: inner } };
   const left = {
+    panels,
     processLines: lines.map((l) => mirrorLine(l, size.width)),
     zones: zones.map((z) => mirrorZone(z, size.width)),
     clear: { right: inner },

@@ -1,4 +1,4 @@
-import { mapPath } from '../layout';
+import { shiftPath } from '../layout';
 import { defineFormat } from './format';
 import { cornerParameter, labelOutline, shapeParameter, throughParameter } from './label-shape';
 import { Impossible, choice, count, length, size, solvedLength } from './parameter';
@@ -48,6 +48,7 @@ export const rollLabels = defineFormat({
     return {
       finished: d.size,
       flat: d.size,
+      pressed: 'web',
       surfaces: [
         { name: 'label', size: d.size, outline: own, processLines: [shaped(process, own)] },
         {
@@ -55,7 +56,7 @@ export const rollLabels = defineFormat({
           size: { width: web, height: ROWS * pitch },
           bleed: { top: 0, right: 0, bottom: 0, left: 0 },
           panels: places.map((p, i) => ({ name: `label ${i + 1}`, ...p, ...d.size })),
-          processLines: places.map((p) => shaped(process, mapPath(own, [1, 0, 0, 1, p.x, p.y]))),
+          processLines: places.map((p) => shaped(process, shiftPath(own, p.x, p.y))),
           repeats: { surface: 'label', at: places },
         },
       ],

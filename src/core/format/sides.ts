@@ -64,9 +64,11 @@ export const level = (process: Process, y: Mm, width: Mm, from: Mm = 0): Process
 
 /** A line along a path, from its first point to its last. */
 export function shaped(process: Process, path: Path): ProcessLine {
-  const points = path.filter((s) => s[0] !== 'Z').map((s) => ({ x: Number(s.at(-2)), y: Number(s.at(-1)) }));
-  const [from = { x: 0, y: 0 }] = points;
-  return { process, from, to: path.at(-1)?.[0] === 'Z' ? from : (points.at(-1) ?? from), path };
+  const [first] = path;
+  const last = path.at(-1);
+  const from = first && first[0] !== 'Z' ? { x: Number(first.at(-2)), y: Number(first.at(-1)) } : { x: 0, y: 0 };
+  const to = last && last[0] !== 'Z' ? { x: Number(last.at(-2)), y: Number(last.at(-1)) } : from;
+  return { process, from, to, path };
 }
 
 /** A hole drilled through every sheet. */

@@ -6,6 +6,7 @@ import {
   pathBounds,
   polygonPath,
   rectPath,
+  shiftPath,
   type Path,
   type Point,
 } from '../layout';
@@ -32,8 +33,7 @@ export const sticker = defineFormat({
   plan: (d) => {
     const die = dieOf(d.shape, d.size, d.border);
     const box = pathBounds(die);
-    const toCorner = [1, 0, 0, 1, -box.x, -box.y] as const;
-    const outline = mapPath(die, toCorner);
+    const outline = shiftPath(die, -box.x, -box.y);
     const all = { width: box.width, height: box.height };
     return {
       finished: all,
@@ -66,7 +66,14 @@ function dieOf(shape: keyof typeof OUTLINES, size: Size, border: number): Path {
   const around = { x: -border, y: -border, width: size.width + 2 * border, height: size.height + 2 * border };
   if (shape === 'round' && size.width === size.height) return ellipsePath(around);
   if (shape === 'rectangle') return rectPath(around, border);
-  return offsetPath(OUTLINES[shape](size), border);
+  return offsetPath(filling(OUTLINES[shape](size), size), border);
+}
+
+/** The outline stretched so that it fills its box: the handles of a curve reach further than the curve. */
+function filling(path: Path, size: Size): Path {
+  const box = pathBounds(path);
+  const [kx, ky] = [size.width / box.width, size.height / box.height];
+  return mapPath(path, [kx, 0, 0, ky, -box.x * kx, -box.y * ky]);
 }
 
 const OUTLINES: Readonly<Record<'round' | 'rectangle' | 'star' | 'crescent', (size: Size) => Path>> = {

@@ -68,6 +68,20 @@ export function mapPath(path: Path, matrix: Matrix): Path {
   });
 }
 
+/** The path moved by a distance across and down. */
+export const shiftPath = (path: Path, dx: number, dy: number): Path =>
+  path.map((s): Segment => {
+    switch (s[0]) {
+      case 'M':
+      case 'L':
+        return [s[0], s[1] + dx, s[2] + dy];
+      case 'C':
+        return ['C', s[1] + dx, s[2] + dy, s[3] + dx, s[4] + dy, s[5] + dx, s[6] + dy];
+      case 'Z':
+        return s;
+    }
+  });
+
 /** A closed outline through points. */
 export const polygonPath = (points: readonly Point[]): Path => [
   ...points.map((p, i): Segment => [i === 0 ? 'M' : 'L', p.x, p.y]),

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { useCallback, useEffect, useMemo, useRef, type DragEvent, type MouseEvent } from 'react';
-import type { Rect } from '@/core/layout';
+import { insets, type Rect } from '@/core/layout';
 import { marksFor, pathOf } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
 import type { Blank, BlankSurface } from '@/core/format';
@@ -17,6 +17,7 @@ import { Dimensions, type Chains } from './Dimensions';
 import { framesAt } from './gestures';
 import { LineCode, project } from './LineCode';
 import { Selection } from './Selection';
+import { SheetPicture } from './SheetPicture';
 import { Typing } from './Typing';
 import { useDrag } from './use-drag';
 import { projection, useBenchView } from './view';
@@ -187,8 +188,9 @@ export function Bench({ onDropFiles }: Props) {
         {guides && !isTrimmed && (
           <Dimensions
             boxes={isOutput ? { ...boxes, bleed: shownBox } : boxes}
-            bleed={rules.bleed.value}
-            safe={rules.safe.value}
+            bleed={desk.blank.bleed}
+            safe={insets(boxes.safe, boxes.trim)}
+            scale={desk.blank.scale}
             markOffset={rules.markOffset.value}
             unit={job.unit}
             at={at}
@@ -256,6 +258,9 @@ export function Bench({ onDropFiles }: Props) {
           />
         )}
       </svg>
+      {pointed?.kind === 'sheet' && (
+        <SheetPicture blank={desk.blank} sheet={pointed.sheet} unit={job.unit} rim={rules.unprintable.value} />
+      )}
       {drawing.frames.length === 0 && station === 'lay-out' && <EmptyHint at={at} trim={boxes.trim} />}
     </Box>
   );

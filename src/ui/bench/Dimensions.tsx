@@ -76,6 +76,8 @@ interface Props {
   readonly safe: EdgeLengths;
   readonly markOffset: number;
   readonly unit: JobUnit;
+  /** Drawn so many times smaller than life: figures are life’s. */
+  readonly scale: number;
   readonly at: Projection;
   readonly pointed: Measured | undefined;
   /** Distances shown while nothing is pointed at. */
@@ -83,9 +85,9 @@ interface Props {
 }
 
 /** The piece’s measures along its head and its left side; the one that is pointed at on the sheet stands out. */
-export function Dimensions({ boxes, bleed, safe, markOffset, unit, at, pointed, chains }: Props) {
+export function Dimensions({ boxes, bleed, safe, markOffset, unit, scale, at, pointed, chains }: Props) {
   const { trim } = boxes;
-  const write = (mm: number) => formatLengthValue(mm, unit);
+  const write = (mm: number) => formatLengthValue(mm * scale, unit);
   const head = at.y(boxes.bleed.y) - 22;
   const left = at.x(boxes.bleed.x) - 22;
   const across = (from: number, to: number, off = 0, strong = false) => (
@@ -165,6 +167,8 @@ export function Dimensions({ boxes, bleed, safe, markOffset, unit, at, pointed, 
           ]}
         </g>
       );
+    case 'sheet':
+      return null;
     case 'marks':
       return <g pointerEvents="none">{[across(-markOffset, 0, 0, true), across(0, w), down(0, h)]}</g>;
   }

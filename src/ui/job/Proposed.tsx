@@ -2,7 +2,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { useJob } from './context';
 
 /** A change that waits: what it changes, what it leaves without a place, what then fails, and the choice. */
@@ -10,18 +10,28 @@ export function Proposed() {
   const proposal = useJob((s) => s.proposal);
   const propose = useJob((s) => s.propose);
   const replace = useJob((s) => s.replace);
+  const box = useRef<HTMLDivElement>(null);
+  // The box takes the focus and not its button: the Enter that made the change must not also say yes to it.
+  useEffect(() => {
+    if (proposal) box.current?.focus();
+  }, [proposal]);
   if (!proposal) return null;
   const { lost, changes, fails, label, job } = proposal;
   const isQuiet = lost.length === 0 && fails.length === 0;
   return (
     <Alert
       severity={isQuiet ? 'info' : 'warning'}
+      ref={box}
+      tabIndex={-1}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') propose(undefined);
+      }}
       role="alertdialog"
       aria-label={label}
       sx={{ mb: 1, '& .MuiAlert-message': { flex: 1, minWidth: 0 } }}
       action={
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-          <Button size="small" variant="contained" autoFocus onClick={() => replace(label, job)}>
+          <Button size="small" variant="contained" onClick={() => replace(label, job)}>
             Change it
           </Button>
           <Button size="small" onClick={() => propose(undefined)}>

@@ -37,10 +37,16 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
     if (!resources) return undefined;
     const { colour, fonts, hyphenator } = resources;
     const known = new Map<string, Composer>();
+    const byBoxes = new WeakMap<SurfaceBoxes, Composer>();
     return (boxes: SurfaceBoxes): Composer => {
+      const same = byBoxes.get(boxes);
+      if (same) return same;
       const key = JSON.stringify(boxes);
       const before = known.get(key);
-      if (before) return before;
+      if (before) {
+        byBoxes.set(boxes, before);
+        return before;
+      }
       const made = createComposer({
         boxes,
         assets: job.assets,
@@ -51,6 +57,7 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
         hyphenator,
       });
       known.set(key, made);
+      byBoxes.set(boxes, made);
       return made;
     };
   }, [resources, job.language, ppi, job.assets]);

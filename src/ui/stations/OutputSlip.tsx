@@ -25,6 +25,7 @@ const MARKS = [
   ['register', 'register'],
   ['colourBar', 'colour bar'],
   ['slugLine', 'slug line'],
+  ['fold', 'fold ticks'],
 ] as const;
 
 const PROFILE_WORDS = { 'coated-fogra39': 'coated, FOGRA39', 'uncoated-fogra29': 'uncoated, FOGRA29' } as const;
@@ -122,6 +123,10 @@ export function OutputSlip() {
 }
 
 function Exports() {
+  const { blank } = useDesk();
+  // Only what this piece has something for.
+  const hasLines = blank.surfaces.some((s) => s.processLines.length > 0);
+  const folds = blank.folding !== undefined;
   const store = useJobStore();
   const id = useJob((s) => s.job.id);
   const isSaved = useJob((s) => s.pending.length === 0 && s.save.kind === 'saved');
@@ -146,18 +151,20 @@ function Exports() {
   return (
     <Box sx={{ mt: 1.25, pt: 1.25, borderTop: `1px solid ${COLOURS.line}`, display: 'flex', gap: 3, flexWrap: 'wrap' }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-        {KINDS.map(({ kind, label, about }) => (
-          <Box key={kind} sx={{ display: 'grid', gap: 0.25 }}>
-            <Button
-              variant={kind === 'press' ? 'contained' : 'outlined'}
-              onClick={() => start.mutate(kind)}
-              disabled={start.isPending || (!isSaved && start.isPending)}
-            >
-              {label}
-            </Button>
-            <Box sx={{ fontSize: 11.5, color: 'text.secondary', maxWidth: 116, lineHeight: 1.25 }}>{about}</Box>
-          </Box>
-        ))}
+        {KINDS.filter(({ kind }) => (kind !== 'die' || hasLines) && (kind !== 'dummy' || hasLines || folds)).map(
+          ({ kind, label, about }) => (
+            <Box key={kind} sx={{ display: 'grid', gap: 0.25 }}>
+              <Button
+                variant={kind === 'press' ? 'contained' : 'outlined'}
+                onClick={() => start.mutate(kind)}
+                disabled={start.isPending || (!isSaved && start.isPending)}
+              >
+                {label}
+              </Button>
+              <Box sx={{ fontSize: 11.5, color: 'text.secondary', maxWidth: 116, lineHeight: 1.25 }}>{about}</Box>
+            </Box>
+          ),
+        )}
       </Box>
       <Box
         component="ul"
