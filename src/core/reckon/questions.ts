@@ -23,7 +23,7 @@ const unitSum = defineQuestion({
   answer: ({ sum }) => {
     const mm = Number.parseFloat(sum);
     const units: readonly Unit[] = [...JOB_UNITS, 'ft', 'm'];
-    return units.map((unit) => answerFigure(unit, `In ${unit}`, whole(mm), 'mm', [`${formatLength(mm, unit)}`], '1 in = 25.4 mm = 72 pt exactly (ISO 80000-3; PDF user space)'));
+    return units.map((unit) => answerFigure(unit, `In ${unit}`, whole(mm), 'mm', [formatLength(mm, unit)], '1 in = 25.4 mm = 72 pt exactly (ISO 80000-3; PDF user space)'));
   },
 }); // prettier-ignore
 
