@@ -137,6 +137,27 @@ test('what cannot be is refused at its field, and nothing else changes', async (
   await expect(figure(page, 'per-sheet')).toContainText('21');
 });
 
+test('what cannot be begun says so at its field, with what could', async ({ page }) => {
+  await open(page, '/');
+  await page.getByRole('button', { name: 'New job' }).click();
+  const field = (label: string) => page.getByRole('textbox', { name: label, exact: true });
+  await page.getByRole('radio', { name: 'Booklet' }).click();
+  await field('Pages').fill('7 ');
+  await expect(page.getByText('take 8, with page 8 blank, or 4')).toBeVisible();
+  await field('Pages').fill('8');
+  await expect(page.getByText('take 8')).toHaveCount(0);
+  await page.getByRole('radio', { name: 'Banner' }).click();
+  await field('Finished size').fill('1 x 0.3 m');
+  await page.getByLabel('Pole pockets').click();
+  await page.getByRole('option', { name: 'head', exact: true }).click();
+  await field('Pole').fill('400mm');
+  await expect(page.getByText('A pole is thinner than the banner is high')).toBeVisible();
+  await page.getByRole('radio', { name: 'Brochure' }).click();
+  await field('Flat size').fill('40 x 210 mm');
+  await field('Allowance').fill('shift:9mm');
+  await expect(page.getByText('of negative width')).toBeVisible();
+});
+
 test('a smaller size asks first, names what no longer fits, and can be left', async ({ page }) => {
   await open(page, '/');
   await page.getByRole('button', { name: 'New job' }).click();

@@ -1,5 +1,5 @@
 import type { ColourEngine } from '../core/colour';
-import { createComposer, languagesNeeded, withRepeats, type Composer } from '../core/compose';
+import { createComposer, languagesNeeded, withBarePaper, withRepeats, type Composer } from '../core/compose';
 import type { Blank, BlankSurface } from '../core/format';
 import { blankOf, elementsOn, rulesFor, type Job, type Piece } from '../core/job';
 import type { Rules } from '../core/rules';
@@ -52,7 +52,7 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
         fonts: fonts.set,
         hyphenator: (language) => hyphenators.get(language),
       });
-      const drawing = composer.surface(surface.name, elementsOn(piece, surface.name));
+      const drawing = withBarePaper(composer.surface(surface.name, elementsOn(piece, surface.name)), surface.zones);
       return { piece, blank, surface, rules, drawing };
     });
     return drawn.map((side): DeskSide => {

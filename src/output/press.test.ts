@@ -218,7 +218,14 @@ test('words stand where they were set, to a hundredth of a point (pdftotext -bbo
   const job = makeJob([words('line', 'moon stars', [20, 50, 100, 20], { sizePt: 24 })]);
   const desk = await openDesk(job, inMemory());
   const [run1] = itemsOf(
-    desk.sides[0]?.drawing ?? { surface: '', boxes: sheetOf(job).boxes, frames: [], repeated: [], notes: [] },
+    desk.sides[0]?.drawing ?? {
+      surface: '',
+      boxes: sheetOf(job).boxes,
+      frames: [],
+      repeated: [],
+      reserved: [],
+      notes: [],
+    },
   );
   if (run1?.kind !== 'glyphs') throw new Error('no glyphs');
   const second = run1.glyphs.find((g) => g.text === 's');

@@ -1,8 +1,10 @@
 import { checkDesk, openDesk } from '../../output';
-import { box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
+import { begin, box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
 import type { Element, Job } from '../job';
-import { House } from '../shop';
-import { RULES, applyChange, withinLimit, type Finding } from './index';
+import { itemsOf } from '../drawing';
+import { blankOf, takeHouse } from '../job';
+import { House, SHIPPED_PRINTERS, filesBy } from '../shop';
+import { RULES, applyChange, figureChanges, lostByChange, withinLimit, type Finding } from './index';
 
 const findings = async (job: Job): Promise<readonly Finding[]> => checkDesk(await openDesk(job, inMemory()));
 const of = async (front: readonly Element[], more: Partial<Job> = {}) => findings(makeJob(front, more));
@@ -193,4 +195,124 @@ describe('placement', () => {
 test('every rule says why it matters, and has an id of its own', () => {
   for (const rule of RULES) expect(rule.why.length).toBeGreaterThan(30);
   expect(new Set(RULES.map((r) => r.id)).size).toBe(RULES.length);
+});
+
+describe('the piece itself and its zones', () => {
+  const findings = async (kind: string, set: Record<string, string>, surfaces: Record<string, readonly Element[]>) => {
+    const job = begin(kind, set);
+    const laid = {
+      ...job,
+      pieces: job.pieces.map((p) => ({
+        ...p,
+        surfaces: Object.fromEntries(Object.entries(surfaces).map(([k, v]) => [k, [...v]])),
+      })),
+    };
+    return checkDesk(await openDesk(laid, inMemory()));
+  };
+  test('type in the filing margin is a fault, a background over it is none', async () => {
+    const found = await findings(
+      'letterhead',
+      { holes: 'two' },
+      {
+        front: [box('ground', [0, 0, 210, 297]), words('note', 'Moon', [4, 100, 40, 10])],
+      },
+    );
+    expect(found.filter((f) => f.rule === 'zones')).toMatchObject([{ element: 'note', severity: 'fault' }]);
+  });
+  test('a glue flap stays bare, whatever lies on it', async () => {
+    const job = begin('table-tent');
+    const laid = {
+      ...job,
+      pieces: job.pieces.map((p) => ({ ...p, surfaces: { outside: [box('ground', [0, 0, 100, 385])] } })),
+    };
+    const desk = await openDesk(laid, inMemory());
+    const items = itemsOf(desk.sides[0]?.drawing ?? fail());
+    expect(items.at(-1)).toMatchObject({
+      from: 'glue flap',
+      fill: { build: { c: 0, m: 0, y: 0, k: 0 }, overprint: false },
+    });
+  });
+  test('what the format finds is found, once for the piece', async () => {
+    const found = await findings('brochure', { allowance: 'even' }, { outside: [box('a', [10, 10, 20, 20])] });
+    expect(found.filter((f) => f.rule === 'blank-problems')).toHaveLength(1);
+    expect(found.find((f) => f.rule === 'blank-problems')?.message).toContain('buckles');
+  });
+  test('a hundred empty pages are said once', async () => {
+    const found = await findings('catalogue', { pages: '100' }, {});
+    expect(found.filter((f) => f.rule === 'empty-page')).toMatchObject([
+      { message: 'Nothing is printed on any of its 102 sides yet.' },
+    ]);
+  });
+  test('a printer whose sheets are all too small is a fault', async () => {
+    const job = begin('poster', { size: 'A0' });
+    const house = { ...job.house, name: 'Small house', sheets: [{ name: 'A4', width: 210, height: 297 }] };
+    const found = checkDesk(await openDesk({ ...job, house }, inMemory()));
+    expect(found.find((f) => f.rule === 'blank-problems')?.message).toContain('none of the sheets of Small house');
+  });
+  test('less bleed than the knife wanders is pointed out, none at all is a decision', async () => {
+    const messages = async (bleed: string) => (await findings('flyer', { bleed }, {})).map((f) => f.message).join(' ');
+    expect(await messages('0.5mm')).toContain('less than the knife wanders');
+    expect(await messages('0mm')).not.toContain('wanders');
+  });
+});
+
+describe('what a change loses', () => {
+  const laid = (kind: string, set: Record<string, string>, surfaces: Record<string, readonly Element[]>): Job => {
+    const job = begin(kind, set);
+    return {
+      ...job,
+      pieces: job.pieces.map((p) => ({
+        ...p,
+        surfaces: Object.fromEntries(Object.entries(surfaces).map(([k, v]) => [k, [...v]])),
+      })),
+    };
+  };
+  const withSize = (job: Job, width: number, height: number): Job => ({
+    ...job,
+    pieces: job.pieces.map((p) => ({ ...p, size: { width, height } })),
+  });
+  test('only what fitted before and does not now', () => {
+    const before = laid(
+      'flyer',
+      {},
+      { front: [box('in', [100, 10, 20, 20]), box('out', [200, 10, 20, 20]), box('stays', [10, 10, 20, 20])] },
+    );
+    expect(lostByChange(before, withSize(before, 105, 148))).toMatchObject([
+      { element: 'in', why: 'it reaches past the trim' },
+    ]);
+    expect(lostByChange(before, withSize(before, 210, 297))).toEqual([]);
+  });
+  test('a side that is gone, and a panel that is gone', () => {
+    const two = laid('flyer', {}, { back: [box('b', [10, 10, 20, 20])] });
+    const one = { ...two, pieces: two.pieces.map((p) => ({ ...p, sides: 1 })) };
+    expect(lostByChange(two, one)).toMatchObject([{ side: 'back', why: 'there is no back any more' }]);
+    const held = {
+      ...box('h', [1, 1, 20, 20]),
+      placement: {
+        against: { box: 'panel' as const, panel: 'tucked panel' },
+        x: { start: 1, size: 20 },
+        y: { start: 1, size: 20 },
+        rotate: 0,
+      },
+    };
+    const letter = laid('brochure', {}, { outside: [held] });
+    const half = { ...letter, pieces: letter.pieces.map((p) => ({ ...p, fold: 'half' })) };
+    expect(lostByChange(letter, half)).toMatchObject([
+      { element: 'h', why: 'it stands against tucked panel, which is gone' },
+    ]);
+  });
+  test('the figures that another house changes, in words', () => {
+    const job = begin('flyer');
+    const [piece] = job.pieces;
+    const [flatbed] = SHIPPED_PRINTERS.filter((p) => p.name === 'Flatbed Nine');
+    if (!piece || !flatbed) throw new Error('nothing to compare');
+    const after = takeHouse(job, flatbed);
+    expect(figureChanges(blankOf(job, piece), blankOf(after, piece), 'mm')).toContain('Bleed 3 mm → 10 mm');
+    expect(after.output.marks).toMatchObject({ colourBar: false, register: false, corner: true });
+  });
+});
+
+test('files have to go so many working days before the due date, weekends left out', () => {
+  expect(filesBy('2026-12-11', 6)).toBe('2026-12-03');
+  expect(filesBy('2026-12-14', 1)).toBe('2026-12-11');
 });

@@ -14,12 +14,14 @@ import { safeAreaRule } from './safe-area';
 import { textOverflowRule } from './text-overflow';
 import { totalInkRule } from './total-ink';
 import { typeSmallRule } from './type-small';
+import { zonesRule } from './zones';
 
 /** Every rule, in the order a preflight reads best. */
 export const RULES: readonly Rule[] = [
   blankProblemsRule,
   bleedRule,
   safeAreaRule,
+  zonesRule,
   textOverflowRule,
   missingRule,
   pictureResolutionRule,

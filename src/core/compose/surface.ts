@@ -1,6 +1,6 @@
 import type { Drawing, Item } from '../drawing';
 import type { Element } from '../element';
-import type { Point } from '../layout';
+import { IDENTITY, overlaps, pathBounds, type Path, type Point } from '../layout';
 import { composeElement, type Composed, type Surroundings } from './element';
 
 /**
@@ -30,6 +30,7 @@ export function createComposer(around: Surroundings): Composer {
         boxes: around.boxes,
         frames: composed.map((c) => c.frame),
         repeated: [],
+        reserved: [],
         notes: composed.flatMap((c) => c.notes),
       };
     },
@@ -46,3 +47,16 @@ export const withRepeats = (drawing: Drawing, source: readonly Item[], places: r
     }),
   ),
 });
+
+/** The drawing with the zones that stay unprinted left bare, where artwork reaches into them. */
+export function withBarePaper(drawing: Drawing, zones: readonly { readonly kind: string; readonly name: string; readonly outline: Path }[]): Drawing {
+  const bare = zones.filter((zone) => {
+    const box = pathBounds(zone.outline);
+    return zone.kind === 'no-ink' && drawing.frames.some((f) => f.items.length > 0 && overlaps(f.bounds, box));
+  });
+  const paper = { kind: 'process' as const, build: { c: 0, m: 0, y: 0, k: 0 }, overprint: false };
+  return {
+    ...drawing,
+    reserved: bare.map((zone): Item => ({ kind: 'path', from: zone.name, opacity: 1, matrix: IDENTITY, path: zone.outline, fill: paper, stroke: null })),
+  };
+} // prettier-ignore

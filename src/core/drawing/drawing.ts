@@ -113,10 +113,13 @@ export interface Drawing {
   readonly frames: readonly Frame[];
   /** Artwork of another surface that stands here too, below this one’s own. */
   readonly repeated: readonly Item[];
+  /** Bare paper above everything: where no ink may lie. */
+  readonly reserved: readonly Item[];
   readonly notes: readonly Note[];
 }
 
 export const itemsOf = (drawing: Drawing): readonly Item[] => [
   ...drawing.repeated,
   ...drawing.frames.flatMap((f) => f.items),
+  ...drawing.reserved,
 ];

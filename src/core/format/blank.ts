@@ -10,6 +10,8 @@ export interface Panel extends Rect {
   readonly name: string;
   /** Read upside down on the flat sheet. */
   readonly turned?: true;
+  /** Lies folded in between others. */
+  readonly tucked?: true;
 }
 
 /** A line that a machine follows. */

@@ -50,6 +50,7 @@ export const brochure = defineFormat({
         rows: [height],
         folds: scheme.folds(n),
         names: { outside: scheme.outside(n), inside: scheme.inside(n) },
+        tucked: scheme.tucked(n),
         working,
         rule,
         crease: d.crease,

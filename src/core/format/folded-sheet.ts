@@ -26,6 +26,8 @@ export interface FoldedSheet {
   readonly folds: readonly Fold[];
   /** Names of the panels on both sides, row by row from the left; left out, covers are found and the rest counted. */
   readonly names?: { readonly outside: readonly string[]; readonly inside: readonly string[] };
+  /** Columns on the inside that lie tucked in, from the left from 0. */
+  readonly tucked?: readonly number[];
   /** How the widths came about. */
   readonly working: readonly string[];
   readonly rule: string;
@@ -76,17 +78,20 @@ export function foldedSheet(sheet: FoldedSheet, context: FormatContext): Plan {
   const caliper = context.rules.thickness.value;
   const folded = foldFlat(columns, rows, sheet.folds, caliper);
   const names = sheet.names ?? countedNames(folded, columns.length, rows.length);
+  const isTucked = (column: number): boolean => sheet.tucked?.includes(column) ?? false;
   const inside: Panel[] = folded.facets.map((f, i) => ({
     name: names.inside[i] ?? `inside ${i + 1}`,
     ...f.rect,
     ...(isTurned(folded, i, 'inside') && { turned: true }),
+    ...(isTucked(f.column) && { tucked: true }),
   }));
   const outside: Panel[] = folded.facets.map((f, i) => {
     // Outside names run from the left of the outside: the mirror of the inside within each row.
     const from = f.row * columns.length + (columns.length - 1 - f.column);
     const name = names.outside[from] ?? `outside ${from + 1}`;
     const turned = isTurned(folded, i, 'outside');
-    return mirrorPanel({ name, ...f.rect, ...(turned && { turned }) }, flat.width);
+    const tucked = isTucked(f.column);
+    return mirrorPanel({ name, ...f.rect, ...(turned && { turned }), ...(tucked && { tucked }) }, flat.width);
   });
   outside.sort((a, b) => a.y - b.y || a.x - b.x);
   const process = isScored(sheet.crease, context) ? 'score' : 'fold';
@@ -141,6 +146,19 @@ export function foldedSheet(sheet: FoldedSheet, context: FormatContext): Plan {
         working: sheet.folds.map((f, i) => `${i + 1}. ${f.name}`),
         rule: 'In this order, the inside lying up',
       },
+      ...(sheet.tucked && sheet.tucked.length > 0
+        ? [
+            {
+              id: 'tucked',
+              group: 'panels' as const,
+              name: 'Tucked in',
+              value: sheet.tucked.length,
+              unit: 'count' as const,
+              working: inside.filter((p) => p.tucked).map((p) => `${p.name}, ${context.write(p.width)}`),
+              rule: 'Panels that lie folded in between others, narrower so that they lie flat',
+            },
+          ]
+        : []),
       ...(sheet.figures ?? []),
     ],
   };

@@ -39,7 +39,12 @@ export interface Rules {
   readonly allowance: 'even' | 'shift' | 'thickness' | undefined;
   readonly lines: Readonly<Record<Process, LineCode>>;
   readonly lineWeightPt: Ruled<number>;
+  /** The house’s, or those that the paper comes in, or common ones. */
   readonly sheets: readonly SheetSize[];
+  /** Pictures with fewer pixels to the inch than this are refused; undefined where the house does not say. */
+  readonly minPpi: number | undefined;
+  /** More pixels to the inch than this are of no use to the house; undefined where it does not say. */
+  readonly maxPpi: number | undefined;
   readonly unprintable: Ruled<Mm>;
   /** The house by name; undefined when the job has none and common practice stands in. */
   readonly house: string | undefined;
@@ -193,7 +198,14 @@ export function resolveRules(input: RulesInput): Rules {
     allowance: house.allowance,
     lines,
     lineWeightPt: housed(house, house.lineWeightPt, COMMON.processLinePt, 'Common practice: 0.25 pt, at most 1 pt'),
-    sheets: house.sheets.length > 0 ? house.sheets : COMMON_SHEETS[imperial ? 'imperial' : 'metric'],
+    sheets:
+      house.sheets.length > 0
+        ? house.sheets
+        : stock.sheets.length > 0
+          ? stock.sheets
+          : COMMON_SHEETS[imperial ? 'imperial' : 'metric'],
+    minPpi: house.minPpi,
+    maxPpi: house.maxPpi,
     unprintable: housed(
       house,
       house.unprintable,

@@ -2,3 +2,4 @@ export * from './process';
 export * from './records';
 export * from './shelf';
 export * from './thickness';
+export * from './files-by';

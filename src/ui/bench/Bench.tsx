@@ -8,8 +8,9 @@ import type { Blank, BlankSurface } from '@/core/format';
 import { ptToMm } from '@/core/measure';
 import type { Rules } from '@/core/rules';
 import { DASHES } from '@/core/shop';
-import { lineStyle, pathData, type SvgContext } from '@/paint/svg';
+import { lineStyle, pathData } from '@/paint/svg';
 import { useJob, useJobStore } from '../job/context';
+import { usePainting } from '../job/painting';
 import { useDesk, useFindings } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { Items } from './Artwork';
@@ -44,14 +45,7 @@ export function Bench({ onDropFiles }: Props) {
   const isTrimmed = trimmed && station === 'inspect';
   const drag = useDrag(svg, station === 'lay-out' || station === 'size');
 
-  const context = useMemo<SvgContext>(
-    () => ({
-      fonts: resources.fonts,
-      colour: resources.colour,
-      picture: (sha) => `/api/assets/${sha}/bench?profile=${rules.profile}`,
-    }),
-    [resources, rules.profile],
-  );
+  const context = usePainting(resources, rules.profile);
   const press = useMemo(
     () =>
       isOutput
@@ -172,13 +166,14 @@ export function Bench({ onDropFiles }: Props) {
           </clipPath>
         </defs>
         <Shadow of={shadow} />
-        <rect {...paper} fill="#ffffff" />
+        <rect {...paper} fill={job.stock.white ?? '#ffffff'} />
         <g clipPath="url(#paper-clip)" pointerEvents="none">
           <g transform={`translate(${x} ${y}) scale(${scale})`}>
             {drawing.repeated.length > 0 && <Items items={drawing.repeated} context={context} />}
             {drawing.frames.map((frame) => (
               <Items key={frame.element} id={frame.element} items={frame.items} context={context} />
             ))}
+            {drawing.reserved.length > 0 && <Items items={drawing.reserved} context={context} />}
             {press && <Items items={press.items} context={context} />}
           </g>
         </g>

@@ -8,6 +8,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { STAGES, type JobSummary } from '@/core/job';
+import { FileButton } from '../field/FileButton';
 import { Room } from '../shell/Room';
 import { useSay } from '../shell/Messages';
 import { api, wordsOf } from '../shell/api';
@@ -34,7 +35,6 @@ export function Board() {
   const router = useRouter();
   const client = useQueryClient();
   const say = useSay();
-  const input = useRef<HTMLInputElement>(null);
   const find = useRef<HTMLInputElement>(null);
 
   const found = useMemo(
@@ -106,21 +106,14 @@ export function Board() {
               sx={{ width: 240, '& input': { py: 0.75 } }}
               slotProps={{ htmlInput: { 'aria-label': 'Find a job' } }}
             />
-            <Button variant="outlined" onClick={() => input.current?.click()}>
-              Open a file
-            </Button>
-            <input
-              ref={input}
-              hidden
-              type="file"
+            <FileButton
+              size="medium"
+              asks="Job or working file"
               accept=".zip,.json"
-              aria-label="Job or working file"
-              onChange={(event) => {
-                const [file] = event.target.files ?? [];
-                if (file) void openFile(file);
-                event.target.value = '';
-              }}
-            />
+              onFile={(file) => void openFile(file)}
+            >
+              Open a file
+            </FileButton>
             <Button variant="contained" onClick={() => setMaking(true)} title="n">
               New job
             </Button>

@@ -8,7 +8,7 @@ import { DoubleSide, FrontSide, type Texture } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Folding } from '@/core/fold';
 import type { Size } from '@/core/paper';
-import type { SvgContext } from '@/paint/svg';
+import { usePainting } from '../job/painting';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { makeParts, poseParts } from './model';
@@ -24,14 +24,7 @@ export default function DummyView() {
   const [progress, setProgress] = useState(0);
   const [thick, setThick] = useState(6);
   const [playing, setPlaying] = useState(false);
-  const context = useMemo<SvgContext>(
-    () => ({
-      fonts: resources.fonts,
-      colour: resources.colour,
-      picture: (sha) => `/api/assets/${sha}/bench?profile=${rules.profile}`,
-    }),
-    [resources, rules.profile],
-  );
+  const context = usePainting(resources, rules.profile);
   const sideOf = (name: string | undefined) => ({
     surface: blank.surfaces.find((s) => s.name === name),
     drawing: drawings.find((d) => d.side === name)?.drawing,

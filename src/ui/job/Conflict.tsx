@@ -13,6 +13,7 @@ import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { useJob } from './context';
 import type { SaveState } from './store';
+import { paintingOf } from './painting';
 import { useDeskOf } from './use-desk';
 
 /** Two versions of the job: the designer chooses which goes on. Both are kept whichever it is. */
@@ -69,11 +70,10 @@ function Version({
   const picture = useMemo(() => {
     if (!desk) return '';
     const { drawing, resources, rules } = desk;
-    return svgPage(itemsOf(drawing), drawing.boxes.trim, {
-      fonts: resources.fonts,
-      colour: resources.colour,
-      picture: (sha) => `/api/assets/${sha}/bench?profile=${rules.profile}`,
-    }).replace(/ width="[^"]*mm" height="[^"]*mm"/, ' width="100%" height="100%"');
+    return svgPage(itemsOf(drawing), drawing.boxes.trim, paintingOf(resources, rules.profile)).replace(
+      / width="[^"]*mm" height="[^"]*mm"/,
+      ' width="100%" height="100%"',
+    );
   }, [desk]);
   return (
     <Box sx={{ display: 'grid', gap: 1, justifyItems: 'center' }}>

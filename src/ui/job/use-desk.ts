@@ -2,7 +2,7 @@
 import { wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding } from '@/core/check';
-import { createComposer, withRepeats, type Composer } from '@/core/compose';
+import { createComposer, withBarePaper, withRepeats, type Composer } from '@/core/compose';
 import { itemsOf, type Drawing } from '@/core/drawing';
 import type { Blank, BlankSurface } from '@/core/format';
 import { blankOf, elementsOn, rulesFor, type Job, type Piece, type SideName } from '@/core/job';
@@ -66,7 +66,7 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
     if (!composers || !resources || !surface) return undefined;
     const plain = blank.surfaces.map((s) => ({
       side: s.name,
-      drawing: composers(s.boxes).surface(s.name, elementsOn(piece, s.name)),
+      drawing: withBarePaper(composers(s.boxes).surface(s.name, elementsOn(piece, s.name)), s.zones),
     }));
     const drawings = plain.map(({ side: name, drawing }, i) => {
       const repeats = blank.surfaces[i]?.repeats;

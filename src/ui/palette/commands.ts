@@ -162,6 +162,10 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     // The first time, a ruler says how large this screen’s pixels are.
     command('Look', 'true-size', 'True size', ['1'], () => (isCalibrated() ? view.atTrueSize(boxes.trim) : calibrate())),
     command('Look', 'calibrate', 'Measure the screen with a ruler', [], calibrate),
+    command('Look', 'folded', state.folded ? 'Show it flat' : 'Show it folded (Size)', ['D'], () => {
+      if (state.station !== 'size') go('size');
+      state.setFolded(!state.folded);
+    }, desk.blank.folding !== undefined),
     command('Look', 'guides', view.guides ? 'Hide all guides' : 'Show the guides', ['G'], () => view.toggle('guides')),
     command('Look', 'trimmed', view.trimmed ? 'Show edges and bleed (Inspect)' : 'Hide edges and bleed (Inspect)', ['H'], () => {
       if (state.station !== 'inspect') go('inspect');

@@ -3,7 +3,8 @@ import Box from '@mui/material/Box';
 import type { Figure } from '@/core/figure';
 import { itemsOf } from '@/core/drawing';
 import { totalInk } from '@/core/colour';
-import { isHouseKnown } from '@/core/job';
+import { isHouseKnown, type Job } from '@/core/job';
+import { filesBy } from '@/core/shop';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
@@ -64,7 +65,7 @@ export function YellowSheet() {
           {job.name}
         </Box>
         <Box sx={{ fontSize: 13.5, color: COLOURS.sheetSoft, overflowWrap: 'anywhere' }}>
-          {[job.client, house, stock].filter(Boolean).join(' · ')}
+          {[job.client, house, stock, filesDue(job)].filter(Boolean).join(' · ')}
         </Box>
       </Box>
       <Checks />
@@ -100,6 +101,12 @@ export function YellowSheet() {
     </Box>
   );
 }
+
+/** When the files have to be with the printer. */
+const filesDue = ({ due, house }: Job): string =>
+  due !== null && house.leadDays !== undefined
+    ? `files by ${new Date(`${filesBy(due, house.leadDays)}T00:00:00Z`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })}`
+    : '';
 
 /** The heaviest build on a side, with what carries it. */
 function inkMost(drawing: ReturnType<typeof useDesk>['drawing']): { total: number; name: string } | undefined {

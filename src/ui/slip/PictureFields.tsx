@@ -1,11 +1,10 @@
 'use client';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import { useRef } from 'react';
 import { effectivePpi } from '@/core/compose';
 import { pictureAsset, type ElementOf } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { ChoiceField } from '../field/ChoiceField';
+import { FileButton } from '../field/FileButton';
 import { NumberField } from '../field/NumberField';
 import { useDesk } from '../job/use-desk';
 import { useFiles } from '../job/use-files';
@@ -18,7 +17,6 @@ export function PictureFields({ element }: { readonly element: ElementOf<'pictur
   const change = useChange(element);
   const { job, drawing, rules } = useDesk();
   const files = useFiles();
-  const input = useRef<HTMLInputElement>(null);
   const asset = pictureAsset(job.assets, element.picture);
   const item = drawing.frames.find((f) => f.element === element.id)?.items.find((i) => i.kind === 'picture');
   const ppi = asset && item?.kind === 'picture' ? effectivePpi(item.image, asset) : undefined;
@@ -47,20 +45,13 @@ export function PictureFields({ element }: { readonly element: ElementOf<'pictur
           'Empty frame: drop a picture on it'
         )}
       </Box>
-      <Button size="small" variant="outlined" onClick={() => input.current?.click()}>
-        {asset ? 'Replace' : 'Choose picture'}
-      </Button>
-      <input
-        ref={input}
-        hidden
-        type="file"
+      <FileButton
+        asks="Picture file"
         accept="image/jpeg,image/png,image/tiff,image/webp"
-        aria-label="Picture file"
-        onChange={(event) => {
-          void files([...(event.target.files ?? [])]);
-          event.target.value = '';
-        }}
-      />
+        onFile={(file) => void files([file])}
+      >
+        {asset ? 'Replace' : 'Choose picture'}
+      </FileButton>
       <ChoiceField
         label="sits"
         width={92}

@@ -1,0 +1,15 @@
+import { useMemo } from 'react';
+import type { Rules } from '@/core/rules';
+import type { SvgContext } from '@/paint/svg';
+import type { Resources } from './resources';
+
+/** What drawing a job on the screen needs: its fonts, its colours, and pictures as its paper will show them. */
+export const paintingOf = ({ fonts, colour }: Resources, profile: Rules['profile']): SvgContext => ({
+  fonts,
+  colour,
+  picture: (sha) => `/api/assets/${sha}/bench?profile=${profile}`,
+});
+
+/** The same, held while nothing of it changes. */
+export const usePainting = (resources: Resources, profile: Rules['profile']): SvgContext =>
+  useMemo(() => paintingOf(resources, profile), [resources, profile]);
