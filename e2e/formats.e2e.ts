@@ -222,8 +222,8 @@ test('an own outline comes in from a file, an open one is refused', async ({ pag
   await expect(page.getByText('The outline is open')).toBeVisible();
   await expect(figure(page, 'finished')).toContainText('90 × 60');
   await write(field(page, 'lines'), 'fold every 1/3 across');
-  // Two lines, each with a triangle at both ends.
-  await expect(page.locator('[data-bench] path[stroke="#7b2f6b"]')).toHaveCount(6);
+  // Two lines, each with a triangle at its head; their feet lie on the slanting edge.
+  await expect(page.locator('[data-bench] path[stroke="#7b2f6b"]')).toHaveCount(4);
 });
 
 test('another printer says what changes and what then fails, before it is taken', async ({ page }) => {

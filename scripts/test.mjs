@@ -1,5 +1,5 @@
 // Everything that has to hold before a change lands. Ends with “N passed, N failed”.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildApplication, installPackages, installPrograms, root } from './setup.mjs';
@@ -20,12 +20,28 @@ function step(name, command, args, env = {}) {
   return status === 0;
 }
 
-function check(name, command, args) {
-  if (step(name, command, args)) passed += 1;
-  else {
-    failed += 1;
-    console.log(`✕ ${name}`);
-  }
+/** Checks that do not disturb each other, side by side; each says what it has to say when it is done. */
+async function together(checks) {
+  console.log(`\n── ${checks.map(([name]) => name).join(', ')} (${seconds()})`);
+  await Promise.all(
+    checks.map(
+      ([name, command, args]) =>
+        new Promise((resolve) => {
+          const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+          let said = '';
+          child.stdout.on('data', (data) => (said += data));
+          child.stderr.on('data', (data) => (said += data));
+          child.on('close', (status) => {
+            if (status === 0) passed += 1;
+            else {
+              failed += 1;
+              console.log(`${said}\n✕ ${name}`);
+            }
+            resolve();
+          });
+        }),
+    ),
+  );
 }
 
 /** Counts what a runner reports in JSON; a runner that reports nothing has failed. */
@@ -52,10 +68,12 @@ installPrograms();
 await buildApplication();
 passed += 1;
 
-check('formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-check('lint', 'npx', ['eslint', '--max-warnings', '0', '.']);
-check('types', 'npx', ['tsc', '--noEmit']);
-check('dependency rules', 'npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']);
+await together([
+  ['formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+  ['lint', 'npx', ['eslint', '--max-warnings', '0', '.']],
+  ['types', 'npx', ['tsc', '--noEmit']],
+  ['dependency rules', 'npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']],
+]);
 
 counted(
   'unit tests',
