@@ -38,7 +38,7 @@ export const catalogue = defineFormat({
       d.size.height,
       'score',
       context,
-      { fixed: spine > 0 ? 1 : 1, rule: 'Back, spine and front in one flat piece, read from the outside' },
+      { fixed: 1, rule: 'Back, spine and front in one flat piece, read from the outside' },
     );
     const hinges = d.binding === 'perfect' && d.hinge > 0 ? [d.size.width - d.hinge, d.size.width + spine + d.hinge] : [];
     const face = {

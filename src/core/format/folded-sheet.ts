@@ -191,7 +191,7 @@ function panelFigures(sheet: FoldedSheet, outside: readonly Panel[], { write }: 
       name: 'Panels, down',
       value: rows,
       unit: 'mm',
-      working: rows.length === columns.length ? [`${rows.length} rows`] : sheet.working,
+      working: sheet.working,
       rule: sheet.rule,
       measured: { kind: 'stops', axis: 'y', stops: sums(rows) },
     });

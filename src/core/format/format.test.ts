@@ -286,6 +286,35 @@ describe('values that practitioners know by heart [cp]', () => {
   });
 });
 
+describe('what is folded by hand closes', () => {
+  const folded = (kind: string, set: Record<string, string> = {}) => {
+    const { folding } = blankFor(kind, set);
+    if (!folding) throw new Error(`${kind} does not fold`);
+    const { x, y, z } = extentAt(folding, folding.steps.length);
+    return round([x, y, z], 2);
+  };
+  test('a tuck-end box is as wide, high and deep as it says', () => {
+    expect(folded('tuck-box', { width: '60mm', height: '90mm', depth: '25mm' })).toEqual([60, 90, 25]);
+    expect(folded('tuck-box', { width: '120mm', height: '40mm', depth: '80mm' })).toEqual([120, 40, 80]);
+  });
+  test('a table tent stands as deep as its base, its faces meeting above', () => {
+    const [width, across = 0, rise = 0] = folded('table-tent', { size: '100x150mm', base: '70mm' });
+    expect(width).toBe(100);
+    // The front lies still; the base stands on it at the angle of the foot: both measures are those of the triangle.
+    const foot = Math.acos(35 / 150);
+    expect(across).toBeCloseTo(150, 1);
+    expect(rise).toBeCloseTo(70 * Math.sin(foot), 1);
+  });
+  test('a wrap goes around its spine', () => expect(folded('wrap', { panel: '130x184mm', spine: '13mm' })).toEqual([13, 184, 130]));
+  test('a belly band closes around what it holds', () => {
+    expect(folded('belly-band', { around: '148x20mm', height: '60mm', play: '1mm' })).toEqual([149, 60, 20.5]);
+  });
+  test('a pocket folder closes flat, pockets inside', () => {
+    expect(folded('pocket-folder', { size: '220x310mm' })).toEqual([220, 310, 0]);
+  });
+  test('a folded card is its finished size', () => expect(folded('folded-card', { size: '5x7in' })).toEqual(round([127, 177.8, 0], 2)));
+}); // prettier-ignore
+
 describe('what cannot be is refused at its field, with what could', () => {
   test.each([
     [

@@ -46,7 +46,7 @@ export const tableTent = defineFormat({
       folding: {
         up: 'outside', down: undefined,
         parts: panels.map((p) => ({ name: p.name, outline: cornersOf(p) })),
-        steps: [turn(3, foot), turn(2, 180 - foot), turn(1, 2 * foot)],
+        steps: [turn(3, 180 - foot), turn(2, 180 - foot), turn(1, 2 * foot)],
       },
       figures: [
         { id: 'panels-down', group: 'panels', name: 'Panels, down', value: row.map((p) => p.size), unit: 'mm', working: [row.map((p) => `${p.name} ${write(p.size)}`).join(' | ')], rule: 'From the head of the flat sheet', measured: { kind: 'stops', axis: 'y', stops } },
