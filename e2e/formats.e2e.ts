@@ -195,12 +195,12 @@ test('a flyer becomes a folder, its content on the same sides, and goes back wit
 });
 
 test('a page with its bleed inside becomes trim and bleed', async ({ page }) => {
-  await open(page, '/jobs/demo-open-day?at=size');
-  await write(field(page, 'size'), '111 x 154 mm');
+  await open(page, '/jobs/demo-member-card?at=size');
+  await write(field(page, 'size'), '91 x 61 mm');
   await page.getByRole('button', { name: 'Bleed is inside' }).click();
   await write(field(page, 'oversized'), '3 mm');
-  await expect(figure(page, 'finished')).toContainText('105 × 148');
-  await expect(figure(page, 'with-bleed')).toContainText('111 × 154');
+  await expect(figure(page, 'finished')).toContainText('85 × 55');
+  await expect(figure(page, 'with-bleed')).toContainText('91 × 61');
 });
 
 test('an own outline comes in from a file, an open one is refused', async ({ page }) => {
