@@ -35,7 +35,8 @@ function after(a: Pose, b: Pose): Pose {
     (a[i * 4 + 1] ?? 0) * (b[4 + j] ?? 0) +
     (a[i * 4 + 2] ?? 0) * (b[8 + j] ?? 0) +
     (j === 3 ? (a[i * 4 + 3] ?? 0) : 0);
-  return [0, 1, 2].flatMap((i) => [0, 1, 2, 3].map((j) => cell(i, j))) as unknown as Pose;
+  const row = (i: 0 | 1 | 2) => [cell(i, 0), cell(i, 1), cell(i, 2), cell(i, 3)] as const;
+  return [...row(0), ...row(1), ...row(2)];
 }
 
 /** A turn about the line through two points. */

@@ -1,3 +1,4 @@
+import type { Mm } from '../measure';
 import { Impossible } from './parameter';
 
 export type Binding = 'saddle' | 'perfect' | 'wire';
@@ -37,6 +38,18 @@ export function assertPages(binding: Binding, pages: number, unit: 'cover' | 'pl
     throw new Impossible(
       'pages',
       `${words} has from ${least} to ${most} pages${unit === 'cover' ? ' inside its cover' : ''}${pages > most && binding === 'saddle' ? '; bind it otherwise' : ''}.`,
+    );
+}
+
+/**
+ * Refuses an inner margin that leaves less than half of the page.
+ * @throws Impossible with the most that can be
+ */
+export function assertInner(inner: Mm, pageWidth: Mm, write: (mm: Mm) => string): void {
+  if (inner > pageWidth / 2)
+    throw new Impossible(
+      'inner',
+      `The inner margin takes more than half of the page: at most ${write(pageWidth / 2)}.`,
     );
 }
 

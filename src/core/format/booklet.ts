@@ -1,4 +1,4 @@
-import { assertPages, creepOf } from './binding';
+import { assertInner, assertPages, creepOf } from './binding';
 import { defineFormat } from './format';
 import { count, length, size } from './parameter';
 import { pageSurfaces } from './pages';
@@ -15,6 +15,7 @@ export const booklet = defineFormat({
   },
   plan: (d, { rules, write }) => {
     assertPages('saddle', d.pages);
+    assertInner(d.inner, d.size.width, write);
     const sheets = d.pages / 4;
     const caliper = rules.thickness.value;
     const creep = creepOf(sheets, caliper);

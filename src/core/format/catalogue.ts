@@ -1,5 +1,5 @@
 import type { Figure } from '../figure';
-import { assertPages, creepOf, type Binding } from './binding';
+import { assertInner, assertPages, creepOf, type Binding } from './binding';
 import { defineFormat, type FormatContext, type SurfacePlan } from './format';
 import { panelRow } from './panel-row';
 import { choice, count, length, size, solvedLength } from './parameter';
@@ -25,6 +25,7 @@ export const catalogue = defineFormat({
   }, // prettier-ignore
   plan: (d, context) => {
     assertPages(d.binding, d.pages, 'cover');
+    assertInner(d.inner, d.size.width, context.write);
     const caliper = d.thickness ?? context.rules.thickness.value;
     const leaves = d.pages / 2;
     const spine = d.binding === 'perfect' ? leaves * caliper + d['cover-allowance'] : 0;

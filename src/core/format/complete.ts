@@ -4,7 +4,7 @@ import { pixels, type Mm } from '../measure';
 import type { Size } from '../paper';
 
 import { MARK_LENGTH } from '../rules';
-import type { Blank, BlankSurface, SheetFit } from './blank';
+import type { Blank, BlankProblem, BlankSurface, SheetFit } from './blank';
 import { commonFigures } from './common-figures';
 import type { FormatContext, Plan, SurfacePlan } from './format';
 import { fitOnSheet } from './sheet-fit';
@@ -57,7 +57,7 @@ export function completeBlank(plan: Plan, commons: PieceCommons, context: Format
     pixels: { ppi, finished: inPixels(flat), withBleed: inPixels(withBleed) },
     surfaces,
     figures: commonFigures(plan, { flat, withBleed, scale, first, sheets }, commons, context),
-    problems: plan.problems ?? [],
+    problems: [...(plan.problems ?? []), ...withoutRoom(surfaces)],
     sheets,
     pressed: lifeSize(pressed, scale),
     ...(plan.folding && { folding: plan.folding }),
@@ -67,6 +67,14 @@ export function completeBlank(plan: Plan, commons: PieceCommons, context: Format
 
 const drawnAt = (e: Edges, scale: number): Edges =>
   scale === 1 ? e : { top: e.top / scale, right: e.right / scale, bottom: e.bottom / scale, left: e.left / scale };
+
+/** A side whose safe margins pass each other has no place that is safe. */
+function withoutRoom(surfaces: readonly BlankSurface[]): readonly BlankProblem[] {
+  const found = surfaces.find(({ boxes }) => boxes.safe.width <= 0 || boxes.safe.height <= 0);
+  if (!found) return [];
+  const message = `The safe margins leave no room on the ${found.name}. Make them smaller, or the piece larger.`;
+  return [{ severity: 'fault', message, parameter: 'safe' }];
+}
 
 /** More sorts of pages than this are not looked for. */
 const MOST_SORTS = 8;

@@ -14,7 +14,7 @@ export const envelope = defineFormat({
   parameters: {
     envelope: text('Envelope', 'C5', 'By name: C6, DL, C5, C4, A7, No. 10.', readEnvelope),
     window: choice('Window', 'none', 'At the left, 20 mm in and 15 mm up (from memory).', { none: 'none', left: 'at the left' }),
-    flap: length('Flap', ['45 mm', '1.75 in'], 'Depth of the flap; printed with the back.'),
+    flap: length('Flap', ['45 mm', '1.75 in'], 'Depth of the flap; printed with the back.', { least: 10, most: 400 }),
     rim: length('Unprintable edge', ['5 mm', '3/16 in'], 'What the envelope printer cannot reach.'),
   }, // prettier-ignore
   plan: (d, { write }) => {

@@ -340,6 +340,11 @@ describe('what cannot be is refused at its field, with what could', () => {
     ['brochure', { allowance: 'shift:abc' }, 'allowance', 'abc'],
     ['door-hanger', { diameter: '120mm' }, 'diameter', 'at most'],
     ['hang-tag', { inset: '95mm' }, 'inset', 'outside the tag'],
+    ['labels', { across: '1', down: '1', left: '300mm' }, 'left', 'beyond the sheet'],
+    ['envelope', { flap: '0mm' }, 'flap', 'from 10 mm'],
+    ['booklet', { size: '50x50mm', inner: '40mm' }, 'inner', 'at most 25 mm'],
+    ['wall-calendar', { head: '400mm' }, 'head', 'at most'],
+    ['letterhead', { size: 'A5', window: 'right' }, 'window', 'beyond this sheet'],
     ['map', { across: '10', down: '8' }, 'down', 'At most 6 down'],
     ['tuck-box', { flap: '60mm', width: '40mm' }, 'flap', 'narrower'],
   ] as const)('%s %j', (kind, set, parameter, words) => {
@@ -370,6 +375,7 @@ describe('what the paper will not take is said', () => {
     expect(blankOf(on, pieceIn(on)).surfaces[0]?.processLines[0]?.process).toBe('score');
     expect(problems('brochure', { crease: 'fold' }, { grammage: 250 })).toContain('cracks');
   });
+  test('margins that leave no safe place', () => expect(problems('notepad', { size: '9x9mm' }, {})).toContain('no room'));
   test('against the grain', () => expect(problems('brochure', { fold: 'letter' }, { grain: 'long' })).toContain('against the grain'));
   test('too many right-angle folds', () => expect(problems('map', { across: '8', down: '4' }, { grammage: 170 })).toContain('right-angle folds'));
   test('leaves of a gate that meet', () => expect(problems('brochure', { fold: 'gate', allowance: 'even' }, {})).toContain('meet'));

@@ -36,6 +36,8 @@ export function solveTrack(request: TrackRequest, write: (mm: Mm) => string): Tr
     throw new Impossible('size', `The label is ${write(label)}, its sheet ${write(sheet)}: take a smaller label or a larger sheet.`); // prettier-ignore
   if (request.pitch !== undefined && request.pitch < label - NEAR)
     throw new Impossible(names.pitch, `The pitch is at least the label, ${write(label)}; smaller ones overlap.`);
+  if (request.margin !== undefined && request.margin > sheet - label + NEAR)
+    throw new Impossible(names.margin, `The first label would lie beyond the sheet: at most ${write(sheet - label)}.`);
   const given = (word: string, known: unknown) => (known === undefined ? '' : ` (${word} given)`);
 
   const settle = (): { count: number; pitch: Mm; margin: Mm; how: string } => {

@@ -1,6 +1,6 @@
 import { defineFormat } from './format';
 import { drilledParameter, filingHoles, holesParameter } from './filing-holes';
-import { choice, size } from './parameter';
+import { Impossible, choice, size } from './parameter';
 import { frontAndBack, level, sides, zone } from './sides';
 
 /** Where the window of a DL or C6/C5 envelope shows the address on an A4 letter, mm (from memory). */
@@ -27,6 +27,12 @@ export const letterhead = defineFormat({
   }, // prettier-ignore
   plan: (d) => {
     const { width, height } = d.size;
+    const shown = d.window === 'none' ? undefined : WINDOWS[d.window];
+    if (shown && (shown.x + shown.width > width || shown.y + shown.height > height))
+      throw new Impossible(
+        'window',
+        'The window of the envelope lies beyond this sheet: take A4 or letter, or no window.',
+      );
     const filing = filingHoles(d.holes, d['holes-made'], height);
     const window = d.window === 'none' ? [] : [zone('keep-clear', 'window', WINDOWS[d.window], 'The address shows through the envelope’s window here.')]; // prettier-ignore
     const ticks =

@@ -1,5 +1,5 @@
 import { defineFormat, type SurfacePlan } from './format';
-import { choice, count, length, size } from './parameter';
+import { Impossible, choice, count, length, size } from './parameter';
 import { hole, shaped, zone } from './sides';
 import { mapPath, rectPath, type Rect } from '../layout';
 import type { ProcessLine, Zone } from './blank';
@@ -28,6 +28,7 @@ export const wallCalendar = defineFormat({
     const pairs = d.pages === 'pairs';
     const foot = pairs ? d.hanging : 0;
     const head = Math.max(d.head, d.binding);
+    if (head + foot >= height) throw new Impossible('head', `No room is left for the grid: at most ${write(height - foot - 1)} of head.`);
     const grid: Rect = { x: 0, y: head, width, height: height - head - foot };
     const hanging = d.hanging > 0 && pairs ? [hole(width / 2, height - d.hanging / 2, 6)] : [];
     const hangingZone =
