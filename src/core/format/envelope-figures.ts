@@ -1,6 +1,7 @@
 import type { Figure } from '../figure';
 import type { Mm, Parsed } from '../measure';
 import { ENVELOPES, envelopeNamed, fitEnvelope, smallestEnvelope, type Size } from '../paper';
+import { isImperial } from '../rules';
 import type { BlankProblem } from './blank';
 import type { FormatContext } from './format';
 import { ok, text, wrong } from './parameter';
@@ -23,18 +24,19 @@ export function envelopeFacts(
   wanted: string,
   piece: Size,
   thickness: Mm,
-  { write }: FormatContext,
+  { write, unit }: FormatContext,
 ): { readonly figures: readonly Figure[]; readonly problems: readonly BlankProblem[] } {
   const word = wanted.trim().toLowerCase();
   if (word === 'none') return { figures: [], problems: [] };
+  const series = isImperial(unit) ? 'US' : 'ISO';
   const named = envelopeNamed(wanted);
-  const fit = named ? fitEnvelope(piece, thickness, named) : smallestEnvelope(piece, thickness);
+  const fit = named ? fitEnvelope(piece, thickness, named) : smallestEnvelope(piece, thickness, series);
   if (!fit) {
     const message = `No envelope on the list takes ${write(piece.width)} × ${write(piece.height)}; one has to be made.`;
     return { figures: [], problems: [{ severity: 'note', message, parameter: 'envelope' }] };
   }
   const { envelope, clearance, needed, turned } = fit;
-  const better = fit.fits ? undefined : smallestEnvelope(piece, thickness);
+  const better = fit.fits ? undefined : smallestEnvelope(piece, thickness, series);
   return {
     figures: [
       {

@@ -225,6 +225,10 @@ describe('values that practitioners know by heart [cp]', () => {
     expect(round([(sheet?.left ?? 0) / MM_PER_INCH, (sheet?.top ?? 0) / MM_PER_INCH])).toEqual([0.5, 0.75]);
   });
 
+  test('a metric card of A5 goes into a C5, not into the American envelope that is a little smaller', () => {
+    expect(figure(blankFor('folded-card', { size: 'A5' }), 'envelope').name).toBe('Envelope C5');
+  });
+
   test('a spine is leaves × thickness: 100 pages of 0.13 mm are 6.5 mm, and the cover is back + spine + front', () => {
     const blank = blankFor('catalogue', { size: '170x240mm', pages: '100', binding: 'perfect', thickness: '0.13mm' });
     expect(round(figure(blank, 'spine').value)).toEqual([6.5]);

@@ -4,6 +4,7 @@ import type { Size } from './sizes';
 
 export interface Envelope extends Size {
   readonly name: string;
+  readonly series: 'ISO' | 'US';
 }
 
 /** ISO 269 (C6, C5, C4, DL, B6, B5), landscape with the flap on the long side, mm. */
@@ -18,8 +19,8 @@ const US: readonly (readonly [string, number, number])[] = [
 ]; // prettier-ignore
 
 export const ENVELOPES: readonly Envelope[] = [
-  ...ISO.map(([name, width, height]) => ({ name, width, height })),
-  ...US.map(([name, width, height]) => ({ name: `${name} (US)`, width: width * MM_PER_INCH, height: height * MM_PER_INCH })), // prettier-ignore
+  ...ISO.map(([name, width, height]) => ({ name, width, height, series: 'ISO' as const })),
+  ...US.map(([name, width, height]) => ({ name: `${name} (US)`, series: 'US' as const, width: width * MM_PER_INCH, height: height * MM_PER_INCH })), // prettier-ignore
 ];
 
 /** An envelope by name: `C5`, `DL`, `A7 (US)`, `a7`. */
@@ -61,8 +62,10 @@ export function fitEnvelope(piece: Size, thickness: Mm, envelope: Envelope): Env
   return (turned.least > plain.least ? turned : plain).fit;
 }
 
-/** The smallest envelope that a piece goes into with clearance. */
-export const smallestEnvelope = (piece: Size, thickness: Mm): EnvelopeFit | undefined =>
-  ENVELOPES.map((e) => fitEnvelope(piece, thickness, e))
+/** The smallest envelope that a piece goes into with clearance: of the series a job is thought in, or else of the other. */
+export function smallestEnvelope(piece: Size, thickness: Mm, series: Envelope['series']): EnvelopeFit | undefined {
+  const fits = ENVELOPES.map((e) => fitEnvelope(piece, thickness, e))
     .filter((fit) => fit.fits)
-    .sort((a, b) => a.envelope.width * a.envelope.height - b.envelope.width * b.envelope.height)[0];
+    .sort((a, b) => a.envelope.width * a.envelope.height - b.envelope.width * b.envelope.height);
+  return fits.find((fit) => fit.envelope.series === series) ?? fits[0];
+}
