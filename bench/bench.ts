@@ -101,7 +101,7 @@ async function layout() {
     const floor = await mean(() => structuredClone(job));
     const around = surroundings(desk, side);
     const cold = await mean(() => {
-      const drawing = createComposer(around).surface('front', elements);
+      const drawing = createComposer(around).surface('front', elements, piece);
       checkSurface(job, piece, 'front', drawing, side.blank);
     });
     note(`${count} elements: solve, draw and check (floor: cloning the job)`, ms(cold), ms(floor), times(cold, floor));
@@ -110,7 +110,7 @@ async function layout() {
     const warm = await mean(() => {
       i = (i + 1) % count;
       const front = elements.map((e, n) => (n === i ? { ...e } : e));
-      composer.surface('front', front);
+      composer.surface('front', front, piece);
     });
     note(`${count} elements: draw again after one change`, ms(warm), ms(floor), times(warm, floor));
   }
@@ -124,6 +124,7 @@ const surroundings = (desk: Desk, side: Desk['sides'][number]) => ({
   colour: desk.colour,
   fonts: desk.fonts.set,
   hyphenator: () => undefined,
+  art: () => undefined,
 });
 
 /** The bare writer: pages whose content streams are the same bytes, and nothing else worked out. */
@@ -183,6 +184,7 @@ async function press() {
             fonts: desk.fonts.set,
             colour: desk.colour,
             picture: () => 'picture.jpg',
+            page: () => '',
           }),
         )
         .join('')}`;

@@ -1,5 +1,5 @@
 import type { Element, Job } from '../src/core/job';
-import { box, makeJob, picture, pictureFacts, words } from '../src/testing/jobs';
+import { makeJob, picture, pictureFacts, shape, words } from '../src/testing/jobs';
 
 /** A page of so many elements: boxes, ovals, lines and words in turn. */
 export function crowdedPage(count: number): readonly Element[] {
@@ -7,10 +7,14 @@ export function crowdedPage(count: number): readonly Element[] {
     const [x, y] = [8 + (i % 20) * 6.6, 8 + Math.floor(i / 20) * 7.6];
     return i % 4 === 3
       ? words(`w${i}`, `Row ${i}`, [x, y, 6, 5], { sizePt: 7 })
-      : box(`b${i}`, [x, y, 5, 5], {
-          radius: i % 3,
-          fill: { kind: 'process', c: i % 100, m: (i * 7) % 100, y: 20, k: 0 },
-        });
+      : shape(
+          `b${i}`,
+          [x, y, 5, 5],
+          { form: 'rectangle', radius: i % 3 },
+          {
+            fill: { kind: 'process', c: i % 100, m: (i * 7) % 100, y: 20, k: 0 },
+          },
+        );
   });
 }
 

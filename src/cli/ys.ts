@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { FORMATS, formatOf, type Format } from '../core/format';
 import { describeJob, jobJsonSchema, parametersOf, startJob, takeHouse, unitThoughtIn } from '../core/job';
 import { JOB_UNITS, type JobUnit } from '../core/measure';
 import { EXPORTS, type ExportKind } from '../output/kinds';
 import { SHIPPED_PAPERS, SHIPPED_PRINTERS } from '../core/shop';
+import { readDocument } from '../bring-in/document';
 import { readOutlineFile } from '../bring-in/outline';
+import { documentPage } from '../output/document-page';
 import { UsageError, readArguments, type Arguments } from './arguments';
 import { formatPictures, formatsMarkdown } from './format-docs';
 import { openJobFile } from './job-file';
@@ -21,6 +23,8 @@ Exit code: 0 fine, 1 findings, 2 bad input.
                                                  [--printer NAME] [--paper NAME]; own: --set outline=@die.svg (or .dxf)
   ys describe JOB --json                         every figure, in mm
   ys check JOB --json                            findings
+  ys pages FILE.pdf                              the pages of a PDF and their sizes, mm
+  ys page FILE.pdf --page N --wide PIXELS --out FILE.png
   ys export JOB --to press|preview|die|dummy|working --out DIR [--at 2026-05-01T09:00:00Z]
 
 JOB is a job file (.ysjob.json, pictures in assets/ beside it, or in --assets DIR) or a working file (.yellowsheet.zip).`;
@@ -50,6 +54,10 @@ export async function run(argv: readonly string[]): Promise<number> {
     case 'describe':
       print(describeJob((await openJob(args)).job));
       return 0;
+    case 'pages':
+      return pages(args);
+    case 'page':
+      return drawPage(args);
     case 'check':
       return check(args);
     case 'export':
@@ -57,6 +65,27 @@ export async function run(argv: readonly string[]): Promise<number> {
     default:
       throw new UsageError(`There is no command “${command}”.\n\n${HELP}`);
   }
+}
+
+async function pages(args: Arguments): Promise<number> {
+  const file = jobPath(args);
+  const read = await readDocument(args.flags.get('name') ?? basename(file), await readFile(file));
+  if (!read.ok) throw new UsageError(read.problem);
+  print(read.document);
+  return 0;
+}
+
+async function drawPage(args: Arguments): Promise<number> {
+  const number = (flag: string, usual: number) => {
+    const value = Number(args.flags.get(flag) ?? usual);
+    if (!Number.isInteger(value) || value < 1 || value > 10_000)
+      throw new UsageError(`--${flag} wants a whole number.`);
+    return value;
+  };
+  const out = args.flags.get('out');
+  if (!out) throw new UsageError('Name the file to write: --out page.png');
+  await writeWhole(out, await documentPage(await readFile(jobPath(args)), number('page', 1), number('wide', 1600)));
+  return 0;
 }
 
 const openJob = (args: Arguments) => openJobFile(jobPath(args), args.flags.get('assets'));

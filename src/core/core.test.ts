@@ -122,7 +122,8 @@ describe('reading a job', () => {
 });
 
 const el = (id: string) => ({
-  kind: 'ellipse',
+  kind: 'shape',
+  shape: { form: 'ellipse' },
   id,
   fill: null,
   placement: { against: { box: 'trim' }, x: { start: 0, size: 1 }, y: { start: 0, size: 1 } },

@@ -1,11 +1,13 @@
-import { Job, type Element, type Paint, type PictureAsset, type Placement } from '../core/job';
+import { Job, type ElementInput, type PictureAsset, type SolidPaint } from '../core/job';
 
-const INK: Paint = { kind: 'process', c: 88, m: 78, y: 38, k: 36 };
-const PALE: Paint = { kind: 'process', c: 2, m: 6, y: 26, k: 0 };
-const YELLOW: Paint = { kind: 'process', c: 0, m: 14, y: 78, k: 0 };
-const EMBER: Paint = { kind: 'process', c: 4, m: 62, y: 68, k: 0 };
-const PAPER: Paint = { kind: 'paper' };
-const BLACK: Paint = { kind: 'process', c: 0, m: 0, y: 0, k: 100 };
+type Placement = ElementInput['placement'];
+
+const INK: SolidPaint = { kind: 'process', c: 88, m: 78, y: 38, k: 36 };
+const PALE: SolidPaint = { kind: 'process', c: 2, m: 6, y: 26, k: 0 };
+const YELLOW: SolidPaint = { kind: 'process', c: 0, m: 14, y: 78, k: 0 };
+const EMBER: SolidPaint = { kind: 'process', c: 4, m: 62, y: 68, k: 0 };
+const PAPER: SolidPaint = { kind: 'paper' };
+const BLACK: SolidPaint = { kind: 'process', c: 0, m: 0, y: 0, k: 100 };
 
 const whole: Placement = { against: { box: 'trim' }, x: { start: 0, end: 0 }, y: { start: 0, end: 0 }, rotate: 0 };
 
@@ -31,13 +33,13 @@ interface Setting {
   readonly sizePt: number;
   readonly leadingPt?: number;
   readonly tracking?: number;
-  readonly paint: Paint;
+  readonly paint: SolidPaint;
   readonly upper?: true;
   readonly align?: 'left' | 'centre' | 'right' | 'justified';
   readonly hyphenate?: true;
 }
 
-const text = (id: string, name: string, words: string, placement: Placement, s: Setting): Element => ({
+const text = (id: string, name: string, words: string, placement: Placement, s: Setting): ElementInput => ({
   kind: 'text',
   id,
   name,
@@ -71,7 +73,7 @@ const PROGRAMME: readonly (readonly [time: string, what: string])[] = [
 ];
 
 /** Rows of the programme on the back: a time and what happens, one grid row each. */
-const programme: readonly Element[] = PROGRAMME.flatMap(([time, what], i): Element[] => {
+const programme: readonly ElementInput[] = PROGRAMME.flatMap(([time, what], i): ElementInput[] => {
   const y = { start: 64 + i * 14, size: 8 };
   const x = { start: 0, size: 22 };
   return [
@@ -94,7 +96,7 @@ const programme: readonly Element[] = PROGRAMME.flatMap(([time, what], i): Eleme
  * and the credit line stands too near the knife.
  */
 export function meteorNight(sky: { readonly sha: string; readonly asset: PictureAsset }): Job {
-  const front: Element[] = [
+  const front: ElementInput[] = [
     {
       kind: 'picture', id: 'sky', name: 'Sky over the moor', placement: whole, opacity: 1, atTrim: 'bleeds',
       picture: sky.sha, fit: { mode: 'fill' }, focus: { x: 0.5, y: 1 },
@@ -106,7 +108,7 @@ export function meteorNight(sky: { readonly sha: string; readonly asset: Picture
       family: 'Lora', sizePt: 19, leadingPt: 24, paint: PAPER,
     }),
     {
-      kind: 'rectangle', id: 'band', name: 'Date band', opacity: 1, atTrim: 'stops', radius: 0, stroke: null, fill: YELLOW,
+      kind: 'shape', id: 'band', name: 'Date band', opacity: 1, atTrim: 'stops', shape: { form: 'rectangle' }, fill: YELLOW,
       placement: { against: { box: 'trim' }, x: { start: 44, end: 0 }, y: { end: 34, size: 24 }, rotate: 0 },
     },
     text('date', 'Date', 'Wed 12 August, from 20:30', { against: { box: 'safe' }, x: { start: 46, end: 0 }, y: { end: 40, size: 12 }, rotate: 0 }, {
@@ -122,18 +124,18 @@ export function meteorNight(sky: { readonly sha: string; readonly asset: Picture
       family: 'Source Sans 3', sizePt: 8.5, leadingPt: 10.5, paint: PAPER,
     }),
   ]; // prettier-ignore
-  const back: Element[] = [
-    { kind: 'rectangle', id: 'ground', name: 'Ground', placement: whole, opacity: 1, atTrim: 'bleeds', radius: 0, stroke: null, fill: { kind: 'process', c: 2, m: 3, y: 14, k: 0 } },
+  const back: ElementInput[] = [
+    { kind: 'shape', shape: { form: 'rectangle' }, id: 'ground', name: 'Ground', placement: whole, opacity: 1, atTrim: 'bleeds', fill: { kind: 'process', c: 2, m: 3, y: 14, k: 0 } },
     {
-      kind: 'rectangle', id: 'head', name: 'Head', opacity: 1, atTrim: 'bleeds', radius: 0, stroke: null, fill: INK,
+      kind: 'shape', shape: { form: 'rectangle' }, id: 'head', name: 'Head', opacity: 1, atTrim: 'bleeds', fill: INK,
       placement: { against: { box: 'trim' }, x: { start: 0, end: 0 }, y: { start: 0, size: 56 }, rotate: 0 },
     },
     {
-      kind: 'ellipse', id: 'moon', name: 'Moon', opacity: 1, stroke: null, fill: YELLOW,
+      kind: 'shape', shape: { form: 'ellipse' }, id: 'moon', name: 'Moon', opacity: 1, fill: YELLOW,
       placement: { against: { box: 'safe' }, x: { end: 6, size: 26 }, y: { start: 8, size: 26 }, rotate: 0 },
     },
     {
-      kind: 'ellipse', id: 'shadow', name: 'Moon’s shadow', opacity: 1, stroke: null, fill: INK,
+      kind: 'shape', shape: { form: 'ellipse' }, id: 'shadow', name: 'Moon’s shadow', opacity: 1, fill: INK,
       placement: { against: { box: 'safe' }, x: { end: 1, size: 24 }, y: { start: 5, size: 24 }, rotate: 0 },
     },
     text('what-is-on', 'What is on', 'What\nis on', down(0, 47), {
@@ -150,13 +152,13 @@ export function meteorNight(sky: { readonly sha: string; readonly asset: Picture
       family: 'Source Serif 4', sizePt: 9.5, leadingPt: 13, paint: BLACK, align: 'justified', hyphenate: true,
     }),
     {
-      kind: 'rectangle', id: 'foot', name: 'Foot band', opacity: 1, atTrim: 'bleeds', radius: 0, stroke: null, fill: EMBER,
+      kind: 'shape', id: 'foot', name: 'Foot band', opacity: 1, atTrim: 'bleeds', shape: { form: 'rectangle' }, fill: EMBER,
       placement: { against: { box: 'trim' }, x: { start: 0, end: 0 }, y: { end: 0, size: 6 }, rotate: 0 },
     },
   ]; // prettier-ignore
   return Job.parse({
     format: 'yellow-sheet-job',
-    version: 1,
+    version: 2,
     id: 'demo-meteor-night',
     name: 'Meteor-night flyer',
     client: 'Quillrook Dark-Sky Society',

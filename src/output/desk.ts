@@ -8,6 +8,7 @@ import { checkSurface, type Finding } from '../core/check';
 import { loadHyphenator, type Hyphenator } from '../core/type';
 import type { OpenProfile } from '../bring-in/profile';
 import type { AssetSource } from './assets';
+import { loadArt } from './art';
 import { loadFonts, type JobFonts } from './fonts';
 import { openOutputProfile } from './profiles';
 
@@ -35,7 +36,11 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
   const firstPiece = job.pieces[0];
   if (!firstPiece) throw new Error('The job has no piece.');
   const profileName = rulesFor(job, firstPiece).profile;
-  const [fonts, profile] = await Promise.all([loadFonts(job, assets), openOutputProfile(profileName)]);
+  const [fonts, profile, art] = await Promise.all([
+    loadFonts(job, assets),
+    openOutputProfile(profileName),
+    loadArt(job, assets),
+  ]);
   const hyphenators = new Map<string, Hyphenator | undefined>();
   for (const language of languagesNeeded(job)) hyphenators.set(language, await loadHyphenator(language));
 
@@ -51,8 +56,12 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
         colour: profile.engine,
         fonts: fonts.set,
         hyphenator: (language) => hyphenators.get(language),
+        art: (sha) => art.get(sha),
       });
-      const drawing = withBarePaper(composer.surface(surface.name, elementsOn(piece, surface.name)), surface.zones);
+      const drawing = withBarePaper(
+        composer.surface(surface.name, elementsOn(piece, surface.name), piece),
+        surface.zones,
+      );
       return { piece, blank, surface, rules, drawing };
     });
     return drawn.map((side): DeskSide => {

@@ -9,7 +9,7 @@ import { CannotExport } from './cannot-export';
 import type { Desk, DeskSide } from './desk';
 import type { OutputFile, Progress } from './export';
 import { fileStem } from './file-name';
-import { fileId, fontsFor } from './pdf-request';
+import { fileId, commonParts } from './pdf-request';
 import { PROFILE_FACTS, readProfile } from './profiles';
 
 /** Process lines alone, at true size, a layer for each process: one PDF, and an SVG and a DXF of each side that has any. */
@@ -32,7 +32,7 @@ export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promis
     purpose: { kind: 'press' },
     metadata: { title: `${job.name}, die lines`, at, id: fileId(job, at, 'die') },
     profile: { bytes: await readProfile(name), ...PROFILE_FACTS[name] },
-    ...(await fontsFor(desk)),
+    ...(await commonParts(desk)),
     picture: () => {
       throw new Error('Die lines have no pictures.');
     },

@@ -4,7 +4,7 @@ import { writePdf } from '../paint/pdf';
 import type { Desk } from './desk';
 import type { OutputFile, Progress } from './export';
 import { fileStem } from './file-name';
-import { fileId, fontsFor } from './pdf-request';
+import { fileId, commonParts } from './pdf-request';
 import { screenPurpose } from './preview';
 import { readSrgb } from './profiles';
 
@@ -27,7 +27,7 @@ export async function dummyFile(desk: Desk, at: Date, progress: Progress): Promi
     purpose: screenPurpose(desk),
     metadata: { title: `${job.name}, dummy`, at, id: fileId(job, at, 'dummy') },
     profile: { bytes: await readSrgb(), condition: 'sRGB', about: 'sRGB' },
-    ...(await fontsFor(desk)),
+    ...(await commonParts(desk)),
     picture: () => {
       throw new Error('A dummy has no pictures.');
     },

@@ -8,5 +8,6 @@ export * from './press';
 export * from './profiles';
 export * from './home';
 export * from './pictures';
+export * from './palette';
 export * from './fonts';
 export * from './kinds';

@@ -1,15 +1,28 @@
 import { deflateSync } from 'node:zlib';
+import sharp from 'sharp';
 import { openPicture } from '../bring-in/picture';
 import type { PictureConverter } from '../bring-in/profile';
+import type { Adjust } from '../core/element';
 import type { PictureAsset } from '../core/job';
 import type { EncodedPicture } from '../paint/pdf';
+import { adjusted, type Pixels } from './adjust';
 import { cmykJpeg } from './cmyk-jpeg';
+import { gaussian } from './gaussian';
 
 /** Pixels that a picture is used at. */
 export interface PictureSize {
   readonly width: number;
   readonly height: number;
 }
+
+/** What a frame does to the pixels of its picture. */
+export interface Treatment {
+  readonly adjust?: Adjust | undefined;
+  /** Standard deviation of a blur, pixels; the picture grows by three of them on every side. */
+  readonly blur?: number | undefined;
+}
+
+const isTreated = ({ adjust, blur }: Treatment): boolean => adjust !== undefined || (blur ?? 0) > 0;
 
 const QUALITY = 95;
 
@@ -45,17 +58,21 @@ export async function pressPicture(
   asset: PictureAsset,
   size: PictureSize,
   converter: PictureConverter,
+  treatment: Treatment = {},
 ): Promise<EncodedPicture> {
   const lossless = asset.format === 'png' || asset.format === 'tiff';
+  if (isTreated(treatment)) {
+    const { rgb, alpha, ...grown } = await treated(bytes, asset, size, converter, treatment);
+    const mask = alpha && { mask: deflateSync(alpha) };
+    if (treatment.adjust?.grey) return { ...(await encodeGrey(everyThird(rgb), grown, lossless)), ...mask };
+    return { ...(await encodeCmyk(converter.rgbToCmyk(rgb), grown, lossless)), ...mask };
+  }
   const mask = asset.alpha ? { mask: await alphaOf(bytes, asset, size) } : {};
   const pipeline = sized(bytes, asset, size);
   switch (asset.colour) {
     case 'grey': {
       const grey = pipeline.removeAlpha().toColourspace('b-w');
-      const data = lossless
-        ? deflateSync(await grey.raw().toBuffer())
-        : await grey.jpeg({ quality: QUALITY }).toBuffer();
-      return { ...size, space: 'grey', bytes: data, filter: lossless ? 'deflate' : 'jpeg', inverted: false, ...mask };
+      return { ...(await encodeGrey(await grey.raw().toBuffer(), size, lossless)), ...mask };
     }
     case 'cmyk': {
       const raw = await pipeline.removeAlpha().pipelineColourspace('cmyk').toColourspace('cmyk').raw().toBuffer();
@@ -69,6 +86,59 @@ export async function pressPicture(
   }
 }
 
+async function encodeGrey(raw: Uint8Array, size: PictureSize, lossless: boolean): Promise<EncodedPicture> {
+  const bytes = lossless
+    ? deflateSync(raw)
+    : await sharp(raw, { raw: { ...size, channels: 1 } }).toColourspace('b-w').jpeg({ quality: QUALITY }).toBuffer(); // prettier-ignore
+  return { ...size, space: 'grey', bytes, filter: lossless ? 'deflate' : 'jpeg', inverted: false };
+}
+
+const everyThird = (rgb: Uint8Array): Uint8Array =>
+  Uint8Array.from({ length: rgb.length / 3 }, (_, i) => rgb[i * 3] ?? 0);
+
+/** The picture’s pixels in sRGB as its frame wants them. */
+async function treated(
+  bytes: Uint8Array,
+  asset: PictureAsset,
+  size: PictureSize,
+  converter: PictureConverter,
+  { adjust, blur }: Treatment,
+): Promise<Pixels> {
+  const pipeline = sized(bytes, asset, size).removeAlpha();
+  const rgb =
+    asset.colour === 'cmyk'
+      ? converter.cmykToRgb(await pipeline.pipelineColourspace('cmyk').toColourspace('cmyk').raw().toBuffer())
+      : new Uint8Array(await pipeline.toColourspace('srgb').raw().toBuffer());
+  const alpha = asset.alpha ? await rawAlpha(bytes, asset, size) : undefined;
+  const plain: Pixels = { ...size, rgb, ...(alpha && { alpha }) };
+  const toned = adjust ? adjusted(plain, adjust) : plain;
+  return blur ? blurred(toned, blur) : toned;
+}
+
+/** How many pixels a blurred picture grows by on every side. */
+export const blurMargin = (sigma: number): number => Math.ceil(sigma * 3);
+
+/** Every channel blurred; outside the picture its edge goes on, and what is transparent has no weight. */
+function blurred(pixels: Pixels, sigma: number): Pixels {
+  const by = blurMargin(sigma);
+  const [width, height] = [pixels.width + 2 * by, pixels.height + 2 * by];
+  const inside = (v: number, most: number) => Math.min(Math.max(v - by, 0), most - 1);
+  const channel = (of: (i: number) => number) => {
+    const out = new Float32Array(width * height);
+    for (let y = 0; y < height; y += 1)
+      for (let x = 0; x < width; x += 1) out[y * width + x] = of(inside(y, pixels.height) * pixels.width + inside(x, pixels.width));
+    return gaussian(out, width, height, sigma);
+  };
+  const opacity = (i: number) => pixels.alpha?.[i] ?? 255;
+  const weight = pixels.alpha ? channel(opacity) : undefined;
+  const rgb = new Uint8Array(width * height * 3);
+  for (let c = 0; c < 3; c += 1) {
+    const soft = channel((i) => ((pixels.rgb[i * 3 + c] ?? 0) * opacity(i)) / 255);
+    soft.forEach((v, i) => (rgb[i * 3 + c] = Math.round(weight ? (v * 255) / Math.max(weight[i] ?? 0, 1e-6) : v)));
+  }
+  return { width, height, rgb, ...(weight && { alpha: Uint8Array.from(weight, Math.round) }) };
+} // prettier-ignore
+
 async function encodeCmyk(raw: Uint8Array, size: PictureSize, lossless: boolean): Promise<EncodedPicture> {
   return lossless
     ? { ...size, space: 'cmyk', bytes: deflateSync(raw), filter: 'deflate', inverted: false }
@@ -77,7 +147,10 @@ async function encodeCmyk(raw: Uint8Array, size: PictureSize, lossless: boolean)
 
 /** Opacity of a picture, 8 bits a pixel, deflated. */
 const alphaOf = async (bytes: Uint8Array, asset: PictureAsset, size: PictureSize): Promise<Uint8Array> =>
-  deflateSync(await sized(bytes, asset, size).ensureAlpha().extractChannel('alpha').raw().toBuffer());
+  deflateSync(await rawAlpha(bytes, asset, size));
+
+const rawAlpha = async (bytes: Uint8Array, asset: PictureAsset, size: PictureSize): Promise<Uint8Array> =>
+  sized(bytes, asset, size).ensureAlpha().extractChannel('alpha').raw().toBuffer();
 
 /** A picture as the paper will show it, in sRGB, for the bench and the preview. */
 export async function screenPicture(
@@ -85,7 +158,13 @@ export async function screenPicture(
   asset: PictureAsset,
   size: PictureSize,
   converter: PictureConverter,
-): Promise<{ readonly rgb: Uint8Array; readonly alpha: Uint8Array | undefined }> {
+  treatment: Treatment = {},
+): Promise<Pixels> {
+  if (isTreated(treatment)) {
+    const { rgb, ...rest } = await treated(bytes, asset, size, converter, treatment);
+    const cmyk = treatment.adjust?.grey ? blackOnly(everyThird(rgb)) : converter.rgbToCmyk(rgb);
+    return { ...rest, rgb: converter.cmykToRgb(cmyk) };
+  }
   const pipeline = sized(bytes, asset, size).removeAlpha();
   const cmyk =
     asset.colour === 'cmyk'
@@ -93,10 +172,8 @@ export async function screenPicture(
       : asset.colour === 'grey'
         ? blackOnly(await pipeline.toColourspace('b-w').raw().toBuffer())
         : converter.rgbToCmyk(await pipeline.toColourspace('srgb').raw().toBuffer());
-  const alpha = asset.alpha
-    ? await sized(bytes, asset, size).ensureAlpha().extractChannel('alpha').raw().toBuffer()
-    : undefined;
-  return { rgb: converter.cmykToRgb(cmyk), alpha };
+  const alpha = asset.alpha ? await rawAlpha(bytes, asset, size) : undefined;
+  return { ...size, rgb: converter.cmykToRgb(cmyk), ...(alpha && { alpha }) };
 }
 
 /** Grey as the black plate prints it. */

@@ -10,9 +10,9 @@ import { marksFor } from '../core/marks';
 import { surfaceBoxes, edges, insets } from '../core/layout';
 import { meteorNight, meteorSky } from '../demo';
 import { svgPage } from '../paint/svg';
-import { box, inMemory, line, makeJob, picture, words } from '../testing/jobs';
+import { box, inMemory, line, makeJob, picture, shape, words } from '../testing/jobs';
 import { boxesOf, inFolder, platesOf, run } from '../testing/programs';
-import { exportJob, openDesk, screenImage, type AssetSource, type ExportKind } from './index';
+import { exportJob, openDesk, paintingOf, type AssetSource, type ExportKind } from './index';
 
 const AT = new Date('2026-05-01T09:00:00Z');
 const PT = 72 / 25.4;
@@ -331,7 +331,7 @@ test('the preview is cut to the trim, in sRGB, without marks', async () => {
 describe('bench and press look alike', () => {
   const shapes: readonly Element[] = [
     box('ground', [0, 0, 148, 210], { fill: { kind: 'process', c: 2, m: 3, y: 14, k: 0 } }),
-    box('round', [20, 20, 50, 30], { radius: 8, fill: { kind: 'process', c: 80, m: 20, y: 0, k: 10 }, stroke: { paint: { kind: 'process', c: 0, m: 80, y: 90, k: 0 }, widthPt: 3, dash: 'dashed' } }),
+    shape('round', [20, 20, 50, 30], { form: 'rectangle', radius: 8 }, { fill: { kind: 'process', c: 80, m: 20, y: 0, k: 10 }, stroke: { paint: { kind: 'process', c: 0, m: 80, y: 90, k: 0 }, widthPt: 3, dash: 'dashed' } }),
     { ...box('turned', [80, 30, 40, 20], { opacity: 0.5, fill: { kind: 'process', c: 0, m: 60, y: 100, k: 0 } }), placement: { ...box('x', [80, 30, 40, 20]).placement, rotate: 30 } },
     words('text', 'The same glyphs on the bench and on the press, justified, with a rule beneath them all.', [20, 80, 100, 60], { align: 'justified', sizePt: 16, family: 'Source Serif 4' }),
     line('rule', [20, 150, 100, 30], { slope: 'up' }),
@@ -377,19 +377,8 @@ describe('bench and press look alike', () => {
     const { Resvg } = await import('@resvg/resvg-js');
     for (const [i, side] of desk.sides.entries()) {
       const { trim } = side.surface.boxes;
-      const hrefs = new Map<string, string>();
-      for (const item of itemsOf(side.drawing)) {
-        const asset = item.kind === 'picture' ? job.assets[item.picture] : undefined;
-        const bytes = item.kind === 'picture' ? await assets.get(item.picture) : undefined;
-        if (item.kind !== 'picture' || asset?.kind !== 'picture' || !bytes) continue;
-        const { data, type } = await screenImage(desk.profile, bytes, asset, asset);
-        hrefs.set(item.picture, `data:${type};base64,${data.toString('base64')}`);
-      }
-      const svg = svgPage(itemsOf(side.drawing), trim, {
-        fonts: desk.fonts.set,
-        colour: desk.colour,
-        picture: (sha) => hrefs.get(sha) ?? '',
-      });
+      const items = itemsOf(side.drawing);
+      const svg = svgPage(items, trim, await paintingOf(desk, items, 150));
       const width = Math.round((trim.width / 25.4) * 100);
       const ours = new Resvg(svg, {
         fitTo: { mode: 'width', value: width },

@@ -1,5 +1,5 @@
 import { inksIn } from '../core/colour';
-import { itemsOf, type Drawing } from '../core/drawing';
+import { itemsOf, leavesOf, type Drawing, type Ink } from '../core/drawing';
 import { marksFor, processLayers, processPlates } from '../core/marks';
 import { rulesFor } from '../core/job';
 import { writePdf, type PdfPage } from '../paint/pdf';
@@ -7,7 +7,7 @@ import { SLUG_FACE } from '../core/compose';
 import type { Desk, DeskSide } from './desk';
 import type { OutputFile, Progress } from './export';
 import { fileStem } from './file-name';
-import { encodePictures, fileId, fontsFor } from './pdf-request';
+import { encodePictures, fileId, commonParts } from './pdf-request';
 import { pressPicture } from './pictures';
 import { PROFILE_FACTS, readProfile } from './profiles';
 
@@ -20,7 +20,7 @@ export async function pressFile(desk: Desk, at: Date, progress: Progress): Promi
   const picture = await encodePictures(
     desk,
     (ppi) => ppi,
-    (bytes, use) => pressPicture(bytes, use.asset, use.size, converter),
+    (bytes, use) => pressPicture(bytes, use.asset, use.size, converter, use.treatment),
     (share, step) => progress(0.1 + 0.8 * share, step),
   );
   progress(0.9, 'Writing the file');
@@ -30,7 +30,7 @@ export async function pressFile(desk: Desk, at: Date, progress: Progress): Promi
     purpose: { kind: 'press' },
     metadata: { title: job.name, at, id: fileId(job, at, 'press') },
     profile: { bytes: await readProfile(name), ...PROFILE_FACTS[name] },
-    ...(await fontsFor(desk)),
+    ...(await commonParts(desk)),
     picture,
   });
   progress(1, 'Done');
@@ -65,14 +65,26 @@ export function pressPage(desk: Desk, side: DeskSide, at: Date): PdfPage {
   };
 }
 
-/** The plates that a side needs, in printing order. A picture counts as all four. */
+/** The plates that a side needs, in printing order. A picture or a page of a document counts as all four. */
 export function platesOf(drawing: Drawing): readonly string[] {
   const used = new Set<string>();
-  for (const item of itemsOf(drawing)) {
-    const inks = item.kind === 'path' ? [item.fill, item.stroke?.ink] : item.kind === 'glyphs' ? [item.ink] : [];
-    if (item.kind === 'picture') for (const ink of ['c', 'm', 'y', 'k']) used.add(ink);
-    for (const ink of inks) {
-      if (ink?.kind === 'process') for (const name of inksIn(ink.build)) used.add(name);
+  const note = (ink: Ink | undefined | null) => {
+    if (ink?.kind === 'process') for (const name of inksIn(ink.build)) used.add(name);
+    if (ink?.kind === 'gradient') for (const { build } of ink.stops) for (const name of inksIn(build)) used.add(name);
+  };
+  for (const item of leavesOf(itemsOf(drawing))) {
+    switch (item.kind) {
+      case 'path':
+        note(item.fill);
+        note(item.stroke?.ink);
+        break;
+      case 'glyphs':
+        note(item.ink);
+        note(item.stroke?.ink);
+        break;
+      case 'picture':
+      case 'page':
+        for (const ink of ['c', 'm', 'y', 'k']) used.add(ink);
     }
   }
   return ['c', 'm', 'y', 'k'].filter((ink) => used.has(ink)).map((ink) => ink.toUpperCase());

@@ -1,16 +1,17 @@
 import sharp from 'sharp';
 import type { Build } from '../core/colour';
-import { itemsOf, type Ink } from '../core/drawing';
+import { itemsOf, leavesOf, type Ink, type Item } from '../core/drawing';
 import { pictureAsset } from '../core/job';
 import { MM_PER_INCH } from '../core/measure';
 import { writePdf } from '../paint/pdf';
 import type { BlankSurface } from '../core/format';
-import { blankPicture, svgPage } from '../paint/svg';
+import { blankPicture, svgPage, type SvgContext } from '../paint/svg';
 import type { Desk, DeskSide } from './desk';
 import type { OutputFile, Progress } from './export';
 import { fileStem } from './file-name';
-import { encodePictures, fileId, fontsFor, type PictureUse } from './pdf-request';
-import { screenPicture } from './pictures';
+import { encodePictures, fileId, commonParts, treatmentOf, type PictureUse } from './pdf-request';
+import { screenPicture, type Treatment } from './pictures';
+import { documentPage } from './document-page';
 import { readSrgb } from './profiles';
 import { deflateSync } from 'node:zlib';
 import type { EncodedPicture, Purpose } from '../paint/pdf';
@@ -54,7 +55,7 @@ async function previewPdf(desk: Desk, at: Date, progress: Progress): Promise<Uin
     purpose: screenPurpose(desk),
     metadata: { title: job.name, at, id: fileId(job, at, 'preview') },
     profile: { bytes: await readSrgb(), condition: 'sRGB', about: 'sRGB' },
-    ...(await fontsFor(desk)),
+    ...(await commonParts(desk)),
     picture,
   });
 }
@@ -74,16 +75,22 @@ function screenBuild(ink: Ink): Build {
       return ink.shown;
     case 'registration':
       return { c: 0, m: 0, y: 0, k: ink.tint };
+    case 'gradient':
+      return ink.stops[0]?.build ?? { c: 0, m: 0, y: 0, k: 0 };
   }
 }
 
-async function screenEncoding(desk: Desk, bytes: Uint8Array, { asset, size }: PictureUse): Promise<EncodedPicture> {
-  const { rgb, alpha } = await screenPicture(bytes, asset, size, desk.profile.pictures());
-  const jpeg = await sharp(rgb, { raw: { ...size, channels: 3 } })
+async function screenEncoding(
+  desk: Desk,
+  bytes: Uint8Array,
+  { asset, size, treatment }: PictureUse,
+): Promise<EncodedPicture> {
+  const { rgb, alpha, ...grown } = await screenPicture(bytes, asset, size, desk.profile.pictures(), treatment);
+  const jpeg = await sharp(rgb, { raw: { ...grown, channels: 3 } })
     .jpeg({ quality: QUALITY })
     .toBuffer();
   return {
-    ...size,
+    ...grown,
     space: 'rgb',
     bytes: jpeg,
     filter: 'jpeg',
@@ -97,30 +104,65 @@ export async function previewPng(desk: Desk, side: DeskSide, longest: number): P
   const { Resvg } = await import('@resvg/resvg-js');
   const { trim } = side.surface.boxes;
   const ppi = previewPpi(side, longest);
-  const hrefs = new Map<string, string>();
-  for (const item of itemsOf(side.drawing)) {
-    const asset = item.kind === 'picture' ? pictureAsset(desk.job.assets, item.picture) : undefined;
-    if (item.kind !== 'picture' || !asset || hrefs.has(item.picture)) continue;
-    const bytes = await desk.assets.get(item.picture);
-    if (!bytes) continue;
-    const share = Math.min(1, ((item.image.width / MM_PER_INCH) * ppi * 2) / asset.width);
-    const size = {
-      width: Math.max(1, Math.round(asset.width * share)),
-      height: Math.max(1, Math.round(asset.height * share)),
-    };
-    hrefs.set(item.picture, await dataUrl(desk, bytes, asset, size));
-  }
-  const svg = svgPage(itemsOf(side.drawing), trim, {
-    fonts: desk.fonts.set,
-    colour: desk.colour,
-    picture: (sha) => hrefs.get(sha) ?? '',
-  });
+  const items = itemsOf(side.drawing);
+  const svg = svgPage(items, trim, await paintingOf(desk, items, ppi));
   const fitTo =
     trim.width >= trim.height
       ? { mode: 'width' as const, value: longest }
       : { mode: 'height' as const, value: longest };
   return new Resvg(svg, { fitTo, font: { loadSystemFonts: false } }).render().asPng();
 }
+
+type Linked = Extract<Item, { kind: 'picture' | 'page' }>;
+
+const hrefKey = (item: Linked): string =>
+  item.kind === 'page' ? `${item.document}/${item.page}` : `${item.picture}/${JSON.stringify(item.adjust ?? null)}`;
+
+/** What drawing items as SVG needs, everything in it: pictures as the paper will show them, for a resolution. */
+export async function paintingOf(desk: Desk, items: readonly Item[], ppi: number): Promise<SvgContext> {
+  const hrefs = await hrefsOf(desk, items, ppi);
+  const href = (item: Linked) => hrefs.get(hrefKey(item)) ?? '';
+  return { fonts: desk.fonts.set, colour: desk.colour, picture: href, page: href };
+}
+
+/** Pictures and pages of documents as data addresses, at twice the pixels that are drawn. */
+async function hrefsOf(desk: Desk, items: readonly Item[], ppi: number): Promise<ReadonlyMap<string, string>> {
+  const hrefs = new Map<string, string>();
+  for (const item of leavesOf(items)) {
+    if ((item.kind !== 'picture' && item.kind !== 'page') || hrefs.has(hrefKey(item))) continue;
+    const wide = (item.image.width / MM_PER_INCH) * ppi * 2;
+    const href = item.kind === 'picture' ? await pictureHref(desk, item, wide) : await pageHref(desk, item, wide);
+    if (href) hrefs.set(hrefKey(item), href);
+  }
+  return hrefs;
+}
+
+async function pictureHref(
+  desk: Desk,
+  item: Extract<Item, { kind: 'picture' }>,
+  wide: number,
+): Promise<string | undefined> {
+  const asset = pictureAsset(desk.job.assets, item.picture);
+  const bytes = asset && (await desk.assets.get(item.picture));
+  if (!asset || !bytes) return undefined;
+  const share = Math.min(1, wide / asset.width);
+  const size = {
+    width: Math.max(1, Math.round(asset.width * share)),
+    height: Math.max(1, Math.round(asset.height * share)),
+  };
+  // The drawing itself blurs what is blurred.
+  const treatment = { ...treatmentOf(item, size), blur: undefined };
+  const { data, type } = await screenImage(desk.profile, bytes, asset, size, treatment);
+  return dataUrl(data, type);
+}
+
+async function pageHref(desk: Desk, item: Extract<Item, { kind: 'page' }>, wide: number): Promise<string | undefined> {
+  const bytes = await desk.assets.get(item.document);
+  return bytes && dataUrl(await documentPage(bytes, item.page, Math.min(Math.ceil(wide), 2400)), 'image/png');
+}
+
+const dataUrl = (data: Uint8Array, type: string): string =>
+  `data:${type};base64,${Buffer.from(data).toString('base64')}`;
 
 /** A bare side by its outline, panels and lines, for the board. */
 export async function blankPng(surface: BlankSurface): Promise<Uint8Array> {
@@ -131,22 +173,18 @@ export async function blankPng(surface: BlankSurface): Promise<Uint8Array> {
 
 type Asset = NonNullable<ReturnType<typeof pictureAsset>>;
 
-async function dataUrl(desk: Desk, bytes: Uint8Array, asset: Asset, size: PictureUse['size']): Promise<string> {
-  const { data, type } = await screenImage(desk.profile, bytes, asset, size);
-  return `data:${type};base64,${data.toString('base64')}`;
-}
-
 /** A picture as the paper will show it: a JPEG, or a PNG where it is partly transparent. */
 export async function screenImage(
   profile: Desk['profile'],
   bytes: Uint8Array,
   asset: Asset,
   size: PictureUse['size'],
+  treatment: Treatment = {},
 ): Promise<{ readonly data: Buffer; readonly type: 'image/jpeg' | 'image/png' }> {
-  const { rgb, alpha } = await screenPicture(bytes, asset, size, profile.pictures());
-  const image = sharp(rgb, { raw: { ...size, channels: 3 } });
+  const { rgb, alpha, ...grown } = await screenPicture(bytes, asset, size, profile.pictures(), treatment);
+  const image = sharp(rgb, { raw: { ...grown, channels: 3 } });
   if (!alpha)
     return { data: await image.jpeg({ quality: 90, chromaSubsampling: '4:4:4' }).toBuffer(), type: 'image/jpeg' };
-  const whole = image.joinChannel(Buffer.from(alpha), { raw: { ...size, channels: 1 } });
+  const whole = image.joinChannel(Buffer.from(alpha), { raw: { ...grown, channels: 1 } });
   return { data: await whole.png({ compressionLevel: 3 }).toBuffer(), type: 'image/png' };
 }

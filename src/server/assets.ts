@@ -4,9 +4,11 @@ import { open, readFile, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { MAX_FONT_BYTES, readFont } from '@/bring-in/font';
 import { MAX_PICTURE_BYTES, readPicture } from '@/bring-in/picture';
+import { MAX_SVG_BYTES, readSvg } from '@/bring-in/svg';
 import type { Asset, Job } from '@/core/job';
 import { Asset as AssetSchema } from '@/core/job';
 import type { AssetSource } from '@/output';
+import { MAX_DOCUMENT_BYTES, documentFacts } from './documents';
 import { Problem } from './problem';
 import { dataFolder, store } from './store/database';
 
@@ -44,27 +46,70 @@ export async function writeWhole(path: string, bytes: Uint8Array): Promise<void>
  * Takes in a picture or a font from outside. It is read wholly before anything is written; the same bytes are kept once.
  * @throws Problem when it is not one that can be used
  */
-export async function addAsset(name: string, bytes: Uint8Array): Promise<{ sha: string; asset: Asset }> {
-  const looksLikeFont = /\.(ttf|otf|woff2?|ttc)$/i.test(name);
-  const limit = looksLikeFont ? MAX_FONT_BYTES : MAX_PICTURE_BYTES;
+export async function addAsset(name: string, bytes: Uint8Array): Promise<Added> {
+  const sort = sortOf(name, bytes);
+  const { limit, read } = SORTS[sort];
   if (bytes.length > limit)
     throw new Problem(413, `“${name}” is larger than ${limit / 1024 / 1024} MB.`, 'Save it smaller and try again.');
-  const asset = looksLikeFont ? await fontAsset(name, bytes) : await pictureAssetOf(name, bytes);
+  const { asset, left } = await read(name, bytes);
   const sha = sha256(bytes);
   await keep(sha, bytes, asset);
-  return { sha, asset };
+  return { sha, asset, left };
 }
 
-async function fontAsset(name: string, bytes: Uint8Array): Promise<Asset> {
-  const read = await readFont(name, bytes);
-  if (!read.ok) throw new Problem(422, read.problem, 'Nothing was changed.');
-  return read.font;
+export interface Added {
+  readonly sha: string;
+  readonly asset: Asset;
+  /** What was in the file and cannot be used, in words. */
+  readonly left: readonly string[];
 }
 
-async function pictureAssetOf(name: string, bytes: Uint8Array): Promise<Asset> {
-  const read = await readPicture(name, bytes);
-  if (!read.ok) throw new Problem(422, read.problem, 'Nothing was changed.');
-  return read.picture;
+type Sort = Asset['kind'];
+type Read = (name: string, bytes: Uint8Array) => Promise<{ readonly asset: Asset; readonly left: readonly string[] }>;
+
+const refused = (problem: string) => new Problem(422, problem, 'Nothing was changed.');
+
+/** How a file of each sort is read, and how large it may be, bytes. */
+const SORTS: Readonly<Record<Sort, { readonly limit: number; readonly read: Read }>> = {
+  font: {
+    limit: MAX_FONT_BYTES,
+    read: async (name, bytes) => {
+      const read = await readFont(name, bytes);
+      if (!read.ok) throw refused(read.problem);
+      return { asset: read.font, left: [] };
+    },
+  },
+  picture: {
+    limit: MAX_PICTURE_BYTES,
+    read: async (name, bytes) => {
+      const read = await readPicture(name, bytes);
+      if (!read.ok) throw refused(read.problem);
+      return { asset: read.picture, left: [] };
+    },
+  },
+  drawing: {
+    limit: MAX_SVG_BYTES,
+    read: (name, bytes) => {
+      const read = readSvg(new TextDecoder().decode(bytes));
+      if (!read.ok) return Promise.reject(refused(read.problem));
+      const { width, height, shapes } = read.art;
+      const asset: Asset = { kind: 'drawing', name: name.slice(0, 255), width, height, shapes: shapes.length };
+      return Promise.resolve({ asset, left: read.left });
+    },
+  },
+  document: {
+    limit: MAX_DOCUMENT_BYTES,
+    read: async (name, bytes) => ({ asset: await documentFacts(name, bytes), left: [] }),
+  },
+};
+
+/** Told apart by what is in it, and fonts by their name: four formats of theirs begin alike. */
+function sortOf(name: string, bytes: Uint8Array): Sort {
+  if (/\.(ttf|otf|woff2?|ttc)$/i.test(name)) return 'font';
+  const head = new TextDecoder('latin1').decode(bytes.subarray(0, 5000));
+  if (head.startsWith('%PDF-') || head.slice(0, 1024).includes('\n%PDF-')) return 'document';
+  if (/<svg[\s>]/i.test(head)) return 'drawing';
+  return 'picture';
 }
 
 async function keep(sha: string, bytes: Uint8Array, asset: Asset): Promise<void> {
@@ -88,9 +133,7 @@ export async function addWorkingAssets(job: Job, assets: ReadonlyMap<string, Uin
   for (const [sha, bytes] of assets) {
     const claimed = job.assets[sha];
     if (!claimed) continue;
-    const asset =
-      claimed.kind === 'font' ? await fontAsset(claimed.name, bytes) : await pictureAssetOf(claimed.name, bytes);
-    read.set(sha, asset);
+    read.set(sha, (await SORTS[claimed.kind].read(claimed.name, bytes)).asset);
   }
   // Nothing is written before everything was read.
   for (const [sha, asset] of read) await keep(sha, assets.get(sha) ?? new Uint8Array(), asset);

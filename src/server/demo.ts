@@ -24,7 +24,7 @@ export async function loadDemo(): Promise<void> {
   for (const job of begun()) await createJob(job, 'Demo');
   const job = await createJob(meteorNight({ sha, asset }), 'Demo');
   // So that the first look at it need not wait.
-  await benchPicture(sha, 'coated-fogra39');
+  await benchPicture(sha, 'coated-fogra39', undefined);
   await thumbnail(job.id, job.head);
   await write((transaction) =>
     models.notes.create({ name: 'demo-loaded', value: new Date().toISOString() }, { transaction }),

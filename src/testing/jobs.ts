@@ -1,5 +1,15 @@
 import { formatOf } from '../core/format';
-import { Job, startJob, unitThoughtIn, type Element, type PictureAsset } from '../core/job';
+import {
+  Element,
+  Job,
+  Placement,
+  startJob,
+  unitThoughtIn,
+  type ElementInput,
+  type ElementKind,
+  type ElementOf,
+  type PictureAsset,
+} from '../core/job';
 import type { JobUnit } from '../core/measure';
 import type { AssetSource } from '../output';
 
@@ -11,7 +21,7 @@ export function makeJob(
 ): Job {
   return Job.parse({
     format: 'yellow-sheet-job',
-    version: 1,
+    version: 2,
     id: 'test-job',
     name: 'Test job',
     ...more,
@@ -39,92 +49,48 @@ export function begin(kind: string, set: Readonly<Record<string, string>> = {}, 
   return started.job;
 }
 
-const at = (x: number, y: number, width: number, height: number): Element['placement'] => ({
-  against: { box: 'trim' },
-  x: { start: x, size: width },
-  y: { start: y, size: height },
-  rotate: 0,
-});
+const at = (x: number, y: number, width: number, height: number): Placement =>
+  Placement.parse({ against: { box: 'trim' }, x: { start: x, size: width }, y: { start: y, size: height } });
 
-type More<K extends Element['kind']> = Partial<Extract<Element, { kind: K }>>;
+type Bounds = readonly [x: number, y: number, width: number, height: number];
+type Input<K extends ElementKind> = Extract<ElementInput, { kind: K }>;
+type More<K extends ElementKind> = Partial<Input<K>>;
 
-export const box = (
-  id: string,
-  r: readonly [number, number, number, number],
-  more: More<'rectangle'> = {},
-): Element => ({
-  kind: 'rectangle',
-  id,
-  name: id,
-  opacity: 1,
-  placement: at(...r),
-  atTrim: 'bleeds',
-  fill: { kind: 'process', c: 100, m: 0, y: 0, k: 0 },
-  stroke: null,
-  radius: 0,
-  ...more,
-});
+/** An element with everything usual left out. */
+export function element<K extends ElementKind>(input: Input<K>): ElementOf<K> {
+  return Element.parse(input) as ElementOf<K>;
+}
+
+const CYAN = { kind: 'process', c: 100, m: 0, y: 0, k: 0 } as const;
+const BLACK = { kind: 'process', c: 0, m: 0, y: 0, k: 100 } as const;
+
+export const shape = (id: string, r: Bounds, form: Input<'shape'>['shape'], more: More<'shape'> = {}) =>
+  element<'shape'>({ kind: 'shape', id, name: id, placement: at(...r), shape: form, fill: CYAN, ...more });
+
+export const box = (id: string, r: Bounds, more: More<'shape'> = {}) => shape(id, r, { form: 'rectangle' }, more);
 
 export const words = (
   id: string,
   text: string,
-  r: readonly [number, number, number, number],
-  style: Partial<Extract<Element, { kind: 'text' }>['style']> = {},
+  r: Bounds,
+  style: Partial<Input<'text'>['style']> = {},
   more: More<'text'> = {},
-): Element => ({
-  kind: 'text',
-  id,
-  name: id,
-  opacity: 1,
-  placement: at(...r),
-  text,
-  style: {
-    family: 'Source Sans 3',
-    weight: 400,
-    italic: false,
-    sizePt: 12,
-    leadingPt: null,
-    tracking: 0,
-    case: 'typed',
-    paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 },
-    align: 'left',
-    hyphenate: false,
-    ...style,
-  },
-  vertical: 'top',
-  inset: { top: 0, right: 0, bottom: 0, left: 0 },
-  language: null,
-  ...more,
-});
+) =>
+  element<'text'>({
+    kind: 'text',
+    id,
+    name: id,
+    placement: at(...r),
+    text,
+    style: { family: 'Source Sans 3', sizePt: 12, paint: BLACK, ...style },
+    ...more,
+  });
 
-export const picture = (
-  id: string,
-  sha: string | null,
-  r: readonly [number, number, number, number],
-  more: More<'picture'> = {},
-): Element => ({
-  kind: 'picture',
-  id,
-  name: id,
-  opacity: 1,
-  placement: at(...r),
-  atTrim: 'bleeds',
-  picture: sha,
-  fit: { mode: 'fill' },
-  focus: { x: 0.5, y: 0.5 },
-  ...more,
-});
+export const picture = (id: string, sha: string | null, r: Bounds, more: More<'picture'> = {}) =>
+  element<'picture'>({ kind: 'picture', id, name: id, placement: at(...r), picture: sha, ...more });
 
-export const line = (id: string, r: readonly [number, number, number, number], more: More<'line'> = {}): Element => ({
-  kind: 'line',
-  id,
-  name: id,
-  opacity: 1,
-  placement: at(...r),
-  slope: 'down',
-  stroke: { paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 }, widthPt: 1, dash: 'solid' },
-  ...more,
-});
+export const line = (id: string, r: Bounds, more: More<'line'> = {}) =>
+  element<'line'>({ kind: 'line', id, name: id, placement: at(...r), stroke: { paint: BLACK, widthPt: 1 }, ...more });
 
 export const pictureFacts = (width: number, height: number): PictureAsset => ({
   kind: 'picture',

@@ -1,6 +1,16 @@
-import type { Frame } from '../drawing';
-import type { ElementOf } from '../job';
-import { EDGE_NAMES, TOUCH, insets, moveTo, type EdgeName, type Rect } from '../layout';
+import { leavesOf, type Frame } from '../drawing';
+import type { Element, ElementOf, FormKind } from '../job';
+import {
+  EDGE_NAMES,
+  TOUCH,
+  insets,
+  IDENTITY,
+  isUpright,
+  mappedBounds,
+  moveTo,
+  type EdgeName,
+  type Rect,
+} from '../layout';
 import { framed, replace, writeIn, type Report, type Rule, type Subject } from './rule';
 
 /** An edge that stops this close inside the trim was meant to reach it, mm [cp]. */
@@ -13,14 +23,20 @@ export const bleedRule: Rule = {
   why: 'The knife wanders by up to a millimetre. Where ink stops at the trim, a white hairline of paper shows.',
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }) =>
-      element.kind === 'rectangle' || element.kind === 'picture'
-        ? [...shortEdges(subject, element, frame.rect), ...uncovered(subject, element, frame)]
-        : [],
+      reachesOut(element) ? [...shortEdges(subject, element, frame.rect), ...uncovered(subject, element, frame)] : [],
     ),
 };
 
-function shortEdges(subject: Subject, element: ElementOf<'rectangle' | 'picture'>, rect: Rect): Report[] {
-  if (element.placement.rotate % 360 !== 0) return [];
+type Reaching = ElementOf<'shape' | 'picture'>;
+
+/** Forms with straight edges that may lie on the trim. */
+const STRAIGHT: readonly FormKind[] = ['rectangle', 'path', 'ribbon'];
+
+const reachesOut = (element: Element): element is Reaching =>
+  element.kind === 'picture' || (element.kind === 'shape' && STRAIGHT.includes(element.shape.form));
+
+function shortEdges(subject: Subject, element: Reaching, rect: Rect): Report[] {
+  if (!isUpright(element.placement)) return [];
   const { boxes } = subject.drawing;
   const toTrim = insets(rect, boxes.trim);
   const toBleed = insets(rect, boxes.bleed);
@@ -48,7 +64,7 @@ function shortEdges(subject: Subject, element: ElementOf<'rectangle' | 'picture'
         : `${writeIn(subject.job, -mm)} past the ${edge} trim, inside the bleed`;
     });
     const onTrim = stretched(rect, toTrim, short);
-    const placement = moveTo(element.placement, onTrim, boxes);
+    const placement = moveTo(element.placement, onTrim, boxes, rect);
     reports.push({
       severity: 'fault',
       element: element.id,
@@ -72,12 +88,12 @@ function stretched(rect: Rect, toTrim: Readonly<Record<EdgeName, number>>, which
 }
 
 /** A picture that leaves part of its bleeding frame empty. */
-function uncovered(subject: Subject, element: ElementOf<'rectangle' | 'picture'>, frame: Frame): Report[] {
-  const item = frame.items.find((i) => i.kind === 'picture');
+function uncovered(subject: Subject, element: Reaching, frame: Frame): Report[] {
+  const item = leavesOf(frame.items).find((i) => i.kind === 'picture');
   if (item?.kind !== 'picture' || element.kind !== 'picture') return [];
   const { bleed } = subject.drawing.boxes;
-  const reach = insets(item.clip, bleed);
-  const gap = insets(item.image, item.clip);
+  const reach = insets(item.frame, bleed);
+  const gap = insets(mappedBounds(item.image, item.content ?? IDENTITY), item.frame);
   const bare = EDGE_NAMES.filter((edge) => Math.abs(reach[edge]) <= TOUCH && gap[edge] > TOUCH);
   if (bare.length === 0) return [];
   return [

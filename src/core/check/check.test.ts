@@ -167,7 +167,13 @@ describe('placement', () => {
   test('edges that pass each other after a smaller size', async () => {
     const narrow: Element = {
       ...box('strip', [0, 0, 1, 1]),
-      placement: { against: { box: 'trim' }, x: { start: 90, end: 90 }, y: { start: 20, size: 10 }, rotate: 0 },
+      placement: {
+        against: { box: 'trim' },
+        x: { start: 90, end: 90 },
+        y: { start: 20, size: 10 },
+        rotate: 0,
+        shear: 0,
+      },
     };
     expect(ids(await of([box('ground', [0, 0, 148, 210]), narrow]))).toContain('placement/strip');
   });
@@ -179,6 +185,7 @@ describe('placement', () => {
         x: { start: 0, end: 0 },
         y: { start: 20, size: 10 },
         rotate: 0,
+        shear: 0,
       },
     };
     const job = makeJob([third], {}, { grid: { columns: 2, gutter: 4, rows: 1, rowGutter: 4 } });
@@ -293,6 +300,7 @@ describe('what a change loses', () => {
         x: { start: 1, size: 20 },
         y: { start: 1, size: 20 },
         rotate: 0,
+        shear: 0,
       },
     };
     const letter = laid('brochure', {}, { outside: [held] });

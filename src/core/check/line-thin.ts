@@ -1,5 +1,5 @@
 import { inksIn, totalInk } from '../colour';
-import type { Ink } from '../drawing';
+import { leavesOf, type Ink } from '../drawing';
 import { formatNumber } from '../measure';
 import { framed, replace, type Rule } from './rule';
 
@@ -13,7 +13,7 @@ export const lineThinRule: Rule = {
   why: 'A hairline breaks up on the plate, and in a tint or in several inks it turns into dots.',
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }) => {
-      const item = frame.items.find((i) => i.kind === 'path');
+      const item = leavesOf(frame.items).find((i) => i.kind === 'path');
       if (item?.kind !== 'path' || !item.stroke) return [];
       if (!('stroke' in element) || !element.stroke) return [];
       const least = subject.rules.minLinePt.value * (isSolid(item.stroke.ink) ? 1 : 2);

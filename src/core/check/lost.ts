@@ -1,6 +1,6 @@
 import { nameOf } from '../compose';
 import { blankOf, elementsOn, type Element, type Job, type Piece, type SideName } from '../job';
-import { boxName, isMissing, overlaps, insets, solve, turnedBounds, TOUCH, type SurfaceBoxes } from '../layout';
+import { boxName, isMissing, overlaps, insets, settle, turnedBounds, TOUCH, type SurfaceBoxes } from '../layout';
 
 /** Something that a change of size, kind or fold leaves without its place. */
 export interface Lost {
@@ -33,14 +33,24 @@ export function lostByChange(before: Job, after: Job): readonly Lost[] {
   );
 } // prettier-ignore
 
+/** Sides with everything on them placed. What content takes is not measured here: it plays no part in what is lost. */
 const boxesOf = (job: Job, piece: Piece): ReadonlyMap<string, SurfaceBoxes> =>
-  new Map(blankOf(job, piece).surfaces.map((s) => [s.name, s.boxes]));
+  new Map(
+    blankOf(job, piece).surfaces.map((s) => {
+      const layout = { side: s.name, elements: elementsOn(piece, s.name), ...piece };
+      return [s.name, settle(s.boxes, layout, { name: nameOf, size: () => UNMEASURED })];
+    }),
+  );
+
+const UNMEASURED = 1;
 
 /** What is wrong with where an element stands; undefined when nothing is. */
-function trouble({ placement }: Element, boxes: SurfaceBoxes): string | undefined {
-  if (isMissing(placement.against, boxes)) return `it stands against ${boxName(placement.against)}, which is gone`;
-  const rect = solve(placement, boxes);
-  if (rect.width < 0 || rect.height < 0) return `no room is left in ${boxName(placement.against)}`;
+function trouble({ id, placement }: Element, boxes: SurfaceBoxes): string | undefined {
+  const gone = [placement.x.of, placement.y.of, placement.against].find((ref) => ref && isMissing(ref, boxes));
+  if (gone) return `it stands against ${boxName(gone, boxes)}, which is gone`;
+  const rect = boxes.placed[id];
+  if (!rect) return 'it has no place';
+  if (rect.width < 0 || rect.height < 0) return `no room is left in ${boxName(placement.against, boxes)}`;
   const bounds = turnedBounds(rect, placement.rotate);
   if (!overlaps(bounds, boxes.bleed)) return 'it lies wholly outside the piece';
   const past = Object.values(insets(bounds, boxes.trim)).some((inside) => inside < -TOUCH);

@@ -21,6 +21,13 @@ export const missingRule: Rule = {
         : 'The picture is not here. Bring it in again; the frame keeps its place.';
       return { severity: note.empty ? 'warning' : 'fault', element: element.id, where: frame.rect, message };
     }),
+    ...noted(subject, 'missing-clip').map(({ element, frame }): Report => ({
+      severity: 'warning',
+      element: element.id,
+      where: frame.rect,
+      message: 'The shape that it was clipped to is not on this side any more; it is shown whole.',
+      fixes: [replace('Show it whole', { ...element, clipTo: null })],
+    })),
     ...noted(subject, 'missing-glyphs').map(({ note, element, frame }): Report => ({
       severity: 'fault',
       element: element.id,

@@ -1,4 +1,5 @@
 import { effectivePpi } from '../compose';
+import { leavesOf } from '../drawing';
 import { pictureAsset } from '../job';
 import { MM_PER_INCH, pixels } from '../measure';
 import { framed, replace, writeIn, type Report, type Rule } from './rule';
@@ -13,7 +14,7 @@ export const pictureResolutionRule: Rule = {
   why: 'Below the needed resolution the eye sees pixels or blur at the reading distance.',
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }): Report[] => {
-      const item = frame.items.find((i) => i.kind === 'picture');
+      const item = leavesOf(frame.items).find((i) => i.kind === 'picture');
       const asset = element.kind === 'picture' ? pictureAsset(subject.job.assets, element.picture) : undefined;
       if (item?.kind !== 'picture' || !asset || element.kind !== 'picture') return [];
       const need = subject.rules.ppi.value;

@@ -1,4 +1,4 @@
-import { boxName, isMissing, overlaps, restate, solve } from '../layout';
+import { boxName, isMissing, overlaps, restate } from '../layout';
 import { framed, replace, type Report, type Rule } from './rule';
 
 /** What no longer fits after a change of size or grid. */
@@ -10,16 +10,30 @@ export const placementRule: Rule = {
     framed(subject).flatMap(({ element, frame }): Report[] => {
       const { boxes } = subject.drawing;
       const { placement } = element;
-      const plain = solve(placement, boxes);
+      const plain = boxes.placed[element.id] ?? frame.rect;
       const where = frame.rect;
       if (plain.width < 0 || plain.height < 0) {
         const axis = plain.width < 0 ? 'across' : 'down';
-        const message = `No room left ${axis} in ${boxName(placement.against)}: its edges pass each other. Give smaller distances.`;
+        const message = `No room left ${axis} in ${boxName(placement.against, boxes)}: its edges pass each other. Give smaller distances.`;
         return [{ severity: 'fault', element: element.id, where, message }];
       }
-      if (isMissing(placement.against, boxes)) {
-        const safe = { ...element, placement: restate(placement, { box: 'safe' }, boxes) };
-        const message = `It stands against ${boxName(placement.against)}, which this side no longer has.`;
+      if (boxes.circular.includes(element.id)) {
+        const free = { ...element, placement: restate(placement, { box: 'safe' }, boxes, frame.rect) };
+        const message = 'It waits for an element that waits for it. Hold one of them against a box of the piece.';
+        return [
+          {
+            severity: 'fault',
+            element: element.id,
+            where,
+            message,
+            fixes: [replace('Hold it in the safe area', free)],
+          },
+        ];
+      }
+      const gone = [placement.x.of, placement.y.of, placement.against].find((ref) => ref && isMissing(ref, boxes));
+      if (gone) {
+        const safe = { ...element, placement: restate(placement, { box: 'safe' }, boxes, frame.rect) };
+        const message = `It stands against ${boxName(gone, boxes)}, which this side no longer has.`;
         return [
           {
             severity: 'warning',

@@ -43,7 +43,9 @@ function report(
     element: element.id,
     where: bounds,
     message: `${element.kind === 'text' ? 'Type is' : 'It is'} ${words.join(', ')}.`,
-    fixes: moved ? [replace('Move it inside', { ...element, placement: moveTo(element.placement, moved, boxes) })] : [],
+    fixes: moved
+      ? [replace('Move it inside', { ...element, placement: moveTo(element.placement, moved, boxes, rect) })]
+      : [],
   };
 }
 

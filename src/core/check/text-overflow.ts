@@ -11,7 +11,7 @@ export const textOverflowRule: Rule = {
       const taller = { ...frame.rect, height: note.needs };
       const { boxes } = subject.drawing;
       const fits = taller.y + taller.height <= boxes.safe.y + boxes.safe.height;
-      const placement = moveTo(element.placement, taller, boxes);
+      const placement = moveTo(element.placement, taller, boxes, frame.rect);
       const shown = note.text.length > 40 ? `${note.text.slice(0, 40)}…` : note.text;
       return {
         severity: 'fault',

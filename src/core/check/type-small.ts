@@ -1,5 +1,5 @@
 import { inksIn, totalInk } from '../colour';
-import type { Ink } from '../drawing';
+import { leavesOf, type Ink } from '../drawing';
 import { formatNumber } from '../measure';
 import { framed, replace, type Rule } from './rule';
 
@@ -17,7 +17,7 @@ export const typeSmallRule: Rule = {
   why: 'Small letters fill in when they are reversed, and blur when several inks have to meet.',
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }) => {
-      const run = frame.items.find((i) => i.kind === 'glyphs');
+      const run = leavesOf(frame.items).find((i) => i.kind === 'glyphs');
       if (element.kind !== 'text' || run?.kind !== 'glyphs') return [];
       const delicate = isDelicate(run.ink);
       const asked = delicate ? subject.rules.minReversedTypePt.value : subject.rules.minTypePt.value;

@@ -46,13 +46,17 @@ test('an element is composed once while it and its surroundings stay', async () 
     colour: desk.colour,
     fonts: desk.fonts.set,
     hyphenator: () => undefined,
+    art: () => undefined,
   });
-  const elements = job.pieces[0]?.surfaces.front ?? [];
+  const [piece] = job.pieces;
+  if (!piece) throw new Error('no piece');
+  const elements = piece.surfaces['front'] ?? [];
   const [one, two] = [
-    composer.surface('front', elements),
+    composer.surface('front', elements, piece),
     composer.surface(
       'front',
       elements.map((e, i) => (i === 0 ? { ...e } : e)),
+      piece,
     ),
   ];
   expect(two.frames[1]).toBe(one.frames[1]);

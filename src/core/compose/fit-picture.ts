@@ -1,5 +1,5 @@
 import type { ElementOf } from '../element';
-import type { Rect } from '../layout';
+import { turnedBounds, type Rect } from '../layout';
 import { MM_PER_INCH, type Mm } from '../measure';
 
 /** Size of a picture at a resolution, mm. */
@@ -16,6 +16,7 @@ export const naturalSize = (pixels: { width: number; height: number }, ppi: numb
  * @param frame   what the picture has to cover, bleed included
  * @param pixels  size of the picture
  * @param ppi     resolution that 100 % scale means
+ * @param turn    degrees that the content is turned within its frame, about its own middle
  */
 export function fitPicture(
   frame: Rect,
@@ -23,10 +24,16 @@ export function fitPicture(
   fit: ElementOf<'picture'>['fit'],
   focus: ElementOf<'picture'>['focus'],
   ppi: number,
+  turn = 0,
 ): Rect {
   const natural = naturalSize(pixels, ppi);
-  const across = frame.width / natural.width;
-  const down = frame.height / natural.height;
+  // Turned within its frame a picture has to cover, or to keep within, the frame as seen from its own side.
+  const seen = turn % 360 === 0 ? frame : turnedBounds(frame, -turn);
+  const covers = turnedBounds({ x: 0, y: 0, ...natural }, turn);
+  const [across, down] =
+    fit.mode === 'fit'
+      ? [frame.width / covers.width, frame.height / covers.height]
+      : [seen.width / natural.width, seen.height / natural.height];
   const scale =
     fit.mode === 'fill' ? Math.max(across, down) : fit.mode === 'fit' ? Math.min(across, down) : fit.percent / 100;
   const width = natural.width * scale;

@@ -1,5 +1,10 @@
-export * from './element';
 export * from './surface';
-export * from './needs';
+export * from './element';
+export * from './surroundings';
 export * from './fit-picture';
 export * from './ink';
+export * from './name';
+export * from './needs';
+export { outlineOf } from './shape';
+export { artMatrix } from './picture';
+export { samePaint } from './vector';

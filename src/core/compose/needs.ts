@@ -23,6 +23,14 @@ export function facesNeeded(job: Job): readonly FaceNeed[] {
   return [...needs.values()];
 }
 
+/** The drawings that a job shows, by hash. */
+export function drawingsNeeded(job: Job): readonly string[] {
+  const found = job.pieces.flatMap((piece) =>
+    elementsOf(piece).flatMap(({ element }) => (element.kind === 'vector' ? [element.drawing] : [])),
+  );
+  return [...new Set(found)];
+}
+
 /** Where a face comes from. */
 export type FaceSource =
   | { readonly from: 'job'; readonly font: FontAsset & { readonly sha: string } }

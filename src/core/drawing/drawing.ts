@@ -1,5 +1,6 @@
 import type { Build } from '../colour';
-import type { Matrix, Path, Rect, SurfaceBoxes } from '../layout';
+import type { Adjust, Blend, ElementKind } from '../element';
+import type { Matrix, Path, Point, Rect, SurfaceBoxes } from '../layout';
 import type { Mm } from '../measure';
 
 /** What a paint lays on the paper. */
@@ -12,23 +13,52 @@ export type Ink =
       /** The sRGB the designer gave, when the build was converted from one. */
       readonly from?: { readonly r: number; readonly g: number; readonly b: number };
     }
+  /** Builds mixed along a line or outward from a point; beyond its ends the first and the last go on. */
+  | { readonly kind: 'gradient'; readonly run: GradientRun; readonly stops: readonly InkStop[] }
   /** Every plate of the job, for marks. */
   | { readonly kind: 'registration'; readonly tint: number }
   /** An ink or a line of its own plate; `shown` is how a screen and a proof show it. Lines always overprint. */
   | { readonly kind: 'spot'; readonly name: string; readonly shown: Build };
+
+/** Where a gradient runs, in the coordinates of its item. */
+export type GradientRun =
+  | { readonly kind: 'linear'; readonly from: Point; readonly to: Point }
+  | { readonly kind: 'radial'; readonly centre: Point; readonly radius: Mm };
+
+export interface InkStop {
+  /** 0 to 1. */
+  readonly at: number;
+  readonly build: Build;
+  readonly opacity: number;
+}
 
 export interface StrokeStyle {
   readonly ink: Ink;
   readonly width: Mm;
   /** Lengths of dash and gap, mm; empty for a solid line. */
   readonly dash: readonly Mm[];
-  readonly cap: 'butt' | 'round';
+  readonly cap: 'butt' | 'round' | 'square';
+  /** Left out, sharp corners. */
+  readonly join?: 'miter' | 'round' | 'bevel';
+  /** On which side of the closed path it lies; left out, on both. */
+  readonly align?: 'in' | 'out';
+}
+
+export type FillRule = 'nonzero' | 'evenodd';
+
+/** Outside this nothing is seen; in the coordinates in which the item’s matrix sets it down. */
+export interface Clip {
+  readonly path: Path;
+  readonly rule: FillRule;
 }
 
 interface Common {
   /** The element or the mark it came from. */
   readonly from: string;
   readonly opacity: number;
+  /** Left out, laid on plainly. */
+  readonly blend?: Exclude<Blend, 'normal'>;
+  readonly clip?: Clip;
   readonly matrix: Matrix;
 }
 
@@ -37,6 +67,8 @@ export interface PathItem extends Common {
   readonly path: Path;
   readonly fill: Ink | null;
   readonly stroke: StrokeStyle | null;
+  /** Left out, nonzero. */
+  readonly rule?: FillRule;
 }
 
 /** Glyph id and the place of its origin on the baseline, mm. */
@@ -56,6 +88,10 @@ export interface GlyphItem extends Common {
   readonly size: Mm;
   readonly glyphs: readonly PlacedGlyph[];
   readonly ink: Ink;
+  /** Drawn around every glyph, half of it outside. */
+  readonly stroke?: StrokeStyle;
+  /** Only its stroke is drawn. */
+  readonly hollow?: true;
 }
 
 export interface PictureItem extends Common {
@@ -65,10 +101,51 @@ export interface PictureItem extends Common {
   /** The whole picture on the sheet, before the frame crops it. */
   readonly image: Rect;
   /** The frame it shows through. */
-  readonly clip: Rect;
+  readonly frame: Rect;
+  /** Turning and mirroring of the picture behind its frame. */
+  readonly content?: Matrix;
+  /** What is done to its colours. */
+  readonly adjust?: Adjust;
+  /** Partly transparent: its silhouette is not its frame. */
+  readonly isClear?: true;
+  /** Shown as its silhouette in this ink, for masks. */
+  readonly flat?: Ink;
+  /** Standard deviation of a Gaussian that its pixels are blurred by, mm. */
+  readonly blur?: Mm;
 }
 
-export type Item = PathItem | GlyphItem | PictureItem;
+/** A page of somebody else’s document, kept as it is. */
+export interface PageItem extends Common {
+  readonly kind: 'page';
+  /** SHA-256 of the document. */
+  readonly document: string;
+  readonly page: number;
+  /** Where its trim box lies. */
+  readonly image: Rect;
+}
+
+/** How much of a group is seen at each point: the silhouette of some items, grown (or shrunk) and blurred. */
+export interface SoftMask {
+  readonly of: readonly Item[];
+  readonly grow: Mm;
+  /** Standard deviation of the Gaussian, mm. */
+  readonly blur: Mm;
+  /** Outside this it is nothing. */
+  readonly region: Rect;
+}
+
+/** Items that are laid on as one. */
+export interface GroupItem extends Common {
+  readonly kind: 'group';
+  readonly items: readonly Item[];
+  /** Box around all of it, in the group’s own coordinates. */
+  readonly region: Rect;
+  readonly mask?: SoftMask;
+}
+
+export type Item = PathItem | GlyphItem | PictureItem | PageItem | GroupItem;
+/** An item that is no group. */
+export type Leaf = Exclude<Item, GroupItem>;
 
 /** What a machine follows, on a layer of its own above the artwork. */
 export interface ProcessLayer {
@@ -91,16 +168,23 @@ export type Note =
     }
   | { readonly kind: 'missing-font'; readonly element: string; readonly family: string }
   | { readonly kind: 'missing-picture'; readonly element: string; readonly empty: boolean }
+  /** A clip names a shape that is not there. */
+  | { readonly kind: 'missing-clip'; readonly element: string }
   | { readonly kind: 'missing-glyphs'; readonly element: string; readonly characters: string };
 
 /** Where an element ended up. */
 export interface Frame {
   readonly element: string;
   readonly name: string;
-  readonly kind: 'rectangle' | 'ellipse' | 'line' | 'picture' | 'text';
+  readonly kind: ElementKind;
   /** As placed, before turning and without bleed. */
   readonly rect: Rect;
   readonly rotate: number;
+  readonly shear: number;
+  /** Maps from where it stands to each copy; the first is itself. */
+  readonly copies: readonly Matrix[];
+  /** Lies on a locked layer. */
+  readonly locked: boolean;
   /** Upright box around what is laid on paper, with bleed. */
   readonly bounds: Rect;
   readonly items: readonly Item[];
@@ -123,3 +207,7 @@ export const itemsOf = (drawing: Drawing): readonly Item[] => [
   ...drawing.frames.flatMap((f) => f.items),
   ...drawing.reserved,
 ];
+
+/** All that is drawn, without the groups it is gathered in. */
+export const leavesOf = (items: readonly Item[]): readonly Leaf[] =>
+  items.flatMap((item) => (item.kind === 'group' ? leavesOf(item.items) : [item]));

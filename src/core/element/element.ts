@@ -1,15 +1,14 @@
 import { z } from 'zod';
-import { Paint } from './paint';
-import { Placement, extent } from './placement';
+import { Effect } from './effect';
+import { Form } from './form';
+import { Insets } from './grid';
+import { ARTWORK } from './group';
+import { Adjust, Framing } from './picture';
+import { Blend, Paint, SolidPaint } from './paint';
+import { Placement, id } from './placement';
+import { Repeat } from './repeat';
+import { Stroke } from './stroke';
 
-export const Stroke = z.strictObject({
-  paint: Paint,
-  widthPt: z.number().min(0.01).max(500),
-  dash: z.enum(['solid', 'dashed', 'dotted']).default('solid'),
-});
-export type Stroke = z.infer<typeof Stroke>;
-
-const id = z.string().min(1).max(64).regex(/^[\w-]+$/); // prettier-ignore
 const sha = z.string().regex(/^[0-9a-f]{64}$/);
 
 const common = {
@@ -17,23 +16,22 @@ const common = {
   name: z.string().max(200).default(''),
   placement: Placement,
   opacity: z.number().min(0).max(1).default(1),
+  blend: Blend.default('normal'),
+  layer: id.default(ARTWORK),
+  group: id.nullable().default(null),
+  clipTo: id.nullable().default(null).describe('A shape outside which it is not seen.'),
+  effects: z.array(Effect).max(12).default([]),
+  repeat: z.array(Repeat).max(4).default([]).describe('Each is applied to what the one before gave.'),
 };
 
 /** Whether an edge that lies on the trim runs out into the bleed, or stops at the trim. */
 const atTrim = z.enum(['bleeds', 'stops']).default('bleeds');
 
-const Rectangle = z.strictObject({
-  kind: z.literal('rectangle'),
+const Shape = z.strictObject({
+  kind: z.literal('shape'),
   ...common,
   atTrim,
-  fill: Paint.nullable(),
-  stroke: Stroke.nullable().default(null),
-  radius: extent.default(0).describe('Corner radius, mm.'),
-});
-
-const Ellipse = z.strictObject({
-  kind: z.literal('ellipse'),
-  ...common,
+  shape: Form,
   fill: Paint.nullable(),
   stroke: Stroke.nullable().default(null),
 });
@@ -45,31 +43,37 @@ const Line = z.strictObject({
   slope: z.enum(['down', 'up']).default('down').describe('From which corner of its box it runs.'),
 });
 
-/** How a picture sits in its frame. */
-export const Fit = z.discriminatedUnion('mode', [
-  z.strictObject({ mode: z.literal('fill') }).describe('Covers the frame; what sticks out is cropped.'),
-  z.strictObject({ mode: z.literal('fit') }).describe('Wholly inside the frame.'),
-  z
-    .strictObject({ mode: z.literal('scale'), percent: z.number().min(1).max(5000) })
-    .describe('At a scale of its size at the job’s resolution.'),
-]); // prettier-ignore
-export type Fit = z.infer<typeof Fit>;
-
-const share = z.number().min(0).max(1);
-
 const Picture = z.strictObject({
   kind: z.literal('picture'),
   ...common,
   atTrim,
   picture: sha.nullable().describe('SHA-256 of the picture’s bytes; null for an empty frame.'),
-  fit: Fit.default({ mode: 'fill' }),
-  focus: z
-    .strictObject({ x: share, y: share })
-    .default({ x: 0.5, y: 0.5 })
-    .describe('The point of the picture that matters most, kept in view when it is cropped.'),
+  ...Framing,
+  adjust: Adjust.prefault({}),
+  wants: z.string().max(300).default('').describe('What belongs into the frame, while it is empty.'),
+  expects: z.enum(['picture', 'vector']).default('picture').describe('`vector`: a logo that should not be pixels.'),
 });
 
-const inset = z.strictObject({ top: extent, right: extent, bottom: extent, left: extent });
+/** Paths brought in from a drawing. */
+const Vector = z.strictObject({
+  kind: z.literal('vector'),
+  ...common,
+  drawing: sha.describe('SHA-256 of the drawing’s bytes.'),
+  stretch: z.boolean().default(false).describe('Filling its box both ways instead of keeping its proportion.'),
+  recolour: z
+    .array(z.strictObject({ from: SolidPaint, to: SolidPaint }))
+    .max(200)
+    .default([])
+    .describe('Colours of the drawing, replaced.'),
+});
+
+/** A page of a PDF, kept as it is. */
+const Page = z.strictObject({
+  kind: z.literal('page'),
+  ...common,
+  document: sha.describe('SHA-256 of the document’s bytes.'),
+  page: z.number().int().min(1).max(10_000).default(1),
+});
 
 export const TextStyle = z.strictObject({
   family: z.string().min(1).max(100),
@@ -85,7 +89,7 @@ export const TextStyle = z.strictObject({
     .describe('Baseline to baseline; null is 120 % of the size.'),
   tracking: z.number().min(-500).max(5000).default(0).describe('Thousandths of the size added after each letter.'),
   case: z.enum(['typed', 'upper', 'lower', 'title']).default('typed'),
-  paint: Paint,
+  paint: SolidPaint,
   align: z.enum(['left', 'centre', 'right', 'justified']).default('left'),
   hyphenate: z.boolean().default(false),
 }); // prettier-ignore
@@ -97,11 +101,13 @@ const Text = z.strictObject({
   text: z.string().max(100_000).describe('Paragraphs, parted by line feeds.'),
   style: TextStyle,
   vertical: z.enum(['top', 'middle', 'bottom']).default('top'),
-  inset: inset.default({ top: 0, right: 0, bottom: 0, left: 0 }),
+  inset: Insets.default({ top: 0, right: 0, bottom: 0, left: 0 }),
   language: z.string().max(20).nullable().default(null).describe('BCP 47; null is the job’s.'),
 });
 
-export const Element = z.discriminatedUnion('kind', [Rectangle, Ellipse, Line, Picture, Text]);
+export const Element = z.discriminatedUnion('kind', [Shape, Line, Picture, Vector, Page, Text]);
 export type Element = z.infer<typeof Element>;
+/** An element as it may be written: what has a usual value may be left out. */
+export type ElementInput = z.input<typeof Element>;
 export type ElementKind = Element['kind'];
 export type ElementOf<K extends ElementKind> = Extract<Element, { kind: K }>;

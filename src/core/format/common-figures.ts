@@ -1,3 +1,4 @@
+import { extentOf } from '../element';
 import type { Figure } from '../figure';
 import { formatNumber, pixels, type Mm } from '../measure';
 import type { Size } from '../paper';
@@ -137,8 +138,12 @@ export function commonFigures(
 function gridFigures(first: BlankSurface, { grid }: PieceCommons, write: (mm: Mm) => string): readonly Figure[] {
   const { boxes } = first;
   const found: Figure[] = [];
-  if (grid.columns > 1) {
-    const width = boxes.columns[0]?.size ?? 0;
+  const { area, columns, rows } = boxes.grid;
+  const across = extentOf(grid.gutter, boxes.measures);
+  const down = extentOf(grid.rowGutter, boxes.measures);
+  const inside = grid.margins ? 'inside the margins' : 'the safe area';
+  if (columns.length > 1 && !grid.columnWidths) {
+    const width = columns[0]?.size ?? 0;
     found.push({
       id: 'column-width',
       group: 'grid',
@@ -146,24 +151,22 @@ function gridFigures(first: BlankSurface, { grid }: PieceCommons, write: (mm: Mm
       value: width,
       unit: 'mm',
       working: [
-        `(${write(boxes.safe.width)} − ${grid.columns - 1} × ${write(grid.gutter)}) ÷ ${grid.columns} = ${write(width)}`,
+        `(${write(area.width)} − ${columns.length - 1} × ${write(across)}) ÷ ${columns.length} = ${write(width)}`,
       ],
-      rule: 'Equal columns across the safe area',
+      rule: `Equal columns across ${inside}`,
       measured: { kind: 'columns' },
     });
   }
-  if (grid.rows > 1) {
-    const height = boxes.rows[0]?.size ?? 0;
+  if (rows.length > 1 && !grid.rowHeights) {
+    const height = rows[0]?.size ?? 0;
     found.push({
       id: 'row-height',
       group: 'grid',
       name: 'Row',
       value: height,
       unit: 'mm',
-      working: [
-        `(${write(boxes.safe.height)} − ${grid.rows - 1} × ${write(grid.rowGutter)}) ÷ ${grid.rows} = ${write(height)}`,
-      ],
-      rule: 'Equal rows down the safe area',
+      working: [`(${write(area.height)} − ${rows.length - 1} × ${write(down)}) ÷ ${rows.length} = ${write(height)}`],
+      rule: `Equal rows down ${inside}`,
     });
   }
   return found;

@@ -1,4 +1,4 @@
-import type { Edges, Grid } from '../element';
+import type { Edges, Grid, Measures } from '../element';
 import { edges, grow, offsetPath, pathBounds, rectPath, surfaceBoxes, type EdgeLengths, type Path } from '../layout';
 import { pixels, type Mm } from '../measure';
 import type { Size } from '../paper';
@@ -14,6 +14,7 @@ export interface PieceCommons {
   readonly id: string;
   readonly name: string;
   readonly grid: Grid;
+  readonly measures: Measures;
   readonly readingDistance: Mm;
 }
 
@@ -28,7 +29,7 @@ export function completeBlank(plan: Plan, commons: PieceCommons, context: Format
   const surfaces = plan.surfaces.map((surface) => {
     const alike = surface.panels && sorts.find((s) => isAlike(s.plan, surface));
     if (alike) return { ...alike.surface, name: surface.name };
-    const made = completeSurface(surface, bleedDrawn, safeDrawn, commons.grid);
+    const made = completeSurface(surface, bleedDrawn, safeDrawn, commons);
     if (sorts.length < MOST_SORTS) sorts.push({ plan: surface, surface: made });
     return made;
   });
@@ -88,9 +89,10 @@ const isAlike = (a: SurfacePlan, b: SurfacePlan): boolean =>
   a.clear === b.clear &&
   a.outline === b.outline &&
   a.bleed === b.bleed &&
-  a.repeats === b.repeats;
+  a.repeats === b.repeats &&
+  a.isLeftPage === b.isLeftPage;
 
-function completeSurface(plan: SurfacePlan, bleed: Edges, safe: Edges, grid: Grid): BlankSurface {
+function completeSurface(plan: SurfacePlan, bleed: Edges, safe: Edges, { grid, measures }: PieceCommons): BlankSurface {
   const { size } = plan;
   const by: EdgeLengths = { ...bleed, ...plan.bleed };
   const clear: EdgeLengths = { ...edges(0), ...plan.clear };
@@ -101,7 +103,9 @@ function completeSurface(plan: SurfacePlan, bleed: Edges, safe: Edges, grid: Gri
     left: safe.left + clear.left,
   };
   const panels = plan.panels ?? [{ name: plan.name, x: 0, y: 0, ...size }];
-  const boxes = surfaceBoxes(size, by, inner, grid, panels);
+  const processLines = plan.processLines ?? [];
+  const holes = processLines.flatMap((l) => (l.process === 'drill' && l.path ? [pathBounds(l.path)] : []));
+  const boxes = surfaceBoxes(size, by, inner, grid, { panels, holes, measures, isLeftPage: plan.isLeftPage ?? false });
   const outline = plan.outline ?? rectPath(boxes.trim);
   const bleedOutline = plan.outline ? bleedAround(plan.outline, by) : rectPath(boxes.bleed);
   return {
@@ -109,7 +113,7 @@ function completeSurface(plan: SurfacePlan, bleed: Edges, safe: Edges, grid: Gri
     outline,
     bleedOutline,
     panels,
-    processLines: plan.processLines ?? [],
+    processLines,
     zones: plan.zones ?? [],
     ...(plan.repeats && { repeats: plan.repeats }),
     // A shape’s bleed may reach further than its box’s at a pointed corner.

@@ -34,6 +34,8 @@ export interface SurfacePlan {
   readonly bleed?: Partial<EdgeLengths>;
   /** Another surface whose artwork stands here too, at each of these places. */
   readonly repeats?: Repeats;
+  /** A left-hand page of a book: its inner margin lies at the right. */
+  readonly isLeftPage?: boolean;
   /** Kept clear beyond the safe margin, at each edge (a hem, a binding). */
   readonly clear?: Partial<EdgeLengths>;
 }

@@ -24,6 +24,7 @@ export function pageSurfaces(
     processLines: lines.map((l) => mirrorLine(l, size.width)),
     zones: zones.map((z) => mirrorZone(z, size.width)),
     clear: { right: inner },
+    isLeftPage: true,
   };
   return Array.from({ length: pages }, (_, i) => ({ name: `page ${i + 1}`, size, ...(i % 2 === 0 ? right : left) }));
 }

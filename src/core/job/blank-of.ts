@@ -1,7 +1,7 @@
 import { completeBlank, formatOf, type Blank, type FormatContext } from '../format';
 import { formatLength } from '../measure';
 import { resolveRules, type Rules } from '../rules';
-import type { Job, Piece } from './schema';
+import { measuresOf, type Job, type Piece } from './schema';
 
 /** The rules a piece is held to. */
 export function rulesFor(job: Job, piece: Piece): Rules {
@@ -37,7 +37,11 @@ export function blankOf(job: Job, piece: Piece): Blank {
     write: (mm) => formatLength(mm, job.unit, rules.ppi.value),
   };
   const { id, name, grid } = piece;
-  return completeBlank(format.plan(piece, context), { id, name, grid, readingDistance: job.readingDistance }, context);
+  return completeBlank(
+    format.plan(piece, context),
+    { id, name, grid, measures: measuresOf(job), readingDistance: job.readingDistance },
+    context,
+  );
 }
 
 /** The sides or pages a piece has, in reading order. */

@@ -8,3 +8,5 @@ export * from './summary';
 export * from './start';
 export * from './describe';
 export * from './house';
+export * from './loose-ends';
+export * from './read-length';

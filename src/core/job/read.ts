@@ -3,6 +3,8 @@ import { Job, JOB_VERSION, type Asset, type FontAsset, type PictureAsset, type P
 import type { Element } from '../element';
 import { Impossible } from '../format';
 import { blankOf } from './blank-of';
+import { upgraded } from './upgrade';
+import { looseEnds } from './loose-ends';
 
 export type JobReading =
   { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly problems: readonly string[] };
@@ -18,10 +20,12 @@ export function readJob(data: unknown): JobReading {
       return { ok: false, problems: [problem] };
     }
   }
-  const parsed = Job.safeParse(data);
+  const parsed = Job.safeParse(upgraded(data));
   if (!parsed.success) return { ok: false, problems: describeProblems(parsed.error) };
   const twice = repeatedIds(parsed.data);
   if (twice.length > 0) return { ok: false, problems: twice.map((id) => `Two elements share the id “${id}”.`) };
+  const loose = looseEnds(parsed.data);
+  if (loose.length > 0) return { ok: false, problems: loose };
   const impossible = parsed.data.pieces.flatMap((piece) => impossibilities(parsed.data, piece));
   return impossible.length > 0 ? { ok: false, problems: impossible } : { ok: true, job: parsed.data };
 }

@@ -1,12 +1,23 @@
 import { z } from 'zod';
-import { Edges, Element, Grid, extent } from '../element';
+import {
+  ARTWORK,
+  Edges,
+  Element,
+  Grid,
+  Group,
+  Guide,
+  Layer,
+  NamedGrid,
+  extent,
+  id,
+  measureId,
+  type Measures,
+} from '../element';
 import { FORMATS, type Format } from '../format';
 import { JOB_UNITS } from '../measure';
 import { House, PROFILES, Stock } from '../shop';
 
-export const JOB_VERSION = 1;
-
-const id = z.string().min(1).max(64).regex(/^[\w-]+$/); // prettier-ignore
+export const JOB_VERSION = 2;
 
 /** Name of a side or page of a piece: `front`, `inside`, `page 12`. */
 export type SideName = string;
@@ -20,6 +31,15 @@ const commons = {
   bleed: Edges.optional().describe('Overrides the bleed of the house or of common practice.'),
   safe: Edges.optional().describe('Overrides the safe margins of the house or of common practice.'),
   grid: Grid.default({ columns: 1, gutter: 4, rows: 1, rowGutter: 4 }),
+  grids: z.array(NamedGrid).max(100).default([]).describe('Grids beside that of the side, laid into boxes.'),
+  guides: z.array(Guide).max(500).default([]),
+  layers: z
+    .array(Layer)
+    .min(1)
+    .max(100)
+    .default([{ id: ARTWORK, name: 'Artwork', locked: false, hidden: false }])
+    .describe('Sheets that elements lie on, lowest first.'),
+  groups: z.array(Group).max(2000).default([]),
   slug: extent.default(0).describe('Room for notes beyond the marks, at the foot, mm.'),
   surfaces: z
     .record(z.string().min(1).max(60), elements)
@@ -40,6 +60,10 @@ export interface Piece {
   bleed?: Edges | undefined;
   safe?: Edges | undefined;
   grid: Grid;
+  grids: NamedGrid[];
+  guides: Guide[];
+  layers: Layer[];
+  groups: Group[];
   slug: number;
   surfaces: Record<SideName, Element[]>;
   /** The decisions of its kind, by the names its format gives them. */
@@ -72,8 +96,26 @@ export const FontAsset = z.strictObject({
   postscript: z.string().max(100),
   embedding: z.enum(EMBEDDING).describe('What the font’s maker permits (OpenType OS/2 fsType).'),
 });
-export const Asset = z.discriminatedUnion('kind', [PictureAsset, FontAsset]);
+export const DrawingAsset = z.strictObject({
+  kind: z.literal('drawing'),
+  name: z.string().max(255),
+  width: z.number().positive().describe('As the file says, mm.'),
+  height: z.number().positive(),
+  shapes: z.number().int().min(1),
+});
+export const DocumentAsset = z.strictObject({
+  kind: z.literal('document'),
+  name: z.string().max(255),
+  pages: z
+    .array(z.strictObject({ width: z.number().positive(), height: z.number().positive() }))
+    .min(1)
+    .max(10_000)
+    .describe('Size of each page as it is shown: its trim box, or what it has instead, mm.'),
+});
+export const Asset = z.discriminatedUnion('kind', [PictureAsset, FontAsset, DrawingAsset, DocumentAsset]);
 export type Asset = z.infer<typeof Asset>;
+export type DrawingAsset = z.infer<typeof DrawingAsset>;
+export type DocumentAsset = z.infer<typeof DocumentAsset>;
 export type PictureAsset = z.infer<typeof PictureAsset>;
 export type FontAsset = z.infer<typeof FontAsset>;
 
@@ -93,6 +135,17 @@ export const Output = z.strictObject({
   previewPixels: z.number().int().min(100).max(10_000).default(1600).describe('Longest side of a preview picture.'),
 }); // prettier-ignore
 export type Output = z.infer<typeof Output>;
+
+/** A length with a name, used wherever a length could stand. */
+export const NamedMeasure = z.strictObject({
+  id: measureId,
+  name: z.string().min(1).max(60),
+  value: z.number().min(-20_000).max(20_000).describe('mm'),
+});
+export type NamedMeasure = z.infer<typeof NamedMeasure>;
+
+export const measuresOf = (job: { readonly measures: readonly NamedMeasure[] }): Measures =>
+  Object.fromEntries(job.measures.map((m) => [m.id, m.value]));
 
 export const STAGES = ['brief', 'in work', 'checked', 'sent'] as const;
 
@@ -118,6 +171,7 @@ export const Job = z.strictObject({
     .default(300)
     .describe('From which it is looked at, mm; decides the needed resolution.'),
   ppi: z.number().min(1).max(5000).optional().describe('Overrides the needed resolution.'),
+  measures: z.array(NamedMeasure).max(500).default([]),
   pieces: z.array(Piece).min(1).max(100),
   assets: z.record(z.string().regex(/^[0-9a-f]{64}$/), Asset).default({}),
   output: Output.prefault({}),

@@ -1,5 +1,4 @@
-import type { Axis, AxisKey, Len } from '../element';
-import { AXIS_KEYS } from '../element';
+import { AXIS_KEYS, isMeasureRef, mmOf, type Axis, type AxisKey, type Len, type Measures } from '../element';
 import type { Mm } from '../measure';
 
 /** A stretch of one axis. */
@@ -8,7 +7,16 @@ export interface Span {
   readonly size: Mm;
 }
 
-export const resolveLen = (len: Len, whole: Mm): Mm => (typeof len === 'number' ? len : (whole * len.percent) / 100);
+/** A length of an axis in mm. */
+export const resolveLen = (len: Len, whole: Mm, measures: Measures): Mm =>
+  typeof len === 'object' && 'percent' in len ? (whole * len.percent) / 100 : mmOf(len, measures);
+
+/** What placing an axis needs beside its box. */
+export interface AxisContext {
+  readonly measures: Measures;
+  /** What the content takes on this axis, mm; for elements whose size it gives. */
+  readonly content: Mm;
+}
 
 /** The two facts that hold an axis, in the order start, centre, end, size. */
 export function heldKeys(axis: Axis): readonly [AxisKey, AxisKey] {
@@ -24,9 +32,12 @@ export function heldKeys(axis: Axis): readonly [AxisKey, AxisKey] {
  * centre = (p + s/2) − (b + w/2). Any two of start, centre, end, size give p and s.
  * @returns the element's span; its size is negative when the facts contradict (both edges past each other)
  */
-export function solveAxis(axis: Axis, box: Span): Span {
+export function solveAxis(axis: Axis, box: Span, { measures, content }: AxisContext): Span {
   const w = box.size;
-  const of = (key: AxisKey): Mm => resolveLen(axis[key] ?? 0, w);
+  const of = (key: AxisKey): Mm => {
+    const len = axis[key] ?? 0;
+    return len === 'content' ? content : resolveLen(len, w, measures);
+  };
   const pair = heldKeys(axis).join(' ');
   switch (pair) {
     case 'start size':
@@ -57,19 +68,25 @@ export function factsOf(span: Span, box: Span): Readonly<Record<AxisKey, Mm>> {
   };
 }
 
+/** Two lengths closer than this are the same, mm. */
+const SAME = 1e-6;
+
 /**
- * Writes a new span back into a placement: the same two facts stay in charge and percentages stay percentages,
- * so that a drag does not undo the designer's decision of what holds the element.
+ * Writes a new span back into a placement: the same two facts stay in charge, percentages stay percentages, and a
+ * named measure or a size taken from the content stays while its value does, so that a drag does not undo the
+ * designer’s decision of what holds the element.
  */
-export function writeAxis(axis: Axis, span: Span, box: Span, keys = heldKeys(axis)): Axis {
+export function writeAxis(axis: Axis, span: Span, box: Span, context: AxisContext, keys = heldKeys(axis)): Axis {
   const facts = factsOf(span, box);
-  const write = (key: AxisKey): Len => {
+  const write = (key: AxisKey): NonNullable<Axis[AxisKey]> => {
     const before = axis[key];
-    const isShare = typeof before === 'object' && box.size > 0;
+    if (before === 'content' && Math.abs(context.content - facts[key]) < SAME) return before;
+    if (isMeasureRef(before) && Math.abs(mmOf(before, context.measures) - facts[key]) < SAME) return before;
+    const isShare = typeof before === 'object' && 'percent' in before && box.size > 0;
     const value = clean(isShare ? (facts[key] / box.size) * 100 : facts[key]);
     return isShare ? { percent: value } : value;
   };
-  return { [keys[0]]: write(keys[0]), [keys[1]]: write(keys[1]) };
+  return { [keys[0]]: write(keys[0]), [keys[1]]: write(keys[1]), ...(axis.of && { of: axis.of }) };
 }
 
 /** Floats that differ from a shorter decimal by less than a millionth of a millimetre are that decimal. */

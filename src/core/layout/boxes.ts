@@ -1,10 +1,30 @@
-import type { BoxRef, Grid } from '../element';
+import type { BoxRef, Grid, Measures } from '../element';
 import type { Mm } from '../measure';
-import { grow, negated, type EdgeLengths, type Rect } from './geometry';
 import type { Span } from './axis';
+import { grow, intersection, negated, turnedBounds, type EdgeLengths, type Rect } from './geometry';
+import { gridArea, rectOf, tracksOf, type Tracks } from './tracks';
 
 /** A part of a surface that the reader meets as one, by name. */
 export interface PanelBox extends Rect {
+  readonly name: string;
+}
+
+/** Where an element of the surface stands, before it is turned. */
+export interface PlacedBox extends Rect {
+  readonly name: string;
+  readonly rotate: number;
+}
+
+/** Tracks of a named grid. */
+export interface NamedTracks extends Tracks {
+  readonly name: string;
+}
+
+/** A guide where it lies. */
+export interface GuideLine {
+  readonly id: string;
+  readonly axis: 'x' | 'y';
+  readonly at: Mm;
   readonly name: string;
 }
 
@@ -13,27 +33,34 @@ export interface SurfaceBoxes {
   readonly trim: Rect;
   readonly bleed: Rect;
   readonly safe: Rect;
-  readonly columns: readonly Span[];
-  readonly rows: readonly Span[];
   readonly panels: readonly PanelBox[];
+  /** Drilled holes in reading order. */
+  readonly holes: readonly Rect[];
+  /** The side’s own grid. */
+  readonly grid: Tracks;
+  readonly grids: Readonly<Record<string, NamedTracks>>;
+  readonly guides: readonly GuideLine[];
+  /** Elements by id, once they are placed. */
+  readonly placed: Readonly<Record<string, PlacedBox>>;
+  readonly measures: Measures;
+  /** Elements whose places wait for each other. */
+  readonly circular: readonly string[];
 }
 
-/** Equal parts of a length with a gap between them: part = (length − (n − 1) × gap) ÷ n. */
-export function divide(span: Span, count: number, gap: Mm): readonly Span[] {
-  const size = (span.size - (count - 1) * gap) / count;
-  return Array.from({ length: count }, (_, i) => ({ start: span.start + i * (size + gap), size }));
+export interface SurfaceParts {
+  readonly panels?: readonly PanelBox[];
+  readonly holes?: readonly Rect[];
+  readonly measures?: Measures;
+  readonly isLeftPage?: boolean;
 }
 
-export const spanX = (r: Rect): Span => ({ start: r.x, size: r.width });
-export const spanY = (r: Rect): Span => ({ start: r.y, size: r.height });
-export const rectOf = (x: Span, y: Span): Rect => ({ x: x.start, y: y.start, width: x.size, height: y.size });
-
+/** The boxes of a bare surface; elements and named grids come when it is laid out. */
 export function surfaceBoxes(
   size: { width: Mm; height: Mm },
   bleed: EdgeLengths,
   safe: EdgeLengths,
   grid: Grid,
-  panels: readonly PanelBox[] = [],
+  { panels = [], holes = [], measures = {}, isLeftPage = false }: SurfaceParts = {},
 ): SurfaceBoxes {
   const trim = { x: 0, y: 0, ...size };
   const inner = grow(trim, negated(safe));
@@ -41,9 +68,14 @@ export function surfaceBoxes(
     trim,
     bleed: grow(trim, bleed),
     safe: inner,
-    columns: divide(spanX(inner), grid.columns, grid.gutter),
-    rows: divide(spanY(inner), grid.rows, grid.rowGutter),
     panels,
+    holes,
+    grid: tracksOf(grid, gridArea(grid, trim, inner, measures, isLeftPage), measures),
+    grids: {},
+    guides: [],
+    placed: {},
+    measures,
+    circular: [],
   };
 }
 
@@ -54,57 +86,107 @@ function trackSpan(tracks: readonly Span[], from: number, to: number): Span {
   return { start: first.start, size: last.start + last.size - first.start };
 }
 
-/** The rectangle a box reference stands for. */
+const tracksNamed = (grid: string | undefined, boxes: SurfaceBoxes): Tracks =>
+  (grid === undefined ? undefined : boxes.grids[grid]) ?? boxes.grid;
+
+/** The rectangle a box reference stands for; a box that is gone stands for the trim. */
 export function boxRect(ref: BoxRef, boxes: SurfaceBoxes): Rect {
   switch (ref.box) {
     case 'trim':
     case 'bleed':
     case 'safe':
       return boxes[ref.box];
-    case 'columns':
-      return rectOf(trackSpan(boxes.columns, ref.from, ref.to), spanY(boxes.safe));
-    case 'rows':
-      return rectOf(spanX(boxes.safe), trackSpan(boxes.rows, ref.from, ref.to));
-    case 'cells':
-      return rectOf(trackSpan(boxes.columns, ...ref.columns), trackSpan(boxes.rows, ...ref.rows));
+    case 'columns': {
+      const { columns, area } = tracksNamed(ref.grid, boxes);
+      return { ...area, ...acrossOf(trackSpan(columns, ref.from, ref.to)) };
+    }
+    case 'rows': {
+      const { rows, area } = tracksNamed(ref.grid, boxes);
+      return { ...area, ...downOf(trackSpan(rows, ref.from, ref.to)) };
+    }
+    case 'cells': {
+      const { columns, rows } = tracksNamed(ref.grid, boxes);
+      return rectOf(trackSpan(columns, ...ref.columns), trackSpan(rows, ...ref.rows));
+    }
     case 'panel':
       return boxes.panels.find((panel) => panel.name === ref.panel) ?? boxes.trim;
+    case 'hole':
+      return boxes.holes[ref.hole - 1] ?? boxes.trim;
+    case 'element': {
+      const placed = boxes.placed[ref.element];
+      return placed ? partOf(placed, ref.part, boxes) : boxes.trim;
+    }
   }
 }
 
-/** Whether a reference names a column, row or panel that the surface does not have. */
+const acrossOf = (span: Span) => ({ x: span.start, width: span.size });
+const downOf = (span: Span) => ({ y: span.start, height: span.size });
+
+/** The box of a placed element that a reference means. */
+function partOf(placed: PlacedBox, part: Extract<BoxRef, { box: 'element' }>['part'], boxes: SurfaceBoxes): Rect {
+  const { x, y, width, height } = placed;
+  switch (part) {
+    case 'whole':
+      return { x, y, width, height };
+    case 'visible':
+      return intersection(turnedBounds(placed, placed.rotate), boxes.trim);
+    case 'before':
+      return { x, y, width: 0, height: 0 };
+    case 'past':
+      return { x: x + width, y: y + height, width: 0, height: 0 };
+  }
+}
+
+/** Whether a reference names something that the surface does not have. */
 export function isMissing(ref: BoxRef, boxes: SurfaceBoxes): boolean {
   const past = (tracks: readonly Span[], ns: readonly number[]) => ns.some((n) => n > tracks.length);
+  const gone = (grid: string | undefined) => grid !== undefined && !boxes.grids[grid];
   switch (ref.box) {
     case 'columns':
-      return past(boxes.columns, [ref.from, ref.to]);
+      return gone(ref.grid) || past(tracksNamed(ref.grid, boxes).columns, [ref.from, ref.to]);
     case 'rows':
-      return past(boxes.rows, [ref.from, ref.to]);
-    case 'cells':
-      return past(boxes.columns, ref.columns) || past(boxes.rows, ref.rows);
+      return gone(ref.grid) || past(tracksNamed(ref.grid, boxes).rows, [ref.from, ref.to]);
+    case 'cells': {
+      const { columns, rows } = tracksNamed(ref.grid, boxes);
+      return gone(ref.grid) || past(columns, ref.columns) || past(rows, ref.rows);
+    }
     case 'panel':
       return !boxes.panels.some((panel) => panel.name === ref.panel);
-    default:
+    case 'hole':
+      return ref.hole > boxes.holes.length;
+    case 'element':
+      return !boxes.placed[ref.element];
+    case 'trim':
+    case 'bleed':
+    case 'safe':
       return false;
   }
 }
 
-/** In words, for the slip and for findings: `trim`, `columns 1–2`. */
-export function boxName(ref: BoxRef): string {
+/** In words, for the slip and for findings: `trim`, `columns 1–2`, `past the moon`. */
+export function boxName(ref: BoxRef, boxes: Pick<SurfaceBoxes, 'grids' | 'placed'>): string {
   const range = (noun: string, a: number, b: number) =>
     a === b ? `${noun} ${a}` : `${noun}s ${Math.min(a, b)}–${Math.max(a, b)}`;
+  const inGrid = (grid: string | undefined, words: string) =>
+    grid === undefined ? words : `${words} of ${boxes.grids[grid]?.name ?? 'a grid that is gone'}`;
   switch (ref.box) {
     case 'trim':
     case 'bleed':
     case 'safe':
       return ref.box;
     case 'columns':
-      return range('column', ref.from, ref.to);
+      return inGrid(ref.grid, range('column', ref.from, ref.to));
     case 'rows':
-      return range('row', ref.from, ref.to);
+      return inGrid(ref.grid, range('row', ref.from, ref.to));
     case 'cells':
-      return `${range('column', ...ref.columns)}, ${range('row', ...ref.rows)}`;
+      return inGrid(ref.grid, `${range('column', ...ref.columns)}, ${range('row', ...ref.rows)}`);
     case 'panel':
       return ref.panel;
+    case 'hole':
+      return `hole ${ref.hole}`;
+    case 'element': {
+      const name = boxes.placed[ref.element]?.name ?? 'an element that is gone';
+      return ref.part === 'whole' ? name : ref.part === 'visible' ? `visible part of ${name}` : `${ref.part} ${name}`;
+    }
   }
 }

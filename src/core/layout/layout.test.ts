@@ -46,13 +46,13 @@ function placementOf(
   yKeys: readonly [AxisKey, AxisKey],
 ): Placement {
   const zero: Axis = { start: 0, size: 1 };
-  const plain = moveTo({ against, x: zero, y: zero, rotate: 0 }, rect, boxes);
+  const plain = moveTo({ against, x: zero, y: zero, rotate: 0, shear: 0 }, rect, boxes);
   const away = (axis: 'x' | 'y', keys: readonly [AxisKey, AxisKey]): Axis => {
     const [a, b] = keys;
     const seed: Axis = { [a]: 0, [b]: a === 'size' ? 1 : b === 'size' ? 1 : 0 };
     return moveTo({ ...plain, [axis]: seed }, rect, boxes)[axis];
   };
-  return { against, x: away('x', xKeys), y: away('y', yKeys), rotate: 0 };
+  return { against, x: away('x', xKeys), y: away('y', yKeys), rotate: 0, shear: 0 };
 }
 
 const near = (a: Rect, b: Rect) => {
@@ -69,7 +69,7 @@ describe('placement', () => {
     [{ centre: 0, end: 5 }, 15, 90],
     [{ start: { percent: 10 }, size: { percent: 50 } }, 20, 50],
   ] as const)('%j in a box from 10 to 110', (axis, start, size) => {
-    const solved = solveAxis(axis, { start: 10, size: 100 });
+    const solved = solveAxis(axis, { start: 10, size: 100 }, { measures: {}, content: 0 });
     expect(solved.start).toBeCloseTo(start, 9);
     expect(solved.size).toBeCloseTo(size, 9);
   });
@@ -101,7 +101,10 @@ describe('placement', () => {
         const placement = placementOf(rect, ref, xKeys, yKeys);
         const larger = boxesOf(size.width, size.height);
         const after = solve(placement, larger);
-        const box = solve({ against: ref, x: { start: 0, end: 0 }, y: { start: 0, end: 0 }, rotate: 0 }, larger);
+        const box = solve(
+          { against: ref, x: { start: 0, end: 0 }, y: { start: 0, end: 0 }, rotate: 0, shear: 0 },
+          larger,
+        );
         const facts = factsOf({ start: after.x, size: after.width }, { start: box.x, size: box.width });
         for (const key of xKeys) expect(facts[key]).toBeCloseTo(Number(placement.x[key]), 4);
       }),
@@ -122,6 +125,7 @@ describe('placement', () => {
       x: { start: { percent: 10 }, size: { percent: 50 } },
       y: { start: 0, size: 10 },
       rotate: 0,
+      shear: 0,
     };
     const moved = moveTo(placement, { x: 37, y: 0, width: 74, height: 10 }, boxes);
     expect(moved.x).toEqual({ start: { percent: 25 }, size: { percent: 50 } });
@@ -130,30 +134,30 @@ describe('placement', () => {
 
 describe('bleed by itself', () => {
   test('an edge on the trim runs to the bleed; the others stay', () => {
-    expect(bleedOut({ x: 0, y: 10, width: 148, height: 20 }, 0, boxes)).toEqual({
+    expect(bleedOut({ x: 0, y: 10, width: 148, height: 20 }, true, boxes)).toEqual({
       top: 0,
       left: 3,
       right: 3,
       bottom: 0,
     });
-    expect(bleedOut({ x: 0.01, y: 10, width: 100, height: 20 }, 0, boxes)).toEqual(edges(0));
+    expect(bleedOut({ x: 0.01, y: 10, width: 100, height: 20 }, true, boxes)).toEqual(edges(0));
   });
   test('centring means the trimmed part', () => {
     const centred = solve(
-      { against: { box: 'trim' }, x: { centre: 0, size: 50 }, y: { centre: 0, size: 50 }, rotate: 0 },
+      { against: { box: 'trim' }, x: { centre: 0, size: 50 }, y: { centre: 0, size: 50 }, rotate: 0, shear: 0 },
       boxes,
     );
     expect(centreOf(centred)).toEqual({ x: 74, y: 105 });
   });
   test('a turned element has no edge on the trim', () => {
-    expect(bleedOut({ x: 0, y: 0, width: 148, height: 210 }, 10, boxes)).toEqual(edges(0));
+    expect(bleedOut({ x: 0, y: 0, width: 148, height: 210 }, false, boxes)).toEqual(edges(0));
   });
 });
 
 test('equal columns by closed form: (138 − 2 × 4) ÷ 3 = 43.333', () => {
-  expect(boxes.columns.map((c) => c.size)).toEqual([130 / 3, 130 / 3, 130 / 3]);
-  expect(boxes.columns[1]?.start).toBeCloseTo(5 + 130 / 3 + 4, 9);
-  const last = boxes.columns[2];
+  expect(boxes.grid.columns.map((c) => c.size)).toEqual([130 / 3, 130 / 3, 130 / 3]);
+  expect(boxes.grid.columns[1]?.start).toBeCloseTo(5 + 130 / 3 + 4, 9);
+  const last = boxes.grid.columns[2];
   expect((last?.start ?? 0) + (last?.size ?? 0)).toBeCloseTo(143, 9);
 });
 
@@ -217,7 +221,10 @@ describe('arranging', () => {
 });
 
 describe('snapping', () => {
-  const lines = snapLines(boxes, [{ name: 'moon', rect: { x: 30, y: 40, width: 20, height: 20 } }]);
+  const lines = snapLines({
+    ...boxes,
+    placed: { moon: { name: 'moon', x: 30, y: 40, width: 20, height: 20, rotate: 0 } },
+  });
   test('finds the middle of everything without a helper shape', () => {
     const names = lines.x.map((l) => `${l.name}@${Math.round(l.at * 100) / 100}`);
     expect(names).toEqual(

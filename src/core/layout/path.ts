@@ -11,26 +11,34 @@ export type Path = readonly Segment[];
 /** Handle length of a cubic that follows a quarter circle of radius 1: 4/3 × (√2 − 1). */
 const KAPPA = (4 / 3) * (Math.SQRT2 - 1);
 
-/** A rectangle, its corners rounded by a radius no larger than half its shorter side. */
-export function rectPath(r: Rect, radius = 0): Path {
+/** Radii of the corners clockwise from the top left. */
+export type CornerRadii = readonly [topLeft: number, topRight: number, bottomRight: number, bottomLeft: number];
+
+/** A rectangle, its corners rounded; radii that do not fit side by side all shrink alike. */
+export function rectPath(r: Rect, radius: number | CornerRadii = 0): Path {
   const [right, bottom] = [r.x + r.width, r.y + r.height];
-  const c = Math.min(radius, r.width / 2, r.height / 2);
-  if (c <= 0) {
+  const asked: CornerRadii = typeof radius === 'number' ? [radius, radius, radius, radius] : radius;
+  const [a, b, c, d] = asked;
+  const share = (side: number, both: number) => (both > side && both > 0 ? side / both : 1);
+  const fit = Math.min(share(r.width, a + b), share(r.width, c + d), share(r.height, b + c), share(r.height, a + d));
+  const [tl, tr, br, bl] = asked.map((v) => Math.max(0, v * fit)) as unknown as CornerRadii;
+  if (tl + tr + br + bl <= 0) {
     return [['M', r.x, r.y], ['L', right, r.y], ['L', right, bottom], ['L', r.x, bottom], ['Z']];
   }
-  const k = c * (1 - KAPPA);
-  return [
-    ['M', r.x + c, r.y],
-    ['L', right - c, r.y],
-    ['C', right - k, r.y, right, r.y + k, right, r.y + c],
-    ['L', right, bottom - c],
-    ['C', right, bottom - k, right - k, bottom, right - c, bottom],
-    ['L', r.x + c, bottom],
-    ['C', r.x + k, bottom, r.x, bottom - k, r.x, bottom - c],
-    ['L', r.x, r.y + c],
-    ['C', r.x, r.y + k, r.x + k, r.y, r.x + c, r.y],
-    ['Z'],
+  const k = 1 - KAPPA;
+  const path: Segment[] = [
+    ['M', r.x + tl, r.y],
+    ['L', right - tr, r.y],
   ];
+  if (tr > 0) path.push(['C', right - tr * k, r.y, right, r.y + tr * k, right, r.y + tr]);
+  path.push(['L', right, bottom - br]);
+  if (br > 0) path.push(['C', right, bottom - br * k, right - br * k, bottom, right - br, bottom]);
+  path.push(['L', r.x + bl, bottom]);
+  if (bl > 0) path.push(['C', r.x + bl * k, bottom, r.x, bottom - bl * k, r.x, bottom - bl]);
+  path.push(['L', r.x, r.y + tl]);
+  if (tl > 0) path.push(['C', r.x, r.y + tl * k, r.x + tl * k, r.y, r.x + tl, r.y]);
+  path.push(['Z']);
+  return path;
 }
 
 /** An ellipse that touches the four sides of the box. */
@@ -150,6 +158,31 @@ export function flatten(path: Path, tolerance = 0.01): readonly (readonly Point[
       case 'Z':
         break;
     }
+  }
+  return parts;
+}
+
+/** Length of each sub-path along its curves, mm; a closed one goes back to where it began. */
+export function pathLengths(path: Path): readonly { readonly length: number; readonly closed: boolean }[] {
+  return subPaths(path).map((part) => {
+    const closed = part.at(-1)?.[0] === 'Z';
+    const points = flatten(part, 0.001)[0] ?? [];
+    const first = points[0];
+    const ring = closed && first ? [...points, first] : points;
+    const length = ring.reduce((sum, p, i) => {
+      const next = ring[i + 1];
+      return next ? sum + Math.hypot(next.x - p.x, next.y - p.y) : sum;
+    }, 0);
+    return { length, closed };
+  });
+}
+
+/** The path parted where it is lifted: each begins with its own M. */
+export function subPaths(path: Path): readonly Path[] {
+  const parts: Segment[][] = [];
+  for (const s of path) {
+    if (s[0] === 'M' || parts.length === 0) parts.push([s]);
+    else parts.at(-1)?.push(s);
   }
   return parts;
 }

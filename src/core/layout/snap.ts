@@ -1,6 +1,8 @@
 import type { Mm } from '../measure';
+import type { Span } from './axis';
 import type { SurfaceBoxes } from './boxes';
-import { centreOf, type Rect } from './geometry';
+import { centreOf, turnedBounds, type Rect } from './geometry';
+import { spanX, spanY, type Tracks } from './tracks';
 
 /** A line something can snap to, with the word for it. */
 export interface SnapLine {
@@ -29,30 +31,45 @@ const threeLines = (start: Mm, size: Mm, name: string): SnapLine[] => [
   { at: start + size, name },
 ];
 
-/** Edges and centres of every box of the surface and of the other elements: no helper shape is needed to find a middle. */
-export function snapLines(
-  boxes: SurfaceBoxes,
-  others: readonly { readonly name: string; readonly rect: Rect }[],
-): SnapLines {
+const partLines = (tracks: Tracks, axis: 'x' | 'y', of: string): SnapLine[] => {
+  const [spans, noun] = axis === 'x' ? [tracks.columns, 'column'] : [tracks.rows, 'row'];
+  return spans.length > 1 ? spans.flatMap((s, i) => threeLines(s.start, s.size, `${noun} ${i + 1}${of}`)) : [];
+};
+
+/**
+ * Edges and centres of every box of the surface and of the other elements, thirds and quarters of the trim, and the
+ * guides: no helper shape is needed to find a middle.
+ * @param without elements that do not count, such as those that are being moved
+ */
+export function snapLines(boxes: SurfaceBoxes, without: ReadonlySet<string> = new Set()): SnapLines {
   const rects = [
     { name: 'trim', rect: boxes.trim },
     { name: 'safe', rect: boxes.safe },
     ...boxes.panels.map((panel) => ({ name: panel.name, rect: panel })),
-    ...others,
+    ...boxes.holes.map((rect, i) => ({ name: `hole ${i + 1}`, rect })),
+    ...Object.entries(boxes.placed).flatMap(([id, placed]) =>
+      without.has(id) ? [] : [{ name: placed.name, rect: turnedBounds(placed, placed.rotate) }],
+    ),
   ];
-  return {
-    x: [
-      ...rects.flatMap(({ name, rect }) => threeLines(rect.x, rect.width, name)),
-      ...(boxes.columns.length > 1
-        ? boxes.columns.flatMap((c, i) => threeLines(c.start, c.size, `column ${i + 1}`))
-        : []),
-    ],
-    y: [
-      ...rects.flatMap(({ name, rect }) => threeLines(rect.y, rect.height, name)),
-      ...(boxes.rows.length > 1 ? boxes.rows.flatMap((r, i) => threeLines(r.start, r.size, `row ${i + 1}`)) : []),
-    ],
-  };
+  const lines = (axis: 'x' | 'y'): SnapLine[] => [
+    ...rects.flatMap(({ name, rect }) => {
+      const span = axis === 'x' ? spanX(rect) : spanY(rect);
+      return threeLines(span.start, span.size, name);
+    }),
+    ...partLines(boxes.grid, axis, ''),
+    ...Object.values(boxes.grids).flatMap((grid) => partLines(grid, axis, ` of ${grid.name}`)),
+    ...divisionLines(axis === 'x' ? spanX(boxes.trim) : spanY(boxes.trim)),
+    ...boxes.guides.filter((guide) => guide.axis === axis).map(({ at, name }) => ({ at, name })),
+  ];
+  return { x: lines('x'), y: lines('y') };
 }
+
+const DIVISIONS: readonly (readonly [share: number, name: string])[] = [
+  [1 / 4, 'first quarter'], [1 / 3, 'first third'], [2 / 3, 'second third'], [3 / 4, 'third quarter'],
+]; // prettier-ignore
+
+const divisionLines = (span: Span): SnapLine[] =>
+  DIVISIONS.map(([share, name]) => ({ at: span.start + span.size * share, name: `${name} of the trim` }));
 
 /**
  * The nearest line within reach of one of the element's own lines on an axis.

@@ -1,21 +1,48 @@
 import type { Rgb } from '../../core/colour';
-import type { GlyphItem, Ink, Item, Path, PictureItem, ProcessLayer } from '../../core/drawing';
-import { isIdentity, type Matrix, type Rect } from '../../core/layout';
+import type {
+  GlyphItem,
+  GroupItem,
+  Ink,
+  Item,
+  PageItem,
+  Path,
+  PathItem,
+  PictureItem,
+  ProcessLayer,
+  SoftMask,
+  StrokeStyle,
+} from '../../core/drawing';
+import { edges, grow, isIdentity, pathBounds, rectPath, type Matrix, type Rect } from '../../core/layout';
 import { MM_PER_PT } from '../../core/measure';
 import type { ShapingFont } from '../../core/type';
 
 /** How a file states colour: as inks for the press, or as sRGB for a screen. */
 export type Purpose = { readonly kind: 'press' } | { readonly kind: 'screen'; readonly toRgb: (ink: Ink) => Rgb };
 
+export type GradientInk = Extract<Ink, { kind: 'gradient' }>;
+
+/** How an item mixes with what lies beneath. */
+export interface Look {
+  readonly overprint: boolean;
+  readonly opacity: number;
+  readonly blend: Item['blend'];
+}
+
 /** Names given out while content is written; the document turns them into resources. */
 export interface Resources {
   readonly font: (key: string, gid: number, text: string) => string;
   readonly picture: (item: PictureItem) => string;
-  readonly state: (overprint: boolean, opacity: number) => string;
+  readonly page: (item: PageItem) => string;
+  readonly state: (look: Look) => string;
   /** The colour space of a spot. */
   readonly spot: (ink: Extract<Ink, { kind: 'spot' }>) => string;
   /** The property list that names a layer. */
   readonly layer: (layer: ProcessLayer) => string;
+  readonly shading: (ink: GradientInk) => string;
+  /** A state whose soft mask is how opaque a gradient is; `region` holds what is painted with it. */
+  readonly fading: (ink: GradientInk, region: Rect) => string;
+  readonly softMask: (mask: SoftMask) => string;
+  readonly group: (item: GroupItem) => string;
 }
 
 export interface ContentContext {
@@ -53,20 +80,24 @@ export function pageContent(
 export type PagePart = { readonly items: readonly Item[] } | { readonly layer: ProcessLayer };
 
 function drawPart(part: PagePart, context: ContentContext): string {
-  if ('items' in part) return part.items.map((item) => drawItem(item, context)).join('');
-  const drawn = part.layer.items.map((item) => drawItem(item, context)).join('');
+  if ('items' in part) return itemsContent(part.items, context);
+  const drawn = itemsContent(part.layer.items, context);
   return `/OC /${context.resources.layer(part.layer)} BDC\n${drawn}EMC\n`;
 }
+
+export const itemsContent = (items: readonly Item[], context: ContentContext): string =>
+  items.map((item) => drawItem(item, context)).join('');
 
 /** The page matrix carries ten decimals, so that a box 20 m away still lands within a thousandth of a point. */
 const precise = (value: number): string => value.toFixed(10).replace(/\.?0+$/, '');
 
 function drawItem(item: Item, context: ContentContext): string {
+  const clip = item.clip ? `${pathOperators(item.clip.path)}${item.clip.rule === 'evenodd' ? 'W*' : 'W'} n\n` : '';
   const matrix = isIdentity(item.matrix) ? '' : `${matrixOf(item.matrix)} cm\n`;
-  return `q\n${matrix}${draw(item, context)}Q\n`;
+  return `q\n${clip}${matrix}${draw(item, context)}Q\n`;
 }
 
-const matrixOf = (m: Matrix): string => m.map(precise).join(' ');
+export const matrixOf = (m: Matrix): string => m.map(precise).join(' ');
 
 function draw(item: Item, context: ContentContext): string {
   switch (item.kind) {
@@ -76,22 +107,47 @@ function draw(item: Item, context: ContentContext): string {
       return drawGlyphs(item, context);
     case 'picture':
       return drawPicture(item, context);
+    case 'page':
+      return drawPage(item, context);
+    case 'group':
+      return drawGroup(item, context);
   }
 }
 
-function drawPath(item: Extract<Item, { kind: 'path' }>, context: ContentContext): string {
+function drawPath(item: PathItem, context: ContentContext): string {
   const outline = pathOperators(item.path);
+  const star = item.rule === 'evenodd' ? '*' : '';
   let out = '';
-  if (item.fill) out += `${state(item.fill, item.opacity, context)}${colour(item.fill, 'fill', context)}${outline}f\n`;
+  if (item.fill?.kind === 'gradient') out += shaded(item.fill, `${outline}W${star} n\n`, pathBounds(item.path), item, context);
+  else if (item.fill) out += `${state(item.fill, item, context)}${colour(item.fill, 'fill', context)}${outline}f${star}\n`;
   if (item.stroke) {
-    const { ink, width, dash, cap } = item.stroke;
-    out += `${state(ink, item.opacity, context)}${colour(ink, 'stroke', context)}${num(width)} w ${cap === 'round' ? 1 : 0} J `;
-    out += `[${dash.map(num).join(' ')}] 0 d\n${outline}S\n`;
+    const { stroke } = item;
+    const look = `${state(stroke.ink, item, context)}${colour(stroke.ink, 'stroke', context)}`;
+    if (stroke.align) {
+      // Twice as wide, and cut away on one side of the path.
+      const outer = stroke.align === 'out' ? pathOperators(rectPath(grow(pathBounds(item.path), edges(stroke.width * 4)))) : '';
+      const rule = stroke.align === 'out' ? '*' : star;
+      out += `q\n${outer}${outline}W${rule} n\n${look}${lineStyle(stroke, stroke.width * 2)}${outline}S\nQ\n`;
+    } else out += `${look}${lineStyle(stroke, stroke.width)}${outline}S\n`;
   }
   return out;
+} // prettier-ignore
+
+const CAPS = { butt: 0, round: 1, square: 2 } as const;
+const JOINS = { miter: 0, round: 1, bevel: 2 } as const;
+
+const lineStyle = ({ cap, join, dash }: StrokeStyle, width: number): string =>
+  `${num(width)} w ${CAPS[cap]} J ${JOINS[join ?? 'miter']} j [${dash.map(num).join(' ')}] 0 d\n`;
+
+/** A gradient painted through a clip: a shading, never strips. */
+function shaded(ink: GradientInk, clip: string, region: Rect, item: Item, context: ContentContext): string {
+  const { resources } = context;
+  const fades = ink.stops.some((stop) => stop.opacity < 1);
+  const fade = fades ? `/${resources.fading(ink, region)} gs\n` : '';
+  return `q\n${clip}${state(ink, item, context)}${fade}/${resources.shading(ink)} sh\nQ\n`;
 }
 
-function pathOperators(path: Path): string {
+export function pathOperators(path: Path): string {
   return path
     .map((s) => {
       switch (s[0]) {
@@ -141,26 +197,50 @@ function drawGlyphs(item: GlyphItem, context: ContentContext): string {
     pen = { x: pen.x - adjust * thousandth + pdfWidth(font, glyph.gid) * thousandth, y: glyph.y };
   }
   close();
-  return `${state(item.ink, item.opacity, context)}${colour(item.ink, 'fill', context)}BT\n/${name} ${num(item.size)} Tf\n${out}ET\n`;
+  const { stroke } = item;
+  const rim = stroke ? `${colour(stroke.ink, 'stroke', context)}${lineStyle(stroke, stroke.width)}` : '';
+  const mode = stroke ? `${item.hollow ? 1 : 2} Tr\n` : '';
+  return `${state(item.ink, item, context)}${colour(item.ink, 'fill', context)}${rim}BT\n${mode}/${name} ${num(item.size)} Tf\n${out}ET\n`;
 }
 
 /** Glyph width in thousandths of the em, as written in the font dictionary. */
 export const pdfWidth = (font: ShapingFont, gid: number): number =>
   Math.round((font.advance(gid) / font.unitsPerEm) * 1e6) / 1e3;
 
+const PLAIN = { overprint: false } as const;
+
+/** An image or a page fills the unit square with its foot at the bottom. */
+const unitSquare = (r: Rect): string => `${[r.width, 0, 0, -r.height, r.x, r.y + r.height].map(num).join(' ')} cm\n`;
+
 function drawPicture(item: PictureItem, context: ContentContext): string {
-  const { clip, image } = item;
-  const gs = context.resources.state(false, item.opacity);
+  const { frame, image, content, opacity, blend } = item;
+  const gs = context.resources.state({ ...PLAIN, opacity, blend });
+  // A blurred picture was encoded with what its blur reaches beyond it.
+  const whole = item.blur ? grow(image, edges(3 * item.blur)) : image;
   return (
-    `/${gs} gs\n${[clip.x, clip.y, clip.width, clip.height].map(num).join(' ')} re W n\n` +
-    `${[image.width, 0, 0, -image.height, image.x, image.y + image.height].map(num).join(' ')} cm\n` +
-    `/${context.resources.picture(item)} Do\n`
+    `/${gs} gs\n${[frame.x, frame.y, frame.width, frame.height].map(num).join(' ')} re W n\n` +
+    (content ? `${matrixOf(content)} cm\n` : '') +
+    `${unitSquare(whole)}/${context.resources.picture(item)} Do\n`
   );
 }
 
-function state(ink: Ink, opacity: number, context: ContentContext): string {
-  const overprint = context.purpose.kind === 'press' && (ink.kind !== 'process' || ink.overprint);
-  return `/${context.resources.state(overprint, opacity)} gs\n`;
+function drawPage(item: PageItem, context: ContentContext): string {
+  const { opacity, blend } = item;
+  const gs = context.resources.state({ ...PLAIN, opacity, blend });
+  return `/${gs} gs\n${unitSquare(item.image)}/${context.resources.page(item)} Do\n`;
+}
+
+function drawGroup(item: GroupItem, context: ContentContext): string {
+  const { resources } = context;
+  const { opacity, blend } = item;
+  const mask = item.mask ? `/${resources.softMask(item.mask)} gs\n` : '';
+  return `/${resources.state({ ...PLAIN, opacity, blend })} gs\n${mask}/${resources.group(item)} Do\n`;
+}
+
+function state(ink: Ink, { opacity, blend }: Item, context: ContentContext): string {
+  const isLaidOver = ink.kind === 'process' ? ink.overprint : ink.kind !== 'gradient';
+  const overprint = context.purpose.kind === 'press' && isLaidOver;
+  return `/${context.resources.state({ overprint, opacity, blend })} gs\n`;
 }
 
 function colour(ink: Ink, use: 'fill' | 'stroke', { purpose, resources }: ContentContext): string {
@@ -183,5 +263,8 @@ function colour(ink: Ink, use: 'fill' | 'stroke', { purpose, resources }: Conten
       const tint = num(ink.tint / 100);
       return fill ? `/${REGISTRATION_SPACE} cs ${tint} scn\n` : `/${REGISTRATION_SPACE} CS ${tint} SCN\n`;
     }
+    case 'gradient':
+      // Painted as a shading, never as a colour.
+      return '';
   }
 }

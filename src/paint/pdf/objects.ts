@@ -51,3 +51,9 @@ export const addStream = (
   entries: { readonly [key: string]: Value | undefined },
   bytes: Uint8Array,
 ): PDFRef => context.register(PDFRawStream.of(toDict(context, { ...entries, Length: bytes.length }), bytes));
+
+/** Adds a stream, deflated. */
+export type AddStream = (entries: { readonly [key: string]: Value | undefined }, bytes: Uint8Array) => PDFRef;
+
+const encoder = new TextEncoder();
+export const utf8 = (s: string): Uint8Array => encoder.encode(s);

@@ -6,7 +6,8 @@ import { svgItems, svgPage } from './index';
 const context = {
   fonts: { file: () => undefined },
   colour: { toRgb: () => ({ r: 255, g: 0, b: 128 }) },
-  picture: (sha: string) => `/p/${sha}?"><script>`,
+  picture: ({ picture }: { picture: string }) => `/p/${picture}?"><script>`,
+  page: () => '',
 };
 const path = (more: Partial<Extract<Item, { kind: 'path' }>> = {}): Item => ({
   kind: 'path',
@@ -41,13 +42,13 @@ test('an address cannot break out of its attribute', () => {
     matrix: IDENTITY,
     picture: 'a',
     image: { x: -5, y: 0, width: 20, height: 10 },
-    clip: { x: 0, y: 0, width: 10, height: 10 },
+    frame: { x: 0, y: 0, width: 10, height: 10 },
   };
   const svg = svgItems([item], context);
   expect(svg).not.toContain('<script>');
   // The frame crops: a viewport of the clip, with the picture placed inside it.
   expect(svg).toContain(
-    '<svg x="0" y="0" width="10" height="10" overflow="hidden"><image x="-5" y="0" width="20" height="10"',
+    '<svg x="0" y="0" width="10" height="10" viewBox="0 0 10 10" preserveAspectRatio="none" overflow="hidden"><image x="-5" y="0" width="20" height="10"',
   );
 });
 

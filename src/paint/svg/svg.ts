@@ -1,14 +1,30 @@
 import { writeHex, type ColourEngine } from '../../core/colour';
-import type { GlyphItem, Ink, Item, Path, PictureItem, Segment } from '../../core/drawing';
-import { isIdentity, type Matrix, type Rect } from '../../core/layout';
+import {
+  rims,
+  widened,
+  type Clip,
+  type GlyphItem,
+  type Ink,
+  type Item,
+  type PageItem,
+  type Path,
+  type PictureItem,
+  type Segment,
+  type SoftMask,
+  type StrokeStyle,
+} from '../../core/drawing';
+import { grow, edges, isIdentity, pathBounds, rectPath, type Matrix, type Rect } from '../../core/layout';
 import type { FontSet } from '../../core/type';
+import { mixed } from '../mixed-stops';
 
 /** What the SVG reader needs beside the items. */
 export interface SvgContext {
   readonly fonts: Pick<FontSet, 'file'>;
   readonly colour: Pick<ColourEngine, 'toRgb'>;
   /** Where a picture can be loaded from. */
-  readonly picture: (sha: string) => string;
+  readonly picture: (item: PictureItem) => string;
+  /** Where a picture of a document’s page can be loaded from. */
+  readonly page: (item: PageItem) => string;
 }
 
 /** At most four decimals: a ten-thousandth of a millimetre. */
@@ -23,27 +39,97 @@ export function pathData(path: Path, at: (s: Segment) => Segment = (s) => s): st
     .join('');
 }
 
-/** Draws items as an SVG fragment in millimetres. Everything variable in it is a number, a hash or escaped. */
-export function svgItems(items: readonly Item[], context: SvgContext): string {
-  return items.map((item) => wrap(item, drawItem(item, context))).join('');
+/** What is drawn by reference: gradients, clips, masks and filters, each with an id of its own. */
+class Definitions {
+  private count = 0;
+  constructor(
+    private readonly scope: string,
+    readonly context: SvgContext,
+  ) {}
+
+  id(): string {
+    this.count += 1;
+    return `${this.scope}${this.count}`;
+  }
 }
 
-function drawItem(item: Item, context: SvgContext): string {
+/**
+ * Draws items as an SVG fragment in millimetres. Everything variable in it is a number, a hash or escaped.
+ * @param scope begins every id in it, so that fragments can stand in one document
+ */
+export function svgItems(items: readonly Item[], context: SvgContext, scope = 'd'): string {
+  const defs = new Definitions(scope, context);
+  return items.map((item) => svgItem(item, defs)).join('');
+}
+
+function svgItem(item: Item, defs: Definitions): string {
+  return wrap(item, drawItem(item, defs), defs);
+}
+
+function drawItem(item: Item, defs: Definitions): string {
+  const { context } = defs;
   switch (item.kind) {
     case 'path': {
-      const fill = item.fill ? screen(item.fill, context) : 'none';
-      const s = item.stroke;
-      const stroke = s
-        ? ` stroke="${screen(s.ink, context)}" stroke-width="${n(s.width)}" stroke-linecap="${s.cap}"` +
-          (s.dash.length > 0 ? ` stroke-dasharray="${s.dash.map(n).join(' ')}"` : '')
-        : '';
-      return `<path d="${pathData(item.path)}" fill="${fill}"${stroke}/>`;
+      const paint = item.fill ? fillOf(item.fill, defs) : { defs: '', value: 'none' };
+      const rule = item.rule ? ' fill-rule="evenodd"' : '';
+      const { stroke } = item;
+      const d = pathData(item.path);
+      if (!stroke?.align) {
+        const stroked = stroke ? strokeAttributes(stroke, stroke.width, defs) : '';
+        return `${paint.defs}<path d="${d}" fill="${paint.value}"${rule}${stroked}/>`;
+      }
+      const filled = item.fill ? `${paint.defs}<path d="${d}" fill="${paint.value}"${rule}/>` : '';
+      return filled + alignedStroke(item.path, stroke, item.rule === 'evenodd', defs);
     }
-    case 'glyphs':
-      return `<path d="${glyphOutlines(item, context)}" fill="${screen(item.ink, context)}"/>`;
+    case 'glyphs': {
+      const stroked = item.stroke ? strokeAttributes(item.stroke, item.stroke.width, defs) : '';
+      return `<path d="${glyphOutlines(item, context)}" fill="${item.hollow ? 'none' : screen(item.ink, context)}"${stroked}/>`;
+    }
     case 'picture':
-      return drawPicture(item, context);
+      return drawPicture(item, defs);
+    case 'page':
+      return image(item.image, context.page(item));
+    case 'group':
+      return item.mask ? throughMask(item.items, item.mask, defs) : item.items.map((i) => svgItem(i, defs)).join('');
   }
+}
+
+function strokeAttributes(s: StrokeStyle, width: number, { context }: Definitions): string {
+  return (
+    ` stroke="${screen(s.ink, context)}" stroke-width="${n(width)}" stroke-linecap="${s.cap}"` +
+    (s.join ? ` stroke-linejoin="${s.join}"` : ' stroke-miterlimit="10"') +
+    (s.dash.length > 0 ? ` stroke-dasharray="${s.dash.map(n).join(' ')}"` : '')
+  );
+}
+
+/** A stroke on one side of its path: twice as wide, and cut away on the other. */
+function alignedStroke(path: Path, s: StrokeStyle, evenodd: boolean, defs: Definitions): string {
+  const id = defs.id();
+  const d = pathData(path);
+  const outer = s.align === 'out' ? pathData(rectPath(grow(pathBounds(path), edges(s.width * 4)))) : '';
+  const rule = s.align === 'out' || evenodd ? ' clip-rule="evenodd"' : '';
+  return (
+    `<clipPath id="${id}"><path d="${outer}${d}"${rule}/></clipPath>` +
+    `<path d="${d}" fill="none" clip-path="url(#${id})"${strokeAttributes(s, s.width * 2, defs)}/>`
+  );
+}
+
+/** A fill, and what it refers to. */
+function fillOf(ink: Ink, defs: Definitions): { readonly defs: string; readonly value: string } {
+  if (ink.kind !== 'gradient') return { defs: '', value: screen(ink, defs.context) };
+  const id = defs.id();
+  const stops = mixed(ink.stops)
+    .map(({ at, build, opacity }) => {
+      const clear = opacity < 1 ? ` stop-opacity="${n(opacity)}"` : '';
+      return `<stop offset="${n(at)}" stop-color="${writeHex(defs.context.colour.toRgb(build))}"${clear}/>`;
+    })
+    .join('');
+  const { run } = ink;
+  const drawn =
+    run.kind === 'linear'
+      ? `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${n(run.from.x)}" y1="${n(run.from.y)}" x2="${n(run.to.x)}" y2="${n(run.to.y)}">${stops}</linearGradient>`
+      : `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${n(run.centre.x)}" cy="${n(run.centre.y)}" r="${n(run.radius)}">${stops}</radialGradient>`;
+  return { defs: drawn, value: `url(#${id})` };
 }
 
 /** One path for the whole run: far fewer nodes than a path a glyph. */
@@ -70,18 +156,83 @@ function glyphOutlines(item: GlyphItem, context: SvgContext): string {
     .join('');
 }
 
-function drawPicture({ image, clip, picture }: PictureItem, context: SvgContext): string {
+const image = (r: Rect, href: string): string =>
+  `<image x="${n(r.x)}" y="${n(r.y)}" width="${n(r.width)}" height="${n(r.height)}" preserveAspectRatio="none" href="${escapeXml(href)}"/>`;
+
+function drawPicture(item: PictureItem, defs: Definitions): string {
+  const { frame, content, flat } = item;
   // A nested viewport crops without a clip path, and so needs no id.
-  const box = `x="${n(clip.x)}" y="${n(clip.y)}" width="${n(clip.width)}" height="${n(clip.height)}"`;
-  const inner = `x="${n(image.x - clip.x)}" y="${n(image.y - clip.y)}" width="${n(image.width)}" height="${n(image.height)}"`;
-  const href = escapeXml(context.picture(picture));
-  return `<svg ${box} overflow="hidden"><image ${inner} preserveAspectRatio="none" href="${href}"/></svg>`;
+  const box = `x="${n(frame.x)}" y="${n(frame.y)}" width="${n(frame.width)}" height="${n(frame.height)}"`;
+  const view = `viewBox="${[frame.x, frame.y, frame.width, frame.height].map(n).join(' ')}"`;
+  const drawn = image(item.image, defs.context.picture(item));
+  const turned = content ? `<g transform="${svgMatrix(content)}">${drawn}</g>` : drawn;
+  const one = flat ? inOneColour(screen(flat, defs.context), frame, defs) : undefined;
+  const whole = one ? `${one.defs}<g filter="url(#${one.id})">${turned}</g>` : turned;
+  return `<svg ${box} ${view} preserveAspectRatio="none" overflow="hidden">${whole}</svg>`;
 }
 
-function wrap(item: Item, drawn: string): string {
-  const opacity = item.opacity < 1 ? ` opacity="${n(item.opacity)}"` : '';
+const filterArea = (r: Rect): string =>
+  `filterUnits="userSpaceOnUse" x="${n(r.x)}" y="${n(r.y)}" width="${n(r.width)}" height="${n(r.height)}" color-interpolation-filters="sRGB"`;
+
+/** Everything that is drawn, in one colour, as opaque as it was. */
+function inOneColour(hex: string, region: Rect, defs: Definitions): { readonly id: string; readonly defs: string } {
+  const id = defs.id();
+  const flood = `<feFlood flood-color="${hex}"/><feComposite in2="SourceGraphic" operator="in"/>`;
+  return { id, defs: `<filter id="${id}" ${filterArea(region)}>${flood}</filter>` };
+}
+
+function blurredBy(sigma: number, region: Rect, defs: Definitions): { readonly id: string; readonly defs: string } {
+  const id = defs.id();
+  return {
+    id,
+    defs: `<filter id="${id}" ${filterArea(region)}><feGaussianBlur stdDeviation="${n(sigma)}"/></filter>`,
+  };
+}
+
+const WHITE = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 0 }, overprint: false } as const;
+const BLACK = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 100 }, overprint: false } as const;
+
+/** Items seen as far as a soft mask lets them. One flat colour is drawn as the blurred shape itself: far cheaper. */
+function throughMask(items: readonly Item[], mask: SoftMask, defs: Definitions): string {
+  const soft = mask.blur > 0 ? blurredBy(mask.blur, mask.region, defs) : undefined;
+  const filter = soft ? ` filter="url(#${soft.id})"` : '';
+  const [only] = items;
+  if (items.length === 1 && only?.kind === 'path' && only.fill?.kind === 'process' && !only.stroke && mask.grow >= 0) {
+    const shape = widened(mask.of, only.fill, mask.grow).map((i) => svgItem(i, defs)).join(''); // prettier-ignore
+    const clear = only.opacity < 1 ? ` opacity="${n(only.opacity)}"` : '';
+    return `${soft?.defs ?? ''}<g${filter}${clear}>${shape}</g>`;
+  }
+  // A blurred picture is blurred by the screen itself, its edge with it.
+  const [sharp] = mask.of;
+  if (items.length === 1 && only?.kind === 'picture' && only.blur && sharp?.kind === 'picture')
+    return `${soft?.defs ?? ''}<g${filter}>${svgItem(sharp, defs)}</g>`;
+  const id = defs.id();
+  const { x, y, width, height } = mask.region;
+  return (
+    `${soft?.defs ?? ''}<mask id="${id}" maskUnits="userSpaceOnUse" x="${n(x)}" y="${n(y)}" width="${n(width)}" height="${n(height)}">` +
+    `<g${filter}>${silhouette(mask, defs)}</g></mask>` +
+    `<g mask="url(#${id})">${items.map((i) => svgItem(i, defs)).join('')}</g>`
+  );
+}
+
+/** Clip, opacity and mixing apply to what the matrix has set down. */
+function wrap(item: Item, drawn: string, defs: Definitions): string {
   const transform = isIdentity(item.matrix) ? '' : ` transform="${svgMatrix(item.matrix)}"`;
-  return opacity || transform ? `<g${opacity}${transform}>${drawn}</g>` : drawn;
+  const opacity = item.opacity < 1 ? ` opacity="${n(item.opacity)}"` : '';
+  const blend = item.blend ? ` style="mix-blend-mode:${item.blend}"` : '';
+  const clip = item.clip ? clipOf(item.clip, defs) : { defs: '', value: '' };
+  const outer = `${opacity}${blend}${clip.value}`;
+  if (!clip.value) return outer || transform ? `<g${outer}${transform}>${drawn}</g>` : drawn;
+  return `${clip.defs}<g${outer}>${transform ? `<g${transform}>${drawn}</g>` : drawn}</g>`;
+}
+
+function clipOf({ path, rule }: Clip, defs: Definitions): { readonly defs: string; readonly value: string } {
+  const id = defs.id();
+  const evenodd = rule === 'evenodd' ? ' clip-rule="evenodd"' : '';
+  return {
+    defs: `<clipPath id="${id}"><path d="${pathData(path)}"${evenodd}/></clipPath>`,
+    value: ` clip-path="url(#${id})"`,
+  };
 }
 
 export const svgMatrix = (m: Matrix): string => `matrix(${m.map((v) => String(Math.round(v * 1e7) / 1e7)).join(' ')})`;
@@ -94,6 +245,8 @@ function screen(ink: Ink, context: SvgContext): string {
       return writeHex(context.colour.toRgb(ink.shown));
     case 'registration':
       return '#000000';
+    case 'gradient':
+      return writeHex(context.colour.toRgb(ink.stops[0]?.build ?? WHITE.build));
   }
 }
 
@@ -101,10 +254,26 @@ const escapeXml = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#$
 
 /** A whole SVG file of items, showing one box of the surface on white paper. */
 export function svgPage(items: readonly Item[], view: Rect, context: SvgContext): string {
-  const box = [view.x, view.y, view.width, view.height].map(n);
-  return (
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box.join(' ')}" width="${box[2]}mm" height="${box[3]}mm">` +
-    `<rect x="${box[0]}" y="${box[1]}" width="${box[2]}" height="${box[3]}" fill="#ffffff"/>` +
-    `${svgItems(items, context)}</svg>`
+  return svgDocument(
+    view,
+    `<rect x="${n(view.x)}" y="${n(view.y)}" width="${n(view.width)}" height="${n(view.height)}" fill="#ffffff"/>${svgItems(items, context)}`,
   );
+}
+
+/** An SVG file in millimetres that shows one box. */
+export function svgDocument(view: Rect, drawn: string): string {
+  const box = [view.x, view.y, view.width, view.height].map(n);
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box.join(' ')}" width="${box[2]}mm" height="${box[3]}mm">${drawn}</svg>`;
+}
+
+/** What a soft mask lets through, before it is blurred: on black ground, white. */
+export const svgMask = (mask: SoftMask, context: SvgContext): string =>
+  svgDocument(mask.region, silhouette(mask, new Definitions('m', context)));
+
+/** White lets through. A shrunken silhouette is white with its own rim in black over it. */
+function silhouette({ of, grow: by, region }: SoftMask, defs: Definitions): string {
+  const draw = (items: readonly Item[]) => items.map((i) => svgItem(i, defs)).join('');
+  const white = draw(widened(of, WHITE, Math.max(by, 0)));
+  const rim = by < 0 ? draw(rims(of, BLACK, -by)) : '';
+  return `<path d="${pathData(rectPath(region))}" fill="#000000"/>${white}${rim}`;
 }

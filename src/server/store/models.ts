@@ -1,4 +1,5 @@
 import 'server-only';
+import type { Asset } from '@/core/job';
 import type { RevisionKind } from '../revision-kinds';
 import {
   DataTypes,
@@ -52,7 +53,7 @@ export class ConflictRow extends Row<ConflictRow> {
 
 export class AssetRow extends Row<AssetRow> {
   declare sha: string;
-  declare kind: 'picture' | 'font';
+  declare kind: Asset['kind'];
   declare name: string;
   declare bytes: number;
   /** The asset as a job holds it, JSON. */

@@ -155,7 +155,7 @@ export function Dimensions({ boxes, bleed, safe, markOffset, unit, scale, at, po
     case 'columns':
       return (
         <g pointerEvents="none">
-          {[...boxes.columns.map((c) => across(c.start, c.start + c.size, 0, true)), down(0, h)]}
+          {[...boxes.grid.columns.map((c) => across(c.start, c.start + c.size, 0, true)), down(0, h)]}
         </g>
       );
     case 'stops':

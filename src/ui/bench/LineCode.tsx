@@ -1,4 +1,5 @@
 'use client';
+import type { Tracks } from '@/core/layout';
 import type { BlankSurface, ProcessLine } from '@/core/format';
 import type { Rect, SurfaceBoxes } from '@/core/layout';
 import { rectPath } from '@/core/layout';
@@ -200,7 +201,18 @@ function PanelNames({ surface, at }: { readonly surface: BlankSurface; readonly 
 }
 
 function Columns({ boxes, at }: { readonly boxes: SurfaceBoxes; readonly at: Projection }) {
-  const { columns, rows, safe } = boxes;
+  return (
+    <>
+      <TrackStrips tracks={boxes.grid} at={at} />
+      {Object.entries(boxes.grids).map(([id, tracks]) => (
+        <TrackStrips key={id} tracks={tracks} at={at} />
+      ))}
+    </>
+  );
+}
+
+function TrackStrips({ tracks, at }: { readonly tracks: Tracks; readonly at: Projection }) {
+  const { columns, rows, area: safe } = tracks;
   return (
     <>
       {columns.length > 1 &&

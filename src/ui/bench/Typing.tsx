@@ -1,6 +1,6 @@
 'use client';
 import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { elementsOn, type ElementOf } from '@/core/job';
+import { elementsOn, insetsOf, type ElementOf } from '@/core/job';
 import { elementsDraft } from '../job/store';
 import { centreOf } from '@/core/layout';
 import { caretAt, indexAt, indexOnLine, lineOfIndex } from '@/core/type';
@@ -17,7 +17,7 @@ const END = 1e9;
  * what is seen are the very glyphs that will be printed, with a caret and a selection of our own.
  */
 export function Typing({ id, at }: { readonly id: string; readonly at: Projection }) {
-  const { composer, piece } = useDesk();
+  const { composer, piece, drawing } = useDesk();
   const side = useJob((s) => s.side);
   const replace = useJob((s) => s.edit);
   const stop = useJob((s) => s.type);
@@ -34,7 +34,7 @@ export function Typing({ id, at }: { readonly id: string; readonly at: Projectio
   }, [id]);
 
   if (!element) return null;
-  const { text, frame } = composer.element(element);
+  const { text, frame } = composer.element(element, drawing.boxes);
   if (!text) return null;
 
   const note = () => {
@@ -83,7 +83,8 @@ export function Typing({ id, at }: { readonly id: string; readonly at: Projectio
     put(event.shiftKey ? range[0] : target, target);
   };
 
-  const origin = { x: frame.rect.x + element.inset.left, y: frame.rect.y + element.inset.top };
+  const inset = insetsOf(element.inset, drawing.boxes.measures);
+  const origin = { x: frame.rect.x + inset.left, y: frame.rect.y + inset.top };
   const caret = caretAt(text, range[1]);
   const centre = centreOf(frame.rect);
   const turn = `rotate(${frame.rotate} ${at.x(centre.x)} ${at.y(centre.y)})`;

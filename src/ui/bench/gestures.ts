@@ -1,11 +1,13 @@
-import type { Element, Job, SideName } from '@/core/job';
+import { boxOfAxis, type BoxRef, type Element, type Job, type NamedGrid, type SideName } from '@/core/job';
 import type { Drawing, Frame } from '@/core/drawing';
 import {
   apply,
-  around,
   centreOf,
-  cornersOf,
+  inverse,
+  mappedBounds,
   moveTo,
+  multiply,
+  pose,
   rotation,
   snapAxis,
   snapLines,
@@ -14,13 +16,14 @@ import {
   spanY,
   toStep,
   union,
+  type Matrix,
   type Point,
   type Rect,
   type SnapLine,
   type SnapPart,
   type SurfaceBoxes,
 } from '@/core/layout';
-import { withElements } from '../job/store';
+import { pieceOf, withElements } from '../job/store';
 
 /** A line that something caught on while it was dragged. */
 export interface Caught {
@@ -39,19 +42,22 @@ export interface Dragged {
   readonly caught: readonly Caught[];
 }
 
-/** A point seen from inside a turned element. */
-const intoFrame = (frame: Frame, point: Point): Point =>
-  frame.rotate % 360 === 0 ? point : apply(rotation(-frame.rotate, centreOf(frame.rect)), point);
+/** Whether a point lies in an element’s box; thin things can be hit within `reach`. */
+function isIn(frame: Frame, point: Point, reach: number): boolean {
+  const { x, y, width, height } = frame.rect;
+  const [slackX, slackY] = [width < reach ? reach : 0, height < reach ? reach : 0];
+  return point.x >= x - slackX && point.x <= x + width + slackX && point.y >= y - slackY && point.y <= y + height + slackY;
+} // prettier-ignore
 
-/** Frames under a point, the topmost first. Thin things can be hit within `reach`. */
-export function framesAt(drawing: Drawing, point: Point, reach: number): readonly Frame[] {
-  return [...drawing.frames].reverse().filter((frame) => {
-    const p = intoFrame(frame, point);
-    const { x, y, width, height } = frame.rect;
-    const [slackX, slackY] = [width < reach ? reach : 0, height < reach ? reach : 0];
-    return p.x >= x - slackX && p.x <= x + width + slackX && p.y >= y - slackY && p.y <= y + height + slackY;
-  });
+/** The copy of an element that a point lies in, as the map from the element to it. */
+export function copyAt(frame: Frame, point: Point, reach: number): Matrix | undefined {
+  const own = pose(frame.rect, frame.rotate, frame.shear);
+  return frame.copies.find((copy) => isIn(frame, apply(inverse(multiply(copy, own)), point), reach));
 }
+
+/** Frames under a point, the topmost first; what is locked cannot be touched. */
+export const framesAt = (drawing: Drawing, point: Point, reach: number): readonly Frame[] =>
+  [...drawing.frames].reverse().filter((frame) => !frame.locked && copyAt(frame, point, reach) !== undefined);
 
 /** Whether a frame covers the whole trimmed part, as a background does. */
 export const isGround = (frame: Frame, boxes: SurfaceBoxes): boolean =>
@@ -62,7 +68,7 @@ export const isGround = (frame: Frame, boxes: SurfaceBoxes): boolean =>
 
 /** The upright box around some frames, turned as they are. */
 export const boundsOf = (frames: readonly Frame[]): Rect =>
-  union(frames.map((f) => around(cornersOf(f.rect).map((p) => apply(rotation(f.rotate, centreOf(f.rect)), p)))));
+  union(frames.map((f) => mappedBounds(f.rect, pose(f.rect, f.rotate, f.shear))));
 
 const ALL: readonly SnapPart[] = ['start', 'centre', 'end'];
 
@@ -78,11 +84,7 @@ interface DragContext {
 
 const selected = ({ drawing, selection }: DragContext) => drawing.frames.filter((f) => selection.includes(f.element));
 
-const linesFor = ({ drawing, selection }: DragContext) =>
-  snapLines(
-    drawing.boxes,
-    drawing.frames.filter((f) => !selection.includes(f.element)).map((f) => ({ name: f.name, rect: f.rect })),
-  );
+const linesFor = ({ drawing, selection }: DragContext) => snapLines(drawing.boxes, new Set(selection));
 
 /** Moves the selection by a distance, catching on boxes, columns and other elements. */
 export function dragMove(context: DragContext, dx: number, dy: number): Dragged {
@@ -113,16 +115,40 @@ export function moveBy(
   dx: number,
   dy: number,
 ): Job {
+  const piece = pieceOf(job);
+  const carriers = new Set(ids);
   return withElements(job, side, (element) => {
-    if (!ids.includes(element.id)) return element;
-    const rect = solve(element.placement, boxes);
-    return placeAt(element, { ...rect, x: rect.x + dx, y: rect.y + dy }, boxes);
+    if (!carriers.has(element.id)) return element;
+    const rect = solve(element.placement, boxes, boxes.placed[element.id]);
+    // What stands against something that moves along is carried by it.
+    const by = (axis: 'x' | 'y', distance: number) => (isCarried(boxOfAxis(element.placement, axis), carriers, piece.grids) ? 0 : distance);
+    return placeAt(element, { ...rect, x: rect.x + by('x', dx), y: rect.y + by('y', dy) }, boxes);
   });
+} // prettier-ignore
+
+/** Whether a box moves when these elements do. */
+function isCarried(ref: BoxRef, carriers: ReadonlySet<string>, grids: readonly NamedGrid[]): boolean {
+  switch (ref.box) {
+    case 'element':
+      return carriers.has(ref.element);
+    case 'columns':
+    case 'rows':
+    case 'cells': {
+      const grid = grids.find((g) => g.id === ref.grid);
+      return grid !== undefined && isCarried(grid.in, carriers, grids);
+    }
+    case 'trim':
+    case 'bleed':
+    case 'safe':
+    case 'panel':
+    case 'hole':
+      return false;
+  }
 }
 
 export const placeAt = (element: Element, rect: Rect, boxes: SurfaceBoxes): Element => ({
   ...element,
-  placement: moveTo(element.placement, rect, boxes),
+  placement: moveTo(element.placement, rect, boxes, boxes.placed[element.id]),
 });
 
 const LEAST = 0.1;

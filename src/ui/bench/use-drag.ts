@@ -135,7 +135,7 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
         case 'stretch': {
           // Proportion is kept at the corners unless asked otherwise; text and boxes stretch freely.
           const [only] = now.desk.drawing.frames.filter((f) => selection.includes(f.element));
-          const keeps = only?.kind === 'picture' || only?.kind === 'ellipse';
+          const keeps = only?.kind === 'picture' || only?.kind === 'vector' || only?.kind === 'page';
           const stretched = dragStretch(context, now.gesture.handle, dx, dy, keeps !== event.shiftKey);
           preview(stretched.job);
           setCaught(stretched.caught);

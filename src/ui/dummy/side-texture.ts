@@ -2,7 +2,7 @@
 import { useEffect, useState } from 'react';
 import { CanvasTexture, SRGBColorSpace, type Texture } from 'three';
 import type { BlankSurface } from '@/core/format';
-import { itemsOf, type Drawing } from '@/core/drawing';
+import { itemsOf, leavesOf, type Drawing } from '@/core/drawing';
 import { svgItems, type SvgContext } from '@/paint/svg';
 
 /** Longest side of a printed face, pixels: enough to read a headline on a turning model. */
@@ -43,13 +43,18 @@ async function drawSide(
   const items = drawing ? itemsOf(drawing) : [];
   // A picture inside a picture cannot fetch; it has to carry its parts.
   const pictures = new Map<string, string>();
-  for (const item of items) {
-    if (item.kind === 'picture' && !pictures.has(item.picture))
-      pictures.set(item.picture, await asDataUrl(context.picture(item.picture)));
+  for (const item of leavesOf(items)) {
+    const href = item.kind === 'picture' ? context.picture(item) : item.kind === 'page' ? context.page(item) : '';
+    if (href && !pictures.has(href)) pictures.set(href, await asDataUrl(href));
   }
+  const carried = (href: string) => pictures.get(href) ?? '';
   const k = PIXELS / Math.max(trim.width, trim.height);
   const [width, height] = [Math.max(1, Math.round(trim.width * k)), Math.max(1, Math.round(trim.height * k))];
-  const art = svgItems(items, { ...context, picture: (sha) => pictures.get(sha) ?? '' });
+  const art = svgItems(items, {
+    ...context,
+    picture: (item) => carried(context.picture(item)),
+    page: (item) => carried(context.page(item)),
+  });
   const svg =
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${trim.width} ${trim.height}" width="${width}" height="${height}">` +
     `<rect width="100%" height="100%" fill="#ffffff"/>${items.length > 0 ? art : labels(surface)}</svg>`;

@@ -1,31 +1,42 @@
 'use client';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Popover from '@mui/material/Popover';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
-import { shiftOf, totalInk, writeBuild, writeHex, type ColourEngine } from '@/core/colour';
-import { inkOf } from '@/core/compose';
-import { elementsOf, type Job, type Paint } from '@/core/job';
+import { totalInk, writeBuild, writeHex, type ColourEngine } from '@/core/colour';
+import { BLACK, elementsOf, type Job, type Paint, type SolidPaint } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
+import { Chip, buildOf, solidOf } from './Chip';
+import { FromBench } from './FromBench';
+import { GradientEditor, firstGradient } from './GradientEditor';
 import { NumberField } from './NumberField';
+import { ShiftWords } from './ShiftWords';
 
 interface Props {
   readonly label: string;
   readonly value: Paint | null;
   /** Whether there may be no paint at all. */
   readonly none?: string | undefined;
+  /** Whether it may be a gradient. */
+  readonly gradient?: boolean;
   readonly onChange: (paint: Paint | null) => void;
 }
 
-const buildOf = (paint: Paint, colour: ColourEngine) => {
-  const ink = inkOf(paint, colour);
-  return ink.kind === 'process' ? ink.build : { c: 0, m: 0, y: 0, k: 100 };
-};
+export interface SolidProps {
+  readonly label: string;
+  readonly value: SolidPaint | null;
+  readonly none?: string | undefined;
+  readonly onChange: (paint: SolidPaint | null) => void;
+}
+
+/** A colour that is the same all over. */
+export const SolidPaintField = ({ onChange, ...rest }: SolidProps) => (
+  <PaintField {...rest} onChange={(paint) => onChange(paint && solidOf(paint))} />
+);
 
 export const paintWords = (paint: Paint | null): string => {
   if (!paint) return 'none';
@@ -36,11 +47,13 @@ export const paintWords = (paint: Paint | null): string => {
       return 'paper';
     case 'rgb':
       return writeHex(paint);
+    case 'gradient':
+      return `${paint.shape}, ${paint.stops.length} stops`;
   }
 };
 
 /** A colour: a build, the paper, or sRGB with the build it becomes and how far it moves. */
-export function PaintField({ label, value, none, onChange }: Props) {
+export function PaintField({ label, value, none, gradient = false, onChange }: Props) {
   const { resources, job } = useDesk();
   const { colour } = resources;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -64,42 +77,34 @@ export function PaintField({ label, value, none, onChange }: Props) {
         anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
         transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       >
-        <Box sx={{ p: 2, width: 330 }} onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}>
-          <PaintEditor value={value} none={none} onChange={onChange} colour={colour} job={job} />
+        <Box
+          sx={{ p: 2, width: value?.kind === 'gradient' ? 460 : 340 }}
+          onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}
+        >
+          <PaintEditor
+            value={value}
+            none={none}
+            gradient={gradient}
+            onChange={onChange}
+            onClose={() => setAnchor(null)}
+            colour={colour}
+            job={job}
+          />
         </Box>
       </Popover>
     </Box>
   );
 }
 
-function Chip({
-  paint,
-  colour,
-  size = 18,
-}: {
-  readonly paint: Paint | null;
-  readonly colour: ColourEngine;
-  readonly size?: number;
-}) {
-  const fill = paint ? writeHex(colour.toRgb(buildOf(paint, colour))) : '#ffffff';
-  return (
-    <svg width={size} height={size} aria-hidden>
-      <rect x="0.5" y="0.5" width={size - 1} height={size - 1} fill={fill} stroke={COLOURS.inkSoft} />
-      {!paint && <path d={`M1 ${size - 1}L${size - 1} 1`} stroke={COLOURS.fault} strokeWidth="1.5" />}
-      {paint?.kind === 'paper' && (
-        <path d={`M${size - 6} ${size - 0.5}V${size - 6}H${size - 0.5}`} fill="none" stroke={COLOURS.inkSoft} />
-      )}
-    </svg>
-  );
-}
-
 function PaintEditor({
   value,
   none,
+  gradient,
   onChange,
+  onClose,
   colour,
   job,
-}: Omit<Props, 'label'> & { colour: ColourEngine; job: Job }) {
+}: Omit<Props, 'label'> & { colour: ColourEngine; job: Job; onClose: () => void }) {
   const kind = value?.kind ?? 'none';
   const change = (to: Paint['kind'] | 'none' | null) => {
     const build = value ? buildOf(value, colour) : { c: 0, m: 0, y: 0, k: 100 };
@@ -118,6 +123,8 @@ function PaintEditor({
       }
       case 'paper':
         return onChange({ kind: 'paper' });
+      case 'gradient':
+        return onChange(firstGradient(value ? solidOf(value) : BLACK));
       case 'none':
         return onChange(null);
       case null:
@@ -136,6 +143,7 @@ function PaintEditor({
         <ToggleButton value="process">Build</ToggleButton>
         <ToggleButton value="rgb">sRGB</ToggleButton>
         <ToggleButton value="paper">Paper</ToggleButton>
+        {gradient && <ToggleButton value="gradient">Gradient</ToggleButton>}
         {none && <ToggleButton value="none">{none}</ToggleButton>}
       </ToggleButtonGroup>
       {value?.kind === 'process' && (
@@ -176,7 +184,13 @@ function PaintEditor({
           <ShiftWords paint={value} colour={colour} onTake={onChange} />
         </>
       )}
-      <Used job={job} colour={colour} onChange={onChange} />
+      {value?.kind === 'gradient' && <GradientEditor value={value} onChange={onChange} Solid={SolidPaintField} />}
+      {value?.kind !== 'gradient' && (
+        <>
+          <Used job={job} colour={colour} onChange={onChange} />
+          <FromBench onChange={onChange} onClose={onClose} colour={colour} />
+        </>
+      )}
     </Box>
   );
 }
@@ -192,51 +206,19 @@ function Total({ total }: { readonly total: number }) {
   );
 }
 
-/** What an sRGB colour becomes, and how far it moves: shown from the start. */
-function ShiftWords({
-  paint,
-  colour,
-  onTake,
-}: {
-  paint: Extract<Paint, { kind: 'rgb' }>;
-  colour: ColourEngine;
-  onTake: (paint: Paint) => void;
-}) {
-  const { build, deltaE, outOfGamut } = shiftOf(paint, colour);
-  const whole = { c: Math.round(build.c), m: Math.round(build.m), y: Math.round(build.y), k: Math.round(build.k) };
-  return (
-    <Box sx={{ fontSize: 13, display: 'grid', gap: 0.5 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-        <svg width="72" height="28" aria-hidden>
-          <rect width="36" height="28" fill={writeHex(paint)} />
-          <rect x="36" width="36" height="28" fill={writeHex(colour.toRgb(build))} />
-        </svg>
-        <span>screen, and on this paper</span>
-      </Box>
-      <Box>
-        Prints as <b style={{ fontFamily: FACES.figure }}>{writeBuild(build)}</b>, ΔE2000{' '}
-        <b style={{ fontFamily: FACES.figure }}>{formatNumber(deltaE, 1)}</b>
-      </Box>
-      {outOfGamut && (
-        <Box sx={{ color: 'error.main' }}>✕ Out of gamut: this paper cannot show it. It will look duller.</Box>
-      )}
-      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => onTake({ kind: 'process', ...whole })}>
-        Make it {writeBuild(build)}
-      </Button>
-    </Box>
-  );
-}
+const solidsOf = (paint: Paint | null): readonly SolidPaint[] =>
+  !paint ? [] : paint.kind === 'gradient' ? paint.stops.map((stop) => stop.paint) : [paint];
 
 /** Colours that the job uses already. */
-function Used({ job, colour, onChange }: { job: Job; colour: ColourEngine; onChange: (paint: Paint) => void }) {
-  const used = new Map<string, Paint>();
+function Used({ job, colour, onChange }: { job: Job; colour: ColourEngine; onChange: (paint: SolidPaint) => void }) {
+  const used = new Map<string, SolidPaint>();
   for (const { element } of job.pieces.flatMap(elementsOf)) {
     const paints = [
       'fill' in element ? element.fill : null,
       'stroke' in element ? (element.stroke?.paint ?? null) : null,
       element.kind === 'text' ? element.style.paint : null,
     ];
-    for (const paint of paints) if (paint) used.set(paintWords(paint), paint);
+    for (const paint of paints.flatMap(solidsOf)) used.set(paintWords(paint), paint);
   }
   if (used.size === 0) return null;
   return (

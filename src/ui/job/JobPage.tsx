@@ -13,6 +13,7 @@ import { RulerDialog } from '../bench/RulerDialog';
 import { useBenchView } from '../bench/view';
 import { SideTabs } from '../bench/SideTabs';
 import { AddBar } from '../bench/AddBar';
+import { MeasuresProvider } from '../field/measures';
 import { Palette } from '../palette/Palette';
 import { commandsFor, type Command } from '../palette/commands';
 import { useKeys } from '../palette/use-keys';
@@ -126,7 +127,9 @@ function Workplace() {
   return (
     <DeskProvider value={desk}>
       <FindingsProvider value={findings}>
-        <Stations />
+        <MeasuresProvider value={job.measures}>
+          <Stations />
+        </MeasuresProvider>
       </FindingsProvider>
     </DeskProvider>
   );
@@ -199,8 +202,8 @@ function Stations() {
         hidden
         multiple
         type="file"
-        accept="image/jpeg,image/png,image/tiff,image/webp,.ttf,.otf,.woff2"
-        aria-label="Pictures and fonts to bring in"
+        accept="image/jpeg,image/png,image/tiff,image/webp,image/svg+xml,application/pdf,.ttf,.otf,.woff2"
+        aria-label="Pictures, drawings, PDFs and fonts to bring in"
         onChange={(event) => {
           void files([...(event.target.files ?? [])]);
           event.target.value = '';

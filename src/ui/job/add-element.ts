@@ -1,5 +1,14 @@
-import type { Element, ElementKind, Job, PictureAsset, SideName } from '@/core/job';
-import { BLACK, elementsOn } from '@/core/job';
+import {
+  BLACK,
+  Element,
+  elementsOn,
+  type ElementInput,
+  type ElementKind,
+  type Form,
+  type Job,
+  type PictureAsset,
+  type SideName,
+} from '@/core/job';
 import { placed, type Point, type Rect, type SurfaceBoxes } from '@/core/layout';
 import { naturalSize } from '@/core/compose';
 import { pieceOf } from './store';
@@ -14,35 +23,74 @@ const centredOn = (point: Point, width: number, height: number): Rect => ({
   height,
 });
 
-/** A new element of a kind, plain, about as large as a hand would draw it. */
-export function newElement(kind: ElementKind, boxes: SurfaceBoxes, at?: Point): Element {
+/** What can be added: a form of shape, or another kind of element. */
+export type Addable = Form['form'] | Exclude<ElementKind, 'shape' | 'vector' | 'page'>;
+
+const GREY = { kind: 'process', c: 0, m: 0, y: 0, k: 20 } as const;
+
+/** How wide a new shape is for its height, and how high as a share of what is usual. */
+const PROPORTIONS: Partial<Record<Form['form'], readonly [wide: number, high: number]>> = {
+  arrow: [1.5, 0.35],
+  ribbon: [1.6, 0.3],
+  bubble: [1.4, 0.8],
+};
+
+/** A half-circle of a wave, for a path that is to be edited. */
+const FIRST_PATH = 'M0 1C0.2 0 0.4 0 0.5 0.5C0.6 1 0.8 1 1 0';
+
+/** A new element, plain, about as large as a hand would draw it, in the middle of the upper part of the safe area. */
+export function newElement(what: Addable, boxes: SurfaceBoxes, at?: Point): Element {
   const { safe } = boxes;
   const middle = at ?? { x: safe.x + safe.width / 2, y: safe.y + safe.height / 3 };
   const size = Math.min(safe.width, safe.height) / 3;
-  const common = { id: freshId(), name: '', opacity: 1 };
   const place = (width: number, height: number) => placed(centredOn(middle, width, height), { box: 'safe' }, boxes);
-  switch (kind) {
-    case 'rectangle':
-      return { kind, ...common, placement: place(size, size), atTrim: 'bleeds', fill: { kind: 'process', c: 0, m: 0, y: 0, k: 20 }, stroke: null, radius: 0 };
-    case 'ellipse':
-      return { kind, ...common, placement: place(size, size), fill: { kind: 'process', c: 0, m: 0, y: 0, k: 20 }, stroke: null };
+  return Element.parse({ id: freshId(), ...inputFor(what, place, size, Math.max(0, middle.y - safe.y - 6)) });
+}
+
+type Place = (width: number, height: number) => ElementInput['placement'];
+
+function inputFor(what: Addable, place: Place, size: number, top: number): Omit<ElementInput, 'id'> {
+  switch (what) {
     case 'line':
-      return { kind, ...common, placement: place(size * 1.5, 0), slope: 'down', stroke: { paint: BLACK, widthPt: 0.5, dash: 'solid' } };
+      return { kind: 'line', placement: place(size * 1.5, 0), stroke: { paint: BLACK, widthPt: 0.5 } } as Omit<ElementInput, 'id'>;
     case 'picture':
-      return { kind, ...common, placement: place(size * 1.5, size), atTrim: 'bleeds', picture: null, fit: { mode: 'fill' }, focus: { x: 0.5, y: 0.5 } };
+      return { kind: 'picture', placement: place(size * 1.5, size), picture: null } as Omit<ElementInput, 'id'>;
     case 'text':
       return {
-        kind,
-        ...common,
-        placement: { against: { box: 'safe' }, x: { start: 0, end: 0 }, y: { start: Math.max(0, middle.y - safe.y - 6), size: 12 }, rotate: 0 },
+        kind: 'text',
+        placement: { against: { box: 'safe' }, x: { start: 0, end: 0 }, y: { start: top, size: 12 } },
         text: '',
-        style: { family: 'Source Sans 3', weight: 400, italic: false, sizePt: 12, leadingPt: null, tracking: 0, case: 'typed', paint: BLACK, align: 'left', hyphenate: false },
-        vertical: 'top',
-        inset: { top: 0, right: 0, bottom: 0, left: 0 },
-        language: null,
-      };
+        style: { family: 'Source Sans 3', sizePt: 12, paint: BLACK },
+      } as Omit<ElementInput, 'id'>;
+    case 'path':
+      return {
+        kind: 'shape',
+        placement: place(size * 1.5, size / 2),
+        shape: { form: 'path', data: FIRST_PATH },
+        fill: null,
+        stroke: { paint: BLACK, widthPt: 1 },
+      } as Omit<ElementInput, 'id'>;
+    case 'arc':
+      return { kind: 'shape', placement: place(size, size), shape: { form: 'arc' }, fill: null, stroke: { paint: BLACK, widthPt: 1 } } as Omit<ElementInput, 'id'>;
+    default: {
+      const [wide, high] = PROPORTIONS[what] ?? [1, 1];
+      return { kind: 'shape', placement: place(size * wide, size * high), shape: { form: what }, fill: GREY } as Omit<ElementInput, 'id'>;
+    }
   }
 } // prettier-ignore
+
+/** Where what is brought in stands: over the whole side as its first picture, or at its size or less. */
+export function broughtIn(
+  size: { readonly width: number; readonly height: number },
+  boxes: SurfaceBoxes,
+  at: Point | undefined,
+): ElementInput['placement'] {
+  const share = Math.min(1, (boxes.safe.width * 0.6) / size.width, (boxes.safe.height * 0.6) / size.height);
+  const middle = at ?? { x: boxes.safe.x + boxes.safe.width / 2, y: boxes.safe.y + boxes.safe.height / 2 };
+  return placed(centredOn(middle, size.width * share, size.height * share), { box: 'safe' }, boxes);
+}
+
+const plainName = (file: string): string => file.replace(/\.\w+$/, '');
 
 /** A frame for a picture: the first picture on an empty side fills it to the bleed, others come at their size or less. */
 export function pictureFrame(
@@ -53,18 +101,25 @@ export function pictureFrame(
   ppi: number,
   at?: Point,
 ): Element {
-  const frame = newElement('picture', boxes, at);
-  if (frame.kind !== 'picture') return frame;
-  const own = { ...frame, picture: sha, name: asset.name.replace(/\.\w+$/, '') };
-  if (isFirst) {
-    const whole = { start: 0, end: 0 };
-    return { ...own, placement: { against: { box: 'trim' }, x: whole, y: whole, rotate: 0 } };
-  }
-  const natural = naturalSize(asset, ppi);
-  const share = Math.min(1, (boxes.safe.width * 0.6) / natural.width, (boxes.safe.height * 0.6) / natural.height);
-  const middle = at ?? { x: boxes.safe.x + boxes.safe.width / 2, y: boxes.safe.y + boxes.safe.height / 2 };
-  const rect = centredOn(middle, natural.width * share, natural.height * share);
-  return { ...own, placement: placed(rect, { box: 'safe' }, boxes) };
+  const whole = { start: 0, end: 0 };
+  const placement = isFirst
+    ? ({ against: { box: 'trim' }, x: whole, y: whole } as const)
+    : broughtIn(naturalSize(asset, ppi), boxes, at);
+  return Element.parse({ kind: 'picture', id: freshId(), name: plainName(asset.name), placement, picture: sha });
+}
+
+/** A drawing or a page of a document, as it was brought in. */
+export function artElement(
+  sha: string,
+  asset: { readonly kind: 'drawing' | 'document'; readonly name: string },
+  size: { readonly width: number; readonly height: number },
+  boxes: SurfaceBoxes,
+  at?: Point,
+): Element {
+  const common = { id: freshId(), name: plainName(asset.name), placement: broughtIn(size, boxes, at) };
+  return Element.parse(
+    asset.kind === 'drawing' ? { kind: 'vector', ...common, drawing: sha } : { kind: 'page', ...common, document: sha },
+  );
 }
 
 /** Copies of elements, a little further down, with ids of their own. */
@@ -80,10 +135,7 @@ export function duplicates(
     .map((e): Element => {
       const rect = rects.get(e.id) ?? { x: 0, y: 0, width: 10, height: 10 };
       const moved = { ...rect, x: rect.x + 5, y: rect.y + 5 };
-      return {
-        ...e,
-        id: freshId(),
-        placement: { ...placed(moved, e.placement.against, boxes), rotate: e.placement.rotate },
-      };
+      const { rotate, shear } = e.placement;
+      return { ...e, id: freshId(), placement: { ...placed(moved, e.placement.against, boxes), rotate, shear } };
     });
 }

@@ -8,8 +8,8 @@ import type { Desk } from './use-desk';
 export type Reference = { readonly box: 'trim' | 'safe' | 'bleed' } | { readonly element: string };
 
 function rectOfReference(desk: Desk, reference: Reference): Rect {
-  const { trim } = desk.surface.boxes;
-  if ('box' in reference) return desk.surface.boxes[reference.box];
+  const { trim } = desk.drawing.boxes;
+  if ('box' in reference) return desk.drawing.boxes[reference.box];
   return desk.drawing.frames.find((f) => f.element === reference.element)?.rect ?? trim;
 }
 
@@ -21,7 +21,7 @@ export function alignSelection(desk: Desk, ids: readonly string[], reference: Re
     const rect = rects.get(element.id);
     const isReference = 'element' in reference && reference.element === element.id;
     return rect && ids.includes(element.id) && !isReference
-      ? placeAt(element, alignTo(rect, to, edge), desk.surface.boxes)
+      ? placeAt(element, alignTo(rect, to, edge), desk.drawing.boxes)
       : element;
   });
 }
@@ -39,6 +39,6 @@ export function distributeSelection(
   const moved = new Map(frames.map((f, i) => [f.element, rects[i]]));
   return withElements(desk.job, desk.surface.name, (element) => {
     const rect = moved.get(element.id);
-    return rect ? placeAt(element, rect, desk.surface.boxes) : element;
+    return rect ? placeAt(element, rect, desk.drawing.boxes) : element;
   });
 }

@@ -9,7 +9,7 @@ function findingsOf(job: Job, resources: Resources): readonly Finding[] {
   const piece = pieceOf(job);
   const blank = blankOf(job, piece);
   const rules = rulesFor(job, piece);
-  const { colour, fonts, hyphenator } = resources;
+  const { colour, fonts, hyphenator, art } = resources;
   return blank.surfaces.flatMap((surface) => {
     const composer = createComposer({
       boxes: surface.boxes,
@@ -19,12 +19,13 @@ function findingsOf(job: Job, resources: Resources): readonly Finding[] {
       colour,
       fonts,
       hyphenator,
+      art,
     });
     return checkSurface(
       job,
       piece,
       surface.name,
-      composer.surface(surface.name, elementsOn(piece, surface.name)),
+      composer.surface(surface.name, elementsOn(piece, surface.name), piece),
       blank,
     );
   });

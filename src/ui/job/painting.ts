@@ -7,7 +7,11 @@ import type { Resources } from './resources';
 export const paintingOf = ({ fonts, colour }: Resources, profile: Rules['profile']): SvgContext => ({
   fonts,
   colour,
-  picture: (sha) => `/api/assets/${sha}/bench?profile=${profile}`,
+  picture: ({ picture, adjust }) => {
+    const query = new URLSearchParams({ profile, ...(adjust && { adjust: JSON.stringify(adjust) }) });
+    return `/api/assets/${picture}/bench?${query.toString()}`;
+  },
+  page: ({ document, page }) => `/api/assets/${document}/page/${page}`,
 });
 
 /** The same, held while nothing of it changes. */

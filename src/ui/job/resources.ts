@@ -1,8 +1,9 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
 import type { ColourEngine } from '@/core/colour';
-import { faceFor, facesNeeded, languagesNeeded, type FaceNeed } from '@/core/compose';
+import { drawingsNeeded, faceFor, facesNeeded, languagesNeeded, type FaceNeed } from '@/core/compose';
 import { jobFonts, type Job } from '@/core/job';
+import type { VectorArt } from '@/core/shape';
 import type { ProfileName } from '@/core/shop';
 import { loadHyphenator, type Face, type FontSet, type Hyphenator } from '@/core/type';
 
@@ -11,11 +12,14 @@ export interface Resources {
   readonly colour: ColourEngine;
   readonly fonts: FontSet;
   readonly hyphenator: (language: string) => Hyphenator | undefined;
+  /** Drawings that were brought in, by hash. */
+  readonly art: (sha: string) => VectorArt | undefined;
 }
 
 const engines = new Map<ProfileName, Promise<ColourEngine>>();
 const faces = new Map<string, Promise<Face | undefined>>();
 const hyphenators = new Map<string, Promise<Hyphenator | undefined>>();
+const drawings = new Map<string, Promise<VectorArt | undefined>>();
 
 async function bytesOf(path: string): Promise<Uint8Array> {
   const response = await fetch(path);
@@ -76,6 +80,12 @@ function loadFace(job: Job, need: FaceNeed): Promise<Face | undefined> {
   );
 }
 
+/** A drawing as the server read it; one that is gone is left out, and a check says so. */
+async function loadArt(sha: string): Promise<VectorArt | undefined> {
+  const response = await fetch(`/api/assets/${sha}/drawing`);
+  return response.ok ? ((await response.json()) as VectorArt) : undefined;
+}
+
 /** Everything the job needs, or undefined while it loads for the first time; later needs keep the last until they are there. */
 export function useResources(
   job: Job,
@@ -84,14 +94,21 @@ export function useResources(
   const [resources, setResources] = useState<Resources>();
   const [problem, setProblem] = useState<string>();
   const wanted = useMemo(
-    () => JSON.stringify([profile, facesNeeded(job), languagesNeeded(job), jobFonts(job).map((f) => f.sha)]),
+    () =>
+      JSON.stringify([
+        profile,
+        facesNeeded(job),
+        languagesNeeded(job),
+        jobFonts(job).map((f) => f.sha),
+        drawingsNeeded(job),
+      ]),
     [job, profile],
   );
   useEffect(() => {
     let current = true;
     const load = async () => {
       const { createFontSet } = await import('@/bring-in/font');
-      const [colour, loaded, patterns] = await Promise.all([
+      const [colour, loaded, patterns, arts] = await Promise.all([
         engine(profile),
         Promise.all(facesNeeded(job).map((need) => loadFace(job, need))),
         Promise.all(
@@ -99,10 +116,14 @@ export function useResources(
             async (tag) => [tag, await remembered(hyphenators, tag, () => loadHyphenator(tag))] as const,
           ),
         ),
+        Promise.all(
+          drawingsNeeded(job).map(async (sha) => [sha, await remembered(drawings, sha, () => loadArt(sha))] as const),
+        ),
       ]);
+      const bySha = new Map(arts);
       const byTag = new Map(patterns);
       const fonts = createFontSet([...new Set(loaded.flatMap((face) => (face ? [face] : [])))]);
-      if (current) setResources({ colour, fonts, hyphenator: (tag) => byTag.get(tag) });
+      if (current) setResources({ colour, fonts, hyphenator: (tag) => byTag.get(tag), art: (sha) => bySha.get(sha) });
       if (current) setProblem(undefined);
     };
     load().catch((error: unknown) => {

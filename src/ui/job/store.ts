@@ -10,6 +10,7 @@ import {
   type Job,
   type Piece,
   type SideName,
+  type SolidPaint,
 } from '@/core/job';
 import type { Lost } from '@/core/check';
 import type { Measured } from '@/core/figure';
@@ -68,6 +69,12 @@ export interface JobState {
   readonly proposal: Proposal | undefined;
   /** The piece shown folded, as a dummy. */
   readonly folded: boolean;
+  /** What a colour that is picked on the bench is for. */
+  readonly picking: ((paint: SolidPaint) => void) | undefined;
+  /** The path whose points are being edited. */
+  readonly editing: string | undefined;
+  /** The picture whose content is moved within its frame. */
+  readonly framing: string | undefined;
 
   readonly edit: (label: string, change: (draft: Draft<Job>) => void, merge?: string) => void;
   readonly replace: (label: string, job: Job) => void;
@@ -78,6 +85,9 @@ export interface JobState {
   readonly redo: () => Promise<void>;
   readonly select: (ids: readonly string[]) => void;
   readonly type: (id: string | undefined) => void;
+  readonly pick: (take: ((paint: SolidPaint) => void) | undefined) => void;
+  readonly editPath: (id: string | undefined) => void;
+  readonly frame: (id: string | undefined) => void;
   readonly show: (side: SideName) => void;
   readonly go: (station: Station) => void;
   readonly point: (measured: Measured | undefined) => void;
@@ -93,6 +103,9 @@ export type JobStore = StoreApi<JobState>;
 
 /** Edits with the same merge name within this time are one step for undo, ms. */
 const MERGE_WITHIN = 1_200;
+
+/** Nothing typed, edited, framed or picked. */
+const NO_MODE = { typing: undefined, editing: undefined, framing: undefined, picking: undefined };
 
 export function createJobStore(
   current: {
@@ -162,6 +175,9 @@ export function createJobStore(
       pointed: undefined,
       proposal: undefined,
       folded: false,
+      picking: undefined,
+      editing: undefined,
+      framing: undefined,
       edit: (label, change, merge) => commit(label, produce(get().job, change), merge),
       replace: (label, job) => commit(label, job, undefined),
       preview: (live) => set({ live }),
@@ -170,10 +186,18 @@ export function createJobStore(
       setFolded: (folded) => set({ folded }),
       undo: () => travel('undo'),
       redo: () => travel('redo'),
-      select: (selection) => set({ selection }),
+      select: (selection) =>
+        set((s) => ({
+          selection,
+          editing: s.editing && selection.includes(s.editing) ? s.editing : undefined,
+          framing: s.framing && selection.includes(s.framing) ? s.framing : undefined,
+        })),
       type: (typing) => set({ typing }),
-      show: (side) => set({ side, selection: [], typing: undefined }),
-      go: (station) => set({ station, typing: undefined, proposal: undefined, live: undefined, folded: false }),
+      pick: (picking) => set({ picking }),
+      editPath: (editing) => set({ editing }),
+      frame: (framing) => set({ framing }),
+      show: (side) => set({ side, selection: [], ...NO_MODE }),
+      go: (station) => set({ station, ...NO_MODE, proposal: undefined, live: undefined, folded: false }),
       point: (pointed) => set({ pointed }),
       setSave: (save) => set({ save, inFlight: 0 }),
       sending: (count) => set({ save: { kind: 'saving' }, inFlight: count }),

@@ -35,7 +35,7 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
   // One composer for each shape of side that the piece has; pages that are alike share one.
   const composers = useMemo(() => {
     if (!resources) return undefined;
-    const { colour, fonts, hyphenator } = resources;
+    const { colour, fonts, hyphenator, art } = resources;
     const known = new Map<string, Composer>();
     const byBoxes = new WeakMap<SurfaceBoxes, Composer>();
     return (boxes: SurfaceBoxes): Composer => {
@@ -55,6 +55,7 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
         colour,
         fonts,
         hyphenator,
+        art,
       });
       known.set(key, made);
       byBoxes.set(boxes, made);
@@ -66,7 +67,7 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
     if (!composers || !resources || !surface) return undefined;
     const plain = blank.surfaces.map((s) => ({
       side: s.name,
-      drawing: withBarePaper(composers(s.boxes).surface(s.name, elementsOn(piece, s.name)), s.zones),
+      drawing: withBarePaper(composers(s.boxes).surface(s.name, elementsOn(piece, s.name), piece), s.zones),
     }));
     const drawings = plain.map(({ side: name, drawing }, i) => {
       const repeats = blank.surfaces[i]?.repeats;

@@ -1,26 +1,38 @@
 'use client';
 import { useCallback } from 'react';
+import type { Asset, Element } from '@/core/job';
 import type { Point } from '@/core/layout';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { framesAt } from '../bench/gestures';
-import { pictureFrame } from './add-element';
+import { artElement, pictureFrame } from './add-element';
 import { useJobStore } from './context';
 import { useDesk } from './use-desk';
 import { elementsDraft, pieceOf } from './store';
 import { elementsOn } from '@/core/job';
 
-/** Takes in dropped or chosen files: pictures go into the frame they fall on or into one of their own, fonts into the job. */
+/**
+ * Takes in dropped or chosen files: pictures go into the frame they fall on, into the chosen frames in reading order, or
+ * into frames of their own; drawings and PDF pages come as elements; fonts go into the job.
+ */
 export function useFiles() {
   const store = useJobStore();
   const desk = useDesk();
   const say = useSay();
   return useCallback(
     async (files: readonly File[], at?: Point) => {
-      for (const file of files) {
+      const { boxes } = desk.surface;
+      const { side } = store.getState();
+      const under = at ? framesAt(desk.drawing, at, 0).find((f) => f.kind === 'picture')?.element : undefined;
+      /** The chosen frames that still wait for a picture of this round, in reading order. */
+      const waiting = under ? [under] : at ? [] : inReadingOrder(desk.drawing.frames, store.getState().selection);
+      const taken: string[] = [];
+      for (const [i, file] of files.entries()) {
+        if (files.length > 1) say({ tone: 'done', text: `Bringing in ${i + 1} of ${files.length}: ${file.name}` });
         try {
-          const { sha, asset } = await api.addAsset(file);
-          const { side, selection, edit, select } = store.getState();
+          const { sha, asset, left } = await api.addAsset(file);
+          const { edit } = store.getState();
+          if (left.length > 0) say({ tone: 'done', text: `${asset.name} came without: ${left.join('; ')}.` });
           if (asset.kind === 'font') {
             edit(`Bring in ${asset.family}`, (draft) => void (draft.assets[sha] = asset));
             say({
@@ -31,38 +43,55 @@ export function useFiles() {
           }
           // Where it can be seen and moved.
           if (store.getState().station !== 'lay-out') store.getState().go('lay-out');
-          const under = at ? framesAt(desk.drawing, at, 0).find((f) => f.kind === 'picture')?.element : undefined;
-          const chosen = selection.length === 1 ? selection[0] : undefined;
-          const elements = elementsOn(pieceOf(store.getState().job), side);
-          const target = elements.find((e) => e.kind === 'picture' && e.id === (at ? under : chosen));
-          // A frame that is already filled, and was not aimed at, keeps its picture.
-          if (target) {
-            edit(`Replace picture`, (draft) => {
+          const frame = asset.kind === 'picture' ? waiting.shift() : undefined;
+          if (frame) {
+            edit('Replace picture', (draft) => {
               draft.assets[sha] = asset;
-              const frame = elementsDraft(draft, side).find((e) => e.id === target.id);
-              if (frame?.kind === 'picture') frame.picture = sha;
+              const element = elementsDraft(draft, side).find((e) => e.id === frame);
+              if (element?.kind === 'picture') element.picture = sha;
             });
-            select([target.id]);
+            taken.push(frame);
           } else {
-            const frame = pictureFrame(
-              sha,
-              asset,
-              desk.surface.boxes,
-              elements.length === 0,
-              desk.rules.ppi.value * desk.blank.scale,
-              at,
-            );
-            edit('Place picture', (draft) => {
+            const isFirst = elementsOn(pieceOf(store.getState().job), side).length === 0;
+            const made = elementFor(sha, asset, isFirst);
+            edit(asset.kind === 'picture' ? 'Place picture' : `Bring in ${asset.name}`, (draft) => {
               draft.assets[sha] = asset;
-              elementsDraft(draft, side).push(frame);
+              elementsDraft(draft, side).push(made);
             });
-            select([frame.id]);
+            taken.push(made.id);
           }
         } catch (error) {
           say({ tone: 'problem', text: wordsOf(error) });
+        }
+      }
+      if (taken.length > 0) store.getState().select(taken);
+
+      function elementFor(sha: string, asset: Exclude<Asset, { kind: 'font' }>, isFirst: boolean): Element {
+        switch (asset.kind) {
+          case 'picture':
+            return pictureFrame(sha, asset, boxes, isFirst, desk.rules.ppi.value * desk.blank.scale, at);
+          case 'drawing':
+            return artElement(sha, asset, asset, boxes, at);
+          case 'document':
+            return artElement(sha, asset, asset.pages[0] ?? { width: 100, height: 100 }, boxes, at);
         }
       }
     },
     [desk, say, store],
   );
 }
+
+/** The chosen picture frames from the top left, row by row. */
+function inReadingOrder(
+  frames: readonly { readonly element: string; readonly kind: string; readonly rect: { readonly x: number; readonly y: number; readonly height: number } }[],
+  selection: readonly string[],
+): string[] {
+  return frames
+    .filter((f) => f.kind === 'picture' && selection.includes(f.element))
+    .sort((a, b) => {
+      // Frames that overlap by half their height stand in one row.
+      const sameRow = Math.abs(a.rect.y - b.rect.y) < Math.min(a.rect.height, b.rect.height) / 2;
+      return sameRow ? a.rect.x - b.rect.x : a.rect.y - b.rect.y;
+    })
+    .map((f) => f.element);
+} // prettier-ignore

@@ -3,7 +3,7 @@ import { toStep } from '@/core/layout';
 import { isCalibrated, useBenchView } from '../bench/view';
 import { moveBy } from '../bench/gestures';
 import { alignSelection, distributeSelection } from '../job/arrange';
-import { duplicates, newElement } from '../job/add-element';
+import { duplicates, newElement, type Addable } from '../job/add-element';
 import { STATIONS, elementsDraft, pieceOf, type JobStore, type Station } from '../job/store';
 import type { Desk } from '../job/use-desk';
 
@@ -25,6 +25,16 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   inspect: 'Inspect',
   output: 'Output',
 };
+
+/** Forms that are wanted less often, with the key of each. */
+const MORE_FORMS: readonly (readonly [form: Addable, words: string, key?: string])[] = [
+  ['polygon', 'a polygon'],
+  ['star', 'a star'],
+  ['arc', 'an arc'],
+  ['arrow', 'an arrow', 'A'],
+  ['ribbon', 'a ribbon', 'R'],
+  ['bubble', 'a speech bubble'],
+];
 
 /** How a key press is written: modifiers in a fixed order, then the key. */
 export function keyOf(event: {
@@ -71,7 +81,7 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
       ...job,
       pieces: job.pieces.map((p, i) => (i === 0 ? withSide(p, side, change(elementsOn(p, side))) : p)),
     });
-  const add = (kind: Element['kind']) => () => {
+  const add = (kind: Addable) => () => {
     go('lay-out');
     const element = newElement(kind, boxes);
     edit(`Add ${kind}`, (draft) => void elementsDraft(draft, side).push(element));
@@ -123,6 +133,11 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     command('Add', 'add-rectangle', 'Add a box', ['X'], add('rectangle')),
     command('Add', 'add-ellipse', 'Add an oval', ['O'], add('ellipse')),
     command('Add', 'add-line', 'Add a line', ['L'], add('line')),
+    command('Add', 'add-path', 'Add a path', ['Q'], () => {
+      add('path')();
+      state.editPath(store.getState().selection[0]);
+    }),
+    ...MORE_FORMS.map(([form, words, key]) => command('Add', `add-${form}`, `Add ${words}`, key ? [key] : [], add(form))),
 
     command('Edit', 'undo', 'Undo', ['Ctrl+Z'], () => void state.undo(), state.undoStack.length > 0),
     command('Edit', 'redo', 'Redo', ['Ctrl+Shift+Z', 'Ctrl+Y'], () => void state.redo(), state.redoStack.length > 0),

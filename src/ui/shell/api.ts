@@ -1,3 +1,4 @@
+import type { Rgb } from '@/core/colour';
 import type { Asset, Job, JobSummary } from '@/core/job';
 import type { Finding } from '@/core/check';
 import type { House, Stock } from '@/core/shop';
@@ -87,10 +88,13 @@ export const api = {
     call<{ head: number }>(`/api/jobs/${id}/revisions`, { ...json('POST', { base, steps }), keepalive }),
   settle: (id: string, conflict: number) => call<unknown>(`/api/jobs/${id}/conflicts/${conflict}`, { method: 'PUT' }),
   addAsset: (file: File) =>
-    call<{ sha: string; asset: Asset }>(`/api/assets?name=${encodeURIComponent(file.name)}`, {
+    call<{ sha: string; asset: Asset; left: readonly string[] }>(`/api/assets?name=${encodeURIComponent(file.name)}`, {
       method: 'POST',
       body: file,
     }),
+  palette: (sha: string) => call<{ colours: readonly Rgb[] }>(`/api/assets/${sha}/colours`),
+  pixel: (sha: string, x: number, y: number) =>
+    call<{ colours: readonly Rgb[] }>(`/api/assets/${sha}/colours?x=${x}&y=${y}`),
   papers: () => call<{ records: readonly Stock[] }>('/api/papers'),
   printers: () => call<{ records: readonly House[] }>('/api/printers'),
   saveRecord: (book: Book, name: string, record: Stock | House) =>

@@ -10,7 +10,7 @@ import { JOB_UNITS } from '@/core/measure';
 import { paperName, type Size } from '@/core/paper';
 import { ChoiceField } from '../field/ChoiceField';
 import { EdgesField } from '../field/EdgesField';
-import { LengthField } from '../field/LengthField';
+import { HeldLengthField, LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { FormatGallery } from '../format/FormatGallery';
 import { useJob, usePiece } from '../job/context';
@@ -104,7 +104,7 @@ export function SizeSlip() {
                 resize.setAll(`Change ${tracks}`, (p) => ({ ...p, grid: { ...p.grid, [tracks]: count } }))
               }
             />,
-            <LengthField
+            <HeldLengthField
               key={gap}
               {...context}
               label={gap === 'gutter' ? 'gutter' : 'row gutter'}

@@ -1,10 +1,10 @@
 'use client';
 import type { ElementOf } from '@/core/job';
 import { CheckField } from '../field/CheckField';
-import { useChange } from './PlacementFields';
+import { useChange } from './use-change';
 
 /** Whether an edge on the trim runs out to the bleed. */
-export function AtTrim({ element }: { readonly element: ElementOf<'rectangle' | 'picture'> }) {
+export function AtTrim({ element }: { readonly element: ElementOf<'shape' | 'picture'> }) {
   const change = useChange(element);
   return (
     <CheckField
@@ -12,7 +12,7 @@ export function AtTrim({ element }: { readonly element: ElementOf<'rectangle' | 
       checked={element.atTrim === 'bleeds'}
       onChange={(bleeds) => {
         const atTrim = bleeds ? ('bleeds' as const) : ('stops' as const);
-        change('At the trim', (el) => (el.kind === 'rectangle' || el.kind === 'picture' ? { ...el, atTrim } : el));
+        change('At the trim', (el) => (el.kind === 'shape' || el.kind === 'picture' ? { ...el, atTrim } : el));
       }}
     />
   );

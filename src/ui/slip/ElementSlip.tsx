@@ -4,16 +4,21 @@ import TextField from '@mui/material/TextField';
 import { nameOf } from '@/core/compose';
 import { elementsOn, type Element } from '@/core/job';
 import { boxName } from '@/core/layout';
-import { NumberField } from '../field/NumberField';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { COLOURS } from '../shell/theme';
 import { ArrangeFields } from './ArrangeFields';
 import { PictureFields } from './PictureFields';
-import { PlacementFields, useChange } from './PlacementFields';
+import { EffectFields } from './EffectFields';
+import { GroupFields } from './GroupFields';
+import { PlacementFields } from './PlacementFields';
+import { RepeatFields } from './RepeatFields';
 import { LineFields, ShapeFields } from './ShapeFields';
 import { Group, Groups, Slip } from './Slip';
 import { TextFields } from './TextFields';
+import { useChange } from './use-change';
+import { PageFields, VectorFields } from './VectorFields';
+import { WholeFields } from './WholeFields';
 
 /** What is selected, in words and figures. */
 export function ElementSlip() {
@@ -39,6 +44,7 @@ export function ElementSlip() {
         <Groups>
           <Title name={`${elements.length} elements`} where="arranged together" />
           <ArrangeFields />
+          <GroupFields />
         </Groups>
       </Slip>
     );
@@ -66,6 +72,7 @@ function Title({ name, where }: { readonly name: string; readonly where: string 
 
 function Name({ element }: { readonly element: Element }) {
   const change = useChange(element);
+  const { boxes } = useDesk().drawing;
   return (
     <Box sx={{ width: 96 }}>
       <TextField
@@ -82,34 +89,20 @@ function Name({ element }: { readonly element: Element }) {
           if (name !== element.name) change('Name', (el) => ({ ...el, name }));
         }}
       />
-      <Box sx={{ color: COLOURS.accent, fontSize: 12.5, fontWeight: 600 }}>on {boxName(element.placement.against)}</Box>
+      <Box sx={{ color: COLOURS.accent, fontSize: 12.5, fontWeight: 600 }}>
+        on {boxName(element.placement.against, boxes)}
+      </Box>
     </Box>
   );
 }
 
-/** What every element has: opacity and turn. */
+/** What every element has: opacity, turn, effects, copies, and what it belongs to. */
 function Whole({ element }: { readonly element: Element }) {
-  const change = useChange(element);
   return (
     <Group title="Whole">
-      <NumberField
-        label="opacity"
-        value={Math.round(element.opacity * 1000) / 10}
-        least={0}
-        most={100}
-        width={60}
-        after=" %"
-        onChange={(percent) => change('Opacity', (el) => ({ ...el, opacity: percent / 100 }))}
-      />
-      <NumberField
-        label="turn"
-        value={element.placement.rotate}
-        least={-360}
-        most={360}
-        width={56}
-        after="°"
-        onChange={(rotate) => change('Turn', (el) => ({ ...el, placement: { ...el.placement, rotate } }))}
-      />
+      <WholeFields element={element} />
+      <EffectFields element={element} />
+      <RepeatFields element={element} />
       <ArrangeFields />
     </Group>
   );
@@ -117,13 +110,16 @@ function Whole({ element }: { readonly element: Element }) {
 
 function Kind({ element }: { readonly element: Element }) {
   switch (element.kind) {
-    case 'rectangle':
-    case 'ellipse':
+    case 'shape':
       return <ShapeFields element={element} />;
     case 'line':
       return <LineFields element={element} />;
     case 'picture':
       return <PictureFields element={element} />;
+    case 'vector':
+      return <VectorFields element={element} />;
+    case 'page':
+      return <PageFields element={element} />;
     case 'text':
       return <TextFields element={element} />;
   }

@@ -1,15 +1,18 @@
 'use client';
 import Box from '@mui/material/Box';
 import { effectivePpi } from '@/core/compose';
+import { leavesOf } from '@/core/drawing';
 import { pictureAsset, type ElementOf } from '@/core/job';
-import { formatNumber } from '@/core/measure';
+import { formatNumber, pixels } from '@/core/measure';
 import { ChoiceField } from '../field/ChoiceField';
 import { FileButton } from '../field/FileButton';
 import { NumberField } from '../field/NumberField';
 import { useDesk } from '../job/use-desk';
 import { useFiles } from '../job/use-files';
 import { AtTrim } from './AtTrim';
-import { useChange } from './PlacementFields';
+import { FramingFields } from './FramingFields';
+import { ToneFields } from './ToneFields';
+import { useChange } from './use-change';
 import { Group } from './Slip';
 
 /** What is in the frame, and how it sits there. */
@@ -18,8 +21,9 @@ export function PictureFields({ element }: { readonly element: ElementOf<'pictur
   const { job, drawing, rules } = useDesk();
   const files = useFiles();
   const asset = pictureAsset(job.assets, element.picture);
-  const item = drawing.frames.find((f) => f.element === element.id)?.items.find((i) => i.kind === 'picture');
-  const ppi = asset && item?.kind === 'picture' ? effectivePpi(item.image, asset) : undefined;
+  const item = drawing.frames.find((f) => f.element === element.id)?.items;
+  const picture = leavesOf(item ?? []).find((i) => i.kind === 'picture');
+  const ppi = asset && picture?.kind === 'picture' ? effectivePpi(picture.image, asset) : undefined;
   const set = (label: string, values: Partial<ElementOf<'picture'>>) =>
     change(label, (el) => (el.kind === 'picture' ? { ...el, ...values } : el));
   return (
@@ -42,7 +46,7 @@ export function PictureFields({ element }: { readonly element: ElementOf<'pictur
             </Box>
           </>
         ) : (
-          'Empty frame: drop a picture on it'
+          <WantedWords element={element} />
         )}
       </Box>
       <FileButton
@@ -95,7 +99,23 @@ export function PictureFields({ element }: { readonly element: ElementOf<'pictur
         after=" %"
         onChange={(y) => set('Focus', { focus: { ...element.focus, y: y / 100 } })}
       />
+      <FramingFields element={element} onChange={(values) => set('Framing', values)} />
+      <ToneFields element={element} onChange={(adjust) => set('Tones', { adjust })} />
       <AtTrim element={element} />
     </Group>
+  );
+}
+
+/** What belongs into an empty frame, and the pixels it wants. */
+function WantedWords({ element }: { readonly element: ElementOf<'picture'> }) {
+  const { drawing, rules, blank } = useDesk();
+  const rect = drawing.boxes.placed[element.id];
+  const across = (mm: number) => pixels(mm * blank.scale, rules.ppi.value);
+  return (
+    <>
+      <b>{element.wants || 'Empty frame'}</b>
+      <br />
+      {rect && `wants ${across(rect.width)} × ${across(rect.height)} px`}
+    </>
   );
 }

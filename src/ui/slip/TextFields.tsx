@@ -1,15 +1,15 @@
 'use client';
 import Button from '@mui/material/Button';
-import { jobFonts, type ElementOf, type Paint } from '@/core/job';
+import { jobFonts, type ElementOf, type SolidPaint } from '@/core/job';
 import { AUTO_LEADING, SHIPPED } from '@/core/type';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
-import { LengthField } from '../field/LengthField';
+import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
-import { PaintField } from '../field/PaintField';
+import { SolidPaintField } from '../field/PaintField';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
-import { useChange } from './PlacementFields';
+import { useChange } from './use-change';
 import { Group } from './Slip';
 
 const ALIGNS = [
@@ -87,10 +87,10 @@ export function TextFields({ element }: { readonly element: ElementOf<'text'> })
           width={52}
           onChange={(tracking) => set('Tracking', { tracking })}
         />
-        <PaintField
+        <SolidPaintField
           label="ink"
           value={style.paint}
-          onChange={(paint: Paint | null) => paint && set('Ink', { paint })}
+          onChange={(paint: SolidPaint | null) => paint && set('Ink', { paint })}
         />
         <ChoiceField
           label="lines"
@@ -119,7 +119,7 @@ export function TextFields({ element }: { readonly element: ElementOf<'text'> })
         />
       </Group>
       <Group title="Setting">
-        <LengthField
+        <HeldLengthField
           label="inset"
           value={element.inset.top}
           unit={job.unit}

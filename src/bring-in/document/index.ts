@@ -1,0 +1,2 @@
+export * from './read-document';
+export * from './page-png';

@@ -1,0 +1,35 @@
+import { PDFDocument } from '@cantoo/pdf-lib';
+import type { DocumentAsset } from '../../core/job';
+import { MM_PER_PT } from '../../core/measure';
+
+export const MAX_DOCUMENT_BYTES = 200 * 1024 * 1024;
+/** Most pages of a document that is brought in. */
+const MOST_PAGES = 2000;
+
+export type DocumentReading =
+  { readonly ok: true; readonly document: DocumentAsset } | { readonly ok: false; readonly problem: string };
+
+/** Reads a PDF from outside: its pages and their sizes. Nothing in it is run; what is protected is refused. */
+export async function readDocument(name: string, bytes: Uint8Array): Promise<DocumentReading> {
+  const head = new TextDecoder('latin1').decode(bytes.subarray(0, 1024));
+  if (!head.includes('%PDF-')) return bad(`“${name}” is not a PDF.`);
+  try {
+    const document = await PDFDocument.load(bytes, { updateMetadata: false });
+    const count = document.getPageCount();
+    if (count === 0) return bad(`“${name}” has no pages.`);
+    if (count > MOST_PAGES) return bad(`“${name}” has ${count} pages; at most ${MOST_PAGES} can be brought in. Save the ones that are wanted.`);
+    const pages = document.getPages().map((page) => {
+      const { width, height } = page.getTrimBox();
+      const turned = Math.abs(page.getRotation().angle % 180) === 90;
+      const [w, h] = turned ? [height, width] : [width, height];
+      return { width: w * MM_PER_PT, height: h * MM_PER_PT };
+    });
+    if (pages.some(({ width, height }) => !(width > 0 && height > 0))) return bad(`A page of “${name}” has no size.`);
+    return { ok: true, document: { kind: 'document', name: name.slice(0, 255), pages } };
+  } catch (error) {
+    const locked = error instanceof Error && /encrypt/i.test(error.message);
+    return bad(locked ? `“${name}” is protected by a password. Save it without.` : `“${name}” is damaged or cut short and cannot be opened. Save or export it again.`);
+  }
+} // prettier-ignore
+
+const bad = (problem: string): DocumentReading => ({ ok: false, problem });

@@ -1,0 +1,41 @@
+import type { Element } from '../element';
+import { pictureAsset } from '../job';
+import type { ContentReader } from '../layout';
+import { naturalSize } from './fit-picture';
+import { nameOf } from './name';
+import { textSize } from './text';
+import type { Surroundings } from './surroundings';
+
+/** Width and height that content has by itself, mm; undefined where it has none. */
+function natural(element: Element, around: Surroundings): { readonly width: number; readonly height: number } | undefined {
+  switch (element.kind) {
+    case 'picture': {
+      const asset = pictureAsset(around.assets, element.picture);
+      return asset && naturalSize(asset, around.ppi);
+    }
+    case 'vector':
+      return around.art(element.drawing);
+    case 'page': {
+      const asset = around.assets[element.document];
+      return asset?.kind === 'document' ? asset.pages[element.page - 1] : undefined;
+    }
+    case 'shape':
+    case 'line':
+    case 'text':
+      return undefined;
+  }
+} // prettier-ignore
+
+/** A square inch, for what has no size of its own yet. */
+const ASSUMED = 25.4;
+
+/** What content takes: a text its lines, a picture its proportion to the other side, or its natural size. */
+export const contentReader = (around: Surroundings): ContentReader => ({
+  name: nameOf,
+  size: (element, axis, other) => {
+    if (element.kind === 'text') return textSize(element, axis, other, around);
+    const size = natural(element, around) ?? { width: ASSUMED, height: ASSUMED };
+    const [own, beside] = axis === 'x' ? [size.width, size.height] : [size.height, size.width];
+    return other === undefined ? own : (other * own) / beside;
+  },
+});

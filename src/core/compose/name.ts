@@ -1,0 +1,34 @@
+import type { Element, FormKind } from '../element';
+
+export const FORM_WORDS: Readonly<Record<FormKind, string>> = {
+  rectangle: 'Box',
+  ellipse: 'Oval',
+  polygon: 'Polygon',
+  star: 'Star',
+  arc: 'Arc',
+  arrow: 'Arrow',
+  ribbon: 'Ribbon',
+  bubble: 'Speech bubble',
+  path: 'Path',
+};
+
+/** What a designer would call it: its name, its first words, or its kind. */
+export function nameOf(element: Element): string {
+  if (element.name) return element.name;
+  switch (element.kind) {
+    case 'text': {
+      const words = element.text.trim().split(/\s+/).slice(0, 4).join(' ');
+      return words ? words.slice(0, 32) : 'Empty text';
+    }
+    case 'shape':
+      return FORM_WORDS[element.shape.form];
+    case 'line':
+      return 'Line';
+    case 'picture':
+      return 'Picture';
+    case 'vector':
+      return 'Drawing';
+    case 'page':
+      return 'PDF page';
+  }
+}

@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { SolidPaint } from './paint';
+
+const pt = z.number().min(0.01).max(2000);
+
+export const Stroke = z.strictObject({
+  paint: SolidPaint,
+  widthPt: z.number().min(0.01).max(500),
+  dash: z
+    .union([z.enum(['solid', 'dashed', 'dotted']), z.strictObject({ onPt: pt, offPt: pt })])
+    .default('solid'),
+  whole: z
+    .boolean()
+    .default(true)
+    .describe('Dashes are stretched a little so that they end whole at every end of the line.'),
+  align: z.enum(['centre', 'in', 'out']).default('centre').describe('On which side of a closed outline it lies.'),
+  cap: z.enum(['butt', 'round', 'square']).default('butt'),
+  join: z.enum(['miter', 'round', 'bevel']).default('miter'),
+}); // prettier-ignore
+export type Stroke = z.infer<typeof Stroke>;

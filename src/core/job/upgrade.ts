@@ -1,0 +1,41 @@
+/** A job file as it was parsed, of any version. */
+type Raw = Readonly<Record<string, unknown>>;
+
+const isObject = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** What each version’s file needs to become one of the next; each knows only its own step. */
+const STEPS: Readonly<Record<number, (job: Raw) => Raw>> = {
+  1: (job) => ({ ...job, version: 2, pieces: eachElement(job, shapeOfOldBox) }),
+};
+
+/** A job file of an earlier version as one of the present; anything else comes back as it is. */
+export function upgraded(data: unknown): unknown {
+  let job = data;
+  while (isObject(job) && typeof job['version'] === 'number') {
+    const step = STEPS[job['version']];
+    if (!step) break;
+    job = step(job);
+  }
+  return job;
+}
+
+/** Boxes and ovals became forms of a shape. */
+function shapeOfOldBox(element: Raw): Raw {
+  const { kind, radius, ...rest } = element;
+  if (kind === 'rectangle') return { kind: 'shape', shape: { form: 'rectangle', ...(radius !== undefined && { radius }) }, ...rest };
+  if (kind === 'ellipse') return { kind: 'shape', shape: { form: 'ellipse' }, ...rest };
+  return element;
+} // prettier-ignore
+
+function eachElement(job: Raw, change: (element: Raw) => Raw): unknown {
+  const { pieces } = job;
+  if (!Array.isArray(pieces)) return pieces;
+  return pieces.map((piece: unknown) => {
+    if (!isObject(piece) || !isObject(piece['surfaces'])) return piece;
+    const surfaces = Object.entries(piece['surfaces']).map(([side, list]) => [
+      side,
+      Array.isArray(list) ? list.map((e: unknown) => (isObject(e) ? change(e) : e)) : list,
+    ]);
+    return { ...piece, surfaces: Object.fromEntries(surfaces) as Raw };
+  });
+}

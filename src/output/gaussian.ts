@@ -1,0 +1,51 @@
+/**
+ * Blurs one channel by a Gaussian, its edges going on outside as they are.
+ * @param pixels row by row
+ * @param sigma  standard deviation, pixels
+ * @returns a new channel; the kernel reaches four standard deviations and sums to one
+ */
+export function gaussian(pixels: ArrayLike<number>, width: number, height: number, sigma: number): Float32Array {
+  const source = Float32Array.from(pixels);
+  if (sigma <= 0) return source;
+  const reach = Math.ceil(sigma * 4);
+  const kernel = Float64Array.from({ length: 2 * reach + 1 }, (_, i) => integral(i - reach, sigma));
+  const sum = kernel.reduce((total, k) => total + k, 0);
+  const weights = kernel.map((k) => k / sum);
+  return along(along(source, width, height, weights, reach, false), width, height, weights, reach, true);
+}
+
+/** The Gaussian over one pixel, not at its middle alone: right for small deviations too. */
+function integral(at: number, sigma: number): number {
+  const steps = 8;
+  let total = 0;
+  for (let i = 0; i < steps; i += 1) {
+    const x = at - 0.5 + (i + 0.5) / steps;
+    total += Math.exp(-(x * x) / (2 * sigma * sigma));
+  }
+  return total / steps;
+}
+
+/** One pass, across or down. */
+function along(
+  source: Float32Array,
+  width: number,
+  height: number,
+  weights: Float64Array,
+  reach: number,
+  down: boolean,
+): Float32Array {
+  const out = new Float32Array(source.length);
+  const [lines, length, step, line] = down ? [width, height, width, 1] : [height, width, 1, width];
+  for (let l = 0; l < lines; l += 1) {
+    const base = l * line;
+    for (let i = 0; i < length; i += 1) {
+      let total = 0;
+      for (let k = -reach; k <= reach; k += 1) {
+        const j = Math.min(Math.max(i + k, 0), length - 1);
+        total += (source[base + j * step] ?? 0) * (weights[k + reach] ?? 0);
+      }
+      out[base + i * step] = total;
+    }
+  }
+  return out;
+}

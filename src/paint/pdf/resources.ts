@@ -1,0 +1,274 @@
+import { PDFHexString, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
+import type { GroupItem, PageItem, PictureItem, ProcessLayer, SoftMask } from '../../core/drawing';
+import type { Build } from '../../core/colour';
+import { edges, grow, type Rect } from '../../core/layout';
+import {
+  REGISTRATION_SPACE,
+  SCREEN_SPACE,
+  itemsContent,
+  num,
+  type ContentContext,
+  type GradientInk,
+  type Purpose,
+  type Resources,
+} from './content';
+import type { UsedFont } from './fonts';
+import { addStream, toObject, utf8, type AddStream, type Value } from './objects';
+import { colourShading, opacityShading } from './shading';
+import type { SetDown } from './foreign-page';
+
+/** A picture ready for a PDF. */
+export interface EncodedPicture {
+  readonly width: number;
+  readonly height: number;
+  readonly space: 'cmyk' | 'rgb' | 'grey';
+  readonly bytes: Uint8Array;
+  readonly filter: 'jpeg' | 'deflate';
+  /** A CMYK JPEG holds its inks inverted. */
+  readonly inverted: boolean;
+  /** Opacity, 8 bits a pixel, deflated. */
+  readonly mask?: Uint8Array;
+}
+
+/** A soft mask as a grey image over its region, 8 bits a pixel, deflated; white lets through. */
+export interface EncodedMask {
+  readonly width: number;
+  readonly height: number;
+  readonly bytes: Uint8Array;
+}
+
+/** What the pool asks the request for. */
+export interface PoolSource {
+  readonly purpose: Purpose;
+  readonly profileRef: PDFRef;
+  /** Key under which two encodings of pictures are the same. */
+  readonly picture: (item: PictureItem) => EncodedPicture;
+  readonly softMask: (mask: SoftMask) => EncodedMask;
+  readonly page: (item: PageItem) => SetDown;
+  readonly font: ContentContext['font'];
+}
+
+type Named = { readonly name: string; readonly ref: PDFRef };
+
+/** Resource dictionaries by their kind; each page and each form has its own. */
+type Kind = 'Font' | 'XObject' | 'ExtGState' | 'ColorSpace' | 'Properties' | 'Shading';
+type Used = Readonly<Record<Kind, Map<string, PDFRef>>>;
+
+/**
+ * Everything that content names, made once and shared by all pages: fonts, pictures, states, spots, layers, gradients,
+ * groups and masks.
+ */
+export class ResourcePool {
+  readonly fonts = new Map<string, UsedFont>();
+  readonly layers = new Map<string, Named>();
+  readonly hiddenLayers = new Set<PDFRef>();
+  transparent = false;
+  private readonly known = new Map<string, Named>();
+  private readonly counts = new Map<string, number>();
+  private readonly pictures = new Map<EncodedPicture, Named>();
+  private readonly spaces: ReadonlyMap<string, PDFRef>;
+
+  constructor(
+    private readonly context: PDFContext,
+    private readonly stream: AddStream,
+    private readonly source: PoolSource,
+  ) {
+    const tint = stream({ FunctionType: 4, Domain: [0, 1], Range: [0, 1, 0, 1, 0, 1, 0, 1] }, utf8('{dup dup dup}'));
+    this.spaces = new Map([
+      source.purpose.kind === 'press'
+        ? [REGISTRATION_SPACE, this.add(['Separation', 'All', 'DeviceCMYK', tint])]
+        : [SCREEN_SPACE, this.add(['ICCBased', source.profileRef])],
+    ]);
+  }
+
+  /** The space in which things are mixed. */
+  get blending(): Value {
+    return this.spaces.get(SCREEN_SPACE) ?? 'DeviceCMYK';
+  }
+
+  private add(value: Value): PDFRef {
+    return this.context.register(toObject(this.context, value));
+  }
+
+  /** A resource under a name of its kind, made when it is first asked for. */
+  private once(prefix: string, key: string, make: () => PDFRef): Named {
+    const whole = `${prefix}/${key}`;
+    const before = this.known.get(whole);
+    if (before) return before;
+    const named = { name: this.nameFor(prefix), ref: make() };
+    this.known.set(whole, named);
+    return named;
+  }
+
+  private nameFor(prefix: string): string {
+    const count = (this.counts.get(prefix) ?? 0) + 1;
+    this.counts.set(prefix, count);
+    return `${prefix}${count}`;
+  }
+
+  /** Resources for one page or form: what it names is noted in a dictionary of its own. */
+  open(): { readonly context: ContentContext; readonly dictionary: () => Value } {
+    const used: Used = {
+      Font: new Map(),
+      XObject: new Map(),
+      ExtGState: new Map(),
+      ColorSpace: new Map(this.spaces),
+      Properties: new Map(),
+      Shading: new Map(),
+    };
+    const note = (kind: Kind, { name, ref }: Named): string => {
+      used[kind].set(name, ref);
+      return name;
+    };
+    const resources: Resources = {
+      font: (key, gid, text) => note('Font', this.font(key, gid, text)),
+      picture: (item) => note('XObject', this.picture(item)),
+      page: (item) => note('XObject', this.page(item)),
+      group: (item) => note('XObject', this.group(item)),
+      state: ({ overprint, opacity, blend }) => {
+        if (opacity < 1 || blend) this.transparent = true;
+        const entries = { OP: overprint, op: overprint, OPM: 1, ca: opacity, CA: opacity, BM: blend && blendName(blend) };
+        return note('ExtGState', this.once('Gs', JSON.stringify(entries), () => this.add({ Type: 'ExtGState', ...entries })));
+      },
+      spot: ({ name, shown }) => note('ColorSpace', this.once('CsSpot', name, () => this.add(separation(name, shown)))),
+      layer: (layer) => note('Properties', this.layer(layer)),
+      shading: (ink) => note('Shading', this.once('Sh', JSON.stringify([ink.run, ink.stops]), () => this.add(colourShading(ink, this.source.purpose, this.spaces.get(SCREEN_SPACE))))),
+      fading: (ink, region) => note('ExtGState', this.fading(ink, region)),
+      softMask: (mask) => note('ExtGState', this.softMask(mask)),
+    };
+    const dictionary = (): Value =>
+      Object.fromEntries(
+        Object.entries(used)
+          .filter(([kind, map]) => map.size > 0 || (kind !== 'Properties' && kind !== 'Shading'))
+          .map(([kind, map]) => [kind, Object.fromEntries(map)]),
+      );
+    return { context: { purpose: this.source.purpose, font: this.source.font, resources }, dictionary };
+  } // prettier-ignore
+
+  private font(key: string, gid: number, text: string): Named {
+    const font: UsedFont = this.fonts.get(key) ?? {
+      name: this.nameFor('F'),
+      ref: this.context.nextRef(),
+      glyphs: new Map(),
+    };
+    this.fonts.set(key, font);
+    if (text !== '' || !font.glyphs.has(gid)) font.glyphs.set(gid, font.glyphs.get(gid) || text);
+    return font;
+  }
+
+  private picture(item: PictureItem): Named {
+    const made = this.source.picture(item);
+    if (made.mask) this.transparent = true;
+    const before = this.pictures.get(made);
+    if (before) return before;
+    const image = { Type: 'XObject', Subtype: 'Image', Width: made.width, Height: made.height, BitsPerComponent: 8 };
+    const mask =
+      made.mask && addStream(this.context, { ...image, ColorSpace: 'DeviceGray', Filter: 'FlateDecode' }, made.mask);
+    const space =
+      made.space === 'cmyk'
+        ? 'DeviceCMYK'
+        : made.space === 'grey'
+          ? 'DeviceGray'
+          : ['ICCBased', this.source.profileRef];
+    const entries = {
+      ...image,
+      ColorSpace: space,
+      Decode: made.inverted ? [1, 0, 1, 0, 1, 0, 1, 0] : undefined,
+      SMask: mask,
+      Filter: made.filter === 'jpeg' ? 'DCTDecode' : 'FlateDecode',
+    };
+    const named = { name: this.nameFor('Im'), ref: addStream(this.context, entries, made.bytes) };
+    this.pictures.set(made, named);
+    return named;
+  }
+
+  private page(item: PageItem): Named {
+    return this.once('Pg', `${item.document}/${item.page}`, () => {
+      const set = this.source.page(item);
+      for (const layer of set.hidden) this.hiddenLayers.add(layer);
+      if (set.transparent) this.transparent = true;
+      return set.form;
+    });
+  }
+
+  /** Items as a form that is laid on as one. */
+  private group(item: GroupItem): Named {
+    this.transparent = true;
+    const inner = this.open();
+    const content = itemsContent(item.items, inner.context);
+    const form = this.form(item.region, content, inner.dictionary(), this.blending);
+    return { name: this.nameFor('Fm'), ref: form };
+  }
+
+  private form(region: Rect, content: string, resources: Value, space: Value): PDFRef {
+    const { x, y, width, height } = grow(region, edges(1));
+    const entries = {
+      Type: 'XObject',
+      Subtype: 'Form',
+      BBox: [x, y, x + width, y + height],
+      Group: { Type: 'Group', S: 'Transparency', CS: space, I: true },
+      Resources: resources,
+    };
+    return this.stream(entries, utf8(content));
+  }
+
+  /** A state that lets through as much as the luminosity of a form; outside the form nothing. */
+  private luminosity(form: PDFRef): PDFRef {
+    this.transparent = true;
+    return this.add({ Type: 'ExtGState', SMask: { Type: 'Mask', S: 'Luminosity', G: form, BC: [0] } });
+  }
+
+  private fading(ink: GradientInk, region: Rect): Named {
+    return this.once('Gf', JSON.stringify([ink.run, ink.stops.map(({ at, opacity }) => [at, opacity]), region]), () => {
+      const shading = this.add(opacityShading(ink));
+      return this.luminosity(this.form(region, '/Sh sh\n', { Shading: { Sh: shading } }, 'DeviceGray'));
+    });
+  }
+
+  private softMask(mask: SoftMask): Named {
+    const { width, height, bytes } = this.source.softMask(mask);
+    const image = addStream(
+      this.context,
+      {
+        Type: 'XObject', Subtype: 'Image', Width: width, Height: height, BitsPerComponent: 8,
+        ColorSpace: 'DeviceGray', Interpolate: true, Filter: 'FlateDecode',
+      },
+      bytes,
+    ); // prettier-ignore
+    const r = mask.region;
+    const square = [r.width, 0, 0, -r.height, r.x, r.y + r.height].map(num).join(' ');
+    const form = this.form(r, `q\n${square} cm\n/Im Do\nQ\n`, { XObject: { Im: image } }, 'DeviceGray');
+    return { name: this.nameFor('Gm'), ref: this.luminosity(form) };
+  }
+
+  private layer(layer: ProcessLayer): Named {
+    const named = this.layers.get(layer.name) ?? { name: this.nameFor('Oc'), ref: this.add(optionalContent(layer)) };
+    this.layers.set(layer.name, named);
+    return named;
+  }
+}
+
+/** A blend mode as PDF names it: `color-burn` is `ColorBurn`. */
+const blendName = (blend: string): string => blend.replace(/(^|-)([a-z])/g, (_, __, c: string) => c.toUpperCase());
+
+/** A spot ink as a plate of its own, shown by a build where it is not printed. */
+const separation = (name: string, shown: Build): Value => [
+  'Separation',
+  name,
+  'DeviceCMYK',
+  {
+    FunctionType: 2,
+    Domain: [0, 1],
+    C0: [0, 0, 0, 0],
+    C1: [shown.c / 100, shown.m / 100, shown.y / 100, shown.k / 100],
+    N: 1,
+  },
+];
+
+/** A layer with the processing step that it carries (ISO 19593-1; key names from memory). */
+const optionalContent = ({ name, step }: ProcessLayer): Value => ({
+  Type: 'OCG',
+  Name: PDFHexString.fromText(name),
+  Intent: 'View',
+  GTS_Metadata: { GTS_ProcStepsGroup: step.group, GTS_ProcStepsType: step.type },
+});

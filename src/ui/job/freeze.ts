@@ -1,0 +1,86 @@
+import { elementsOn, withSide, type Element, type Job } from '@/core/job';
+import { apply, centreOf, placed, type Matrix, type Rect } from '@/core/layout';
+import { freshId } from './add-element';
+import type { Desk } from './use-desk';
+
+/** The degrees, scale and side that a copy’s map turns by; maps of repeats are turns, scales and mirror images. */
+function partsOf([a, b, c, d]: Matrix): { readonly degrees: number; readonly scale: number; readonly mirrored: boolean } {
+  const scale = Math.hypot(a, b);
+  const mirrored = a * d - b * c < 0;
+  // A mirror image across an upright line turns the other way.
+  const degrees = (Math.atan2(mirrored ? -b : b, mirrored ? -a : a) * 180) / Math.PI;
+  return { degrees, scale, mirrored };
+} // prettier-ignore
+
+/** The element mirrored in itself, as far as its kind can be. */
+function flipped(element: Element): Element {
+  switch (element.kind) {
+    case 'picture':
+      return { ...element, flip: { ...element.flip, across: !element.flip.across } };
+    case 'line':
+      return { ...element, slope: element.slope === 'down' ? 'up' : 'down' };
+    case 'shape':
+      return { ...element, shape: flippedForm(element.shape) };
+    case 'text':
+    case 'vector':
+    case 'page':
+      return element;
+  }
+}
+
+type Form = Extract<Element, { kind: 'shape' }>['shape'];
+
+function flippedForm(form: Form): Form {
+  switch (form.form) {
+    case 'rectangle': {
+      if (!Array.isArray(form.radius)) return form;
+      const [tl, tr, br, bl] = form.radius;
+      return { ...form, radius: [tr, tl, bl, br] };
+    }
+    case 'arc':
+      return { ...form, from: -form.from, sweep: -form.sweep };
+    case 'ribbon':
+      return { ...form, left: form.right, right: form.left };
+    case 'path':
+      return {
+        ...form,
+        data: form.data.replace(/(-?[\d.]+(?:e-?\d+)?)([\s,]+)(-?[\d.]+(?:e-?\d+)?)/gi, (_, x: string, gap: string, y: string) => `${Math.round((1 - Number(x)) * 1e6) / 1e6}${gap}${y}`),
+      };
+    case 'bubble':
+      return typeof form.lean === 'number' ? { ...form, at: 100 - form.at, lean: -form.lean } : form;
+    case 'ellipse':
+    case 'polygon':
+    case 'star':
+    case 'arrow':
+      return form;
+  }
+} // prettier-ignore
+
+/** A repeated element as plain elements, each where its copy stood. */
+export function frozenCopies(desk: Desk, element: Element): { readonly job: Job; readonly ids: readonly string[] } {
+  const { drawing, job, piece, surface } = desk;
+  const { boxes } = drawing;
+  const frame = drawing.frames.find((f) => f.element === element.id);
+  if (!frame) return { job, ids: [element.id] };
+  const { against, rotate, shear } = element.placement;
+  const copies = frame.copies.map((copy, i): Element => {
+    if (i === 0) return { ...element, repeat: [] };
+    const { degrees, scale, mirrored } = partsOf(copy);
+    const middle = apply(copy, centreOf(frame.rect));
+    const [width, height] = [frame.rect.width * scale, frame.rect.height * scale];
+    const rect: Rect = { x: middle.x - width / 2, y: middle.y - height / 2, width, height };
+    const turn = degrees + (mirrored ? -rotate : rotate);
+    const own = mirrored ? flipped(element) : element;
+    return {
+      ...own,
+      id: freshId(),
+      repeat: [],
+      placement: { ...placed(rect, against, boxes), rotate: Math.round((turn % 360) * 1e6) / 1e6, shear: mirrored ? -shear : shear },
+    };
+  });
+  const elements = elementsOn(piece, surface.name).flatMap((e) => (e.id === element.id ? copies : [e]));
+  return {
+    job: { ...job, pieces: job.pieces.map((p) => (p === piece ? withSide(p, surface.name, elements) : p)) },
+    ids: copies.map((c) => c.id),
+  };
+} // prettier-ignore

@@ -1,0 +1,102 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { samePaint } from '@/core/compose';
+import type { ElementOf, SolidPaint } from '@/core/job';
+import type { VectorArt } from '@/core/shape';
+import { CheckField } from '../field/CheckField';
+import { NumberField } from '../field/NumberField';
+import { SolidPaintField } from '../field/PaintField';
+import { useJob } from '../job/context';
+import { ungrouped } from '../job/ungroup';
+import { useDesk } from '../job/use-desk';
+import { Opener } from './Opener';
+import { Group } from './Slip';
+import { useChange } from './use-change';
+
+/** Most colours of a drawing that are listed. */
+const MOST = 24;
+
+const coloursOf = (art: VectorArt): readonly SolidPaint[] => {
+  const found = new Map<string, SolidPaint>();
+  for (const { fill, stroke } of art.shapes)
+    for (const paint of [fill, stroke?.paint]) if (paint) found.set(JSON.stringify(paint), paint);
+  return [...found.values()];
+};
+
+/** A drawing’s colours, and taking it apart. */
+export function VectorFields({ element }: { readonly element: ElementOf<'vector'> }) {
+  const change = useChange(element);
+  const desk = useDesk();
+  const replace = useJob((s) => s.replace);
+  const select = useJob((s) => s.select);
+  const asset = desk.job.assets[element.drawing];
+  const art = desk.resources.art(element.drawing);
+  const set = (label: string, values: Partial<ElementOf<'vector'>>) =>
+    change(label, (el) => (el.kind === 'vector' ? { ...el, ...values } : el));
+  const recolour = (from: SolidPaint, to: SolidPaint) =>
+    set('Recolour', { recolour: [...element.recolour.filter((r) => !samePaint(r.from, from)), { from, to }] });
+  const colours = art ? coloursOf(art) : [];
+  return (
+    <Group title="Drawing">
+      <Box sx={{ fontSize: 13, maxWidth: 190, lineHeight: 1.35 }}>
+        <b>{asset?.name ?? 'A drawing'}</b>
+        <br />
+        {art ? `${art.shapes.length} shape${art.shapes.length === 1 ? '' : 's'}, ${colours.length} colour${colours.length === 1 ? '' : 's'}` : 'not here'}
+      </Box>
+      <Opener label="Colours" count={element.recolour.length} width={420}>
+        <Group title="Colours of the drawing">
+          {colours.slice(0, MOST).map((from, i) => (
+            <SolidPaintField
+              key={JSON.stringify(from)}
+              label={`colour ${i + 1}`}
+              value={element.recolour.find((r) => samePaint(r.from, from))?.to ?? from}
+              onChange={(to) => to && recolour(from, to)}
+            />
+          ))}
+        </Group>
+      </Opener>
+      <CheckField label="stretch" checked={element.stretch} onChange={(stretch) => set('Stretch', { stretch })} />
+      <Button
+        size="small"
+        variant="outlined"
+        disabled={!art}
+        onClick={() => {
+          if (!art) return;
+          const { job, ids } = ungrouped(desk, element, art);
+          replace('Take the drawing apart', job);
+          select(ids);
+        }}
+      >
+        Take apart
+      </Button>
+    </Group>
+  );
+} // prettier-ignore
+
+/** Which page of a PDF is shown. */
+export function PageFields({ element }: { readonly element: ElementOf<'page'> }) {
+  const change = useChange(element);
+  const { job } = useDesk();
+  const asset = job.assets[element.document];
+  const pages = asset?.kind === 'document' ? asset.pages.length : 1;
+  return (
+    <Group title="PDF page">
+      <Box sx={{ fontSize: 13, maxWidth: 190, lineHeight: 1.35 }}>
+        <b>{asset?.name ?? 'A PDF'}</b>
+        <br />
+        kept as vectors for the press
+      </Box>
+      <NumberField
+        label={`page of ${pages}`}
+        name="page"
+        value={element.page}
+        least={1}
+        most={pages}
+        whole
+        width={76}
+        onChange={(page) => change('Page', (el) => (el.kind === 'page' ? { ...el, page } : el))}
+      />
+    </Group>
+  );
+}

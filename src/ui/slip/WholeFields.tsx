@@ -1,0 +1,45 @@
+'use client';
+import { nameOf } from '@/core/compose';
+import { elementsOn, type Element } from '@/core/job';
+import { ChoiceField } from '../field/ChoiceField';
+import { NumberField } from '../field/NumberField';
+import { useJob } from '../job/context';
+import { useDesk } from '../job/use-desk';
+import { BLEND_OPTIONS } from './EffectFields';
+import { Opener } from './Opener';
+import { Group } from './Slip';
+import { useChange } from './use-change';
+
+/** Opacity, mixing, turn and lean; the layer it lies on, and the shape it is seen through. */
+export function WholeFields({ element }: { readonly element: Element }) {
+  const change = useChange(element);
+  const { piece } = useDesk();
+  const side = useJob((s) => s.side);
+  const shapes = elementsOn(piece, side).filter((e) => e.kind === 'shape' && e.id !== element.id);
+  const { rotate, shear } = element.placement;
+  const pose = (label: string, values: Partial<Element['placement']>) =>
+    change(label, (el) => ({ ...el, placement: { ...el.placement, ...values } }));
+  const set = (label: string, values: Partial<Pick<Element, 'opacity' | 'blend' | 'layer' | 'clipTo'>>) =>
+    change(label, (el) => ({ ...el, ...values }));
+  const further = Number(element.blend !== 'normal') + Number(shear !== 0) + Number(element.clipTo !== null);
+  return (
+    <>
+      <NumberField label="opacity" value={Math.round(element.opacity * 1000) / 10} least={0} most={100} width={60} after=" %" onChange={(p) => set('Opacity', { opacity: p / 100 })} />
+      <NumberField label="turn" value={rotate} least={-360} most={360} width={56} after="°" onChange={(to) => pose('Turn', { rotate: to })} />
+      <Opener label="More" count={further} width={440}>
+        <Group title="The whole of it">
+          <NumberField label="lean" value={shear} least={-80} most={80} width={56} after="°" onChange={(to) => pose('Lean', { shear: to })} />
+          <ChoiceField label="mixes" width={104} value={element.blend} options={BLEND_OPTIONS} onChange={(blend) => set('Mix', { blend })} />
+          <ChoiceField label="layer" width={120} value={element.layer} options={piece.layers.map((l) => ({ value: l.id, label: l.name }))} onChange={(layer) => set('Layer', { layer })} />
+          <ChoiceField
+            label="seen through"
+            width={130}
+            value={element.clipTo ?? ''}
+            options={[{ value: '', label: 'nothing' }, ...shapes.map((s) => ({ value: s.id, label: nameOf(s) }))]}
+            onChange={(to) => set('Clip', { clipTo: to === '' ? null : to })}
+          />
+        </Group>
+      </Opener>
+    </>
+  );
+} // prettier-ignore

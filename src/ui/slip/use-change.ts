@@ -1,0 +1,15 @@
+import type { Element } from '@/core/job';
+import { useJob } from '../job/context';
+import { withElements } from '../job/store';
+
+/** Changes an element as one step. */
+export function useChange(element: Element) {
+  const replace = useJob((s) => s.replace);
+  const side = useJob((s) => s.side);
+  const job = useJob((s) => s.job);
+  return (label: string, change: (el: Element) => Element) =>
+    replace(
+      label,
+      withElements(job, side, (el) => (el.id === element.id ? change(el) : el)),
+    );
+}
