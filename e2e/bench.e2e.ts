@@ -77,7 +77,7 @@ test.describe('laying out by hand', () => {
     await page.keyboard.press('Escape');
     await dragFromTo(page, [100, 150], [8, 10]);
     await expect(page.getByText('2 elements', { exact: true })).toBeVisible();
-    await page.getByRole('button', { name: 'Align and distribute' }).click();
+    await page.getByRole('button', { name: 'Align', exact: true }).click();
     await page.getByLabel('against').click();
     await page.getByRole('option', { name: 'Oval' }).click();
     await page.getByRole('button', { name: 'Align left' }).click();
@@ -175,7 +175,7 @@ test('a new size moves everything rightly, and another unit only writes it diffe
 test('a designer’s own font is brought in, chosen, and set on the bench', async ({ page }) => {
   await begin(page, 'Own font');
   const font = 'node_modules/@fontsource/spline-sans-mono/files/spline-sans-mono-latin-600-normal.woff2';
-  await page.getByLabel('Pictures and fonts to bring in').setInputFiles(font);
+  await page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles(font);
   await expect(page.getByText('Spline Sans Mono can be chosen now.')).toBeVisible();
   await page.locator('[data-bench]').focus();
   await page.keyboard.press('t');

@@ -26,7 +26,7 @@ test('a flyer from nothing to a press file that poppler, qpdf and Ghostscript ag
   await expect(page.locator('[data-figure="finished"]')).toContainText('5.5 × 8.5 in');
 
   await page
-    .getByLabel('Pictures and fonts to bring in')
+    .getByLabel('Pictures, drawings, PDFs and fonts to bring in')
     .setInputFiles({ name: 'dusk.jpg', mimeType: 'image/jpeg', buffer: picture });
   await expect(page.getByText('300 ppi here')).toBeVisible();
 

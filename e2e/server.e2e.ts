@@ -71,7 +71,7 @@ test.describe('hostile and broken uploads get a clear message, change nothing an
   test('the page says so, and the job is as it was', async ({ page }) => {
     await openJob(page, 'demo-meteor-night');
     await page
-      .getByLabel('Pictures and fonts to bring in')
+      .getByLabel('Pictures, drawings, PDFs and fonts to bring in')
       .setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('only words') });
     await expect(page.getByRole('alert').filter({ hasText: 'is not a picture' })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();

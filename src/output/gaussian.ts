@@ -8,20 +8,19 @@ export function gaussian(pixels: ArrayLike<number>, width: number, height: numbe
   const source = Float32Array.from(pixels);
   if (sigma <= 0) return source;
   const reach = Math.ceil(sigma * 4);
-  const kernel = Float64Array.from({ length: 2 * reach + 1 }, (_, i) => integral(i - reach, sigma));
+  const kernel = Float64Array.from({ length: 2 * reach + 1 }, (_, i) => weight(i - reach, sigma));
   const sum = kernel.reduce((total, k) => total + k, 0);
   const weights = kernel.map((k) => k / sum);
   return along(along(source, width, height, weights, reach, false), width, height, weights, reach, true);
 }
 
-/** The Gaussian over one pixel, not at its middle alone: right for small deviations too. */
-function integral(at: number, sigma: number): number {
+/** The Gaussian at a distance; a narrow one is averaged over its pixel, where its middle alone would say too little. */
+function weight(at: number, sigma: number): number {
+  const density = (x: number) => Math.exp(-(x * x) / (2 * sigma * sigma));
+  if (sigma >= 1) return density(at);
   const steps = 8;
   let total = 0;
-  for (let i = 0; i < steps; i += 1) {
-    const x = at - 0.5 + (i + 0.5) / steps;
-    total += Math.exp(-(x * x) / (2 * sigma * sigma));
-  }
+  for (let i = 0; i < steps; i += 1) total += density(at - 0.5 + (i + 0.5) / steps);
   return total / steps;
 }
 

@@ -20,7 +20,7 @@ export async function paletteOf(bytes: Uint8Array): Promise<readonly Rgb[]> {
   const raw = await openPicture(bytes)
     .autoOrient()
     .flatten({ background: '#ffffff' })
-    .resize(SIDE, SIDE, { fit: 'inside' })
+    .resize(SIDE, SIDE, { fit: 'inside', withoutEnlargement: true })
     .toColourspace('srgb')
     .removeAlpha()
     .raw()
@@ -37,7 +37,7 @@ export async function paletteOf(bytes: Uint8Array): Promise<readonly Rgb[]> {
   }
   const found = centres
     .map((centre, k) => ({ centre, members: groups.flatMap((g, i) => (g === k ? [i] : [])) }))
-    .filter(({ members }) => members.length > labs.length / 400)
+    .filter(({ members }) => members.length > labs.length / 150)
     .sort((a, b) => b.members.length - a.members.length);
   const kept: { readonly lab: Lab; readonly rgb: Rgb }[] = [];
   for (const { centre, members } of found) {

@@ -1,6 +1,7 @@
 import { deflateSync } from 'node:zlib';
 import { itemsOf, leavesOf, type Item, type PictureItem, type SoftMask } from '../core/drawing';
 import { pictureAsset } from '../core/job';
+import type { Rect } from '../core/layout';
 import { MM_PER_INCH } from '../core/measure';
 import type { EncodedMask, PdfRequest } from '../paint/pdf';
 import { svgMask } from '../paint/svg';
@@ -10,9 +11,11 @@ import { gaussian } from './gaussian';
 import { silhouettePng } from './silhouette';
 
 /** Pixels to a standard deviation: a Gaussian has nothing finer to show. */
-const PER_SIGMA = 4;
+const PER_SIGMA = 6;
+/** Silhouettes are drawn this many times finer and averaged: the drawing’s own smoothing knows quarters of a pixel only. */
+const FINER = 4;
 /** Most pixels of one mask, and the finest it is ever drawn, to the inch. */
-const [MOST_PIXELS, FINEST] = [6_000_000, 600];
+const [MOST_PIXELS, FINEST] = [1_500_000, 600];
 
 /** Every soft mask of a job as a grey image: the silhouette drawn, then blurred by a true Gaussian. */
 export async function masksOf(desk: Desk): Promise<PdfRequest['softMask']> {
@@ -38,37 +41,52 @@ const masksIn = (items: readonly Item[]): readonly SoftMask[] =>
 
 /** @returns white where the mask lets through, before deflating: see `blurredMask` */
 async function drawMask(desk: Desk, mask: SoftMask): Promise<EncodedMask> {
-  const { width, height, pixels } = await blurredMask(desk, mask);
-  return { width, height, bytes: deflateSync(pixels) };
+  const { pixels, ...image } = await blurredMask(desk, mask);
+  return { ...image, bytes: deflateSync(pixels) };
 }
 
-/** A soft mask as grey pixels over its region. */
+/** A soft mask as grey pixels over its region, which is given back as the pixels cover it. */
 export async function blurredMask(
   desk: Pick<Desk, 'assets' | 'fonts' | 'colour' | 'job'>,
   mask: SoftMask,
-): Promise<{ readonly width: number; readonly height: number; readonly pixels: Uint8Array }> {
+): Promise<{ readonly width: number; readonly height: number; readonly region: Rect; readonly pixels: Uint8Array }> {
   const { Resvg } = await import('@resvg/resvg-js');
-  const { region, blur } = mask;
+  const { blur } = mask;
   const fine = Math.min(FINEST, blur > 0 ? (PER_SIGMA / blur) * MM_PER_INCH : FINEST);
-  const share = Math.sqrt(MOST_PIXELS / (region.width * region.height)) * MM_PER_INCH;
+  const share = Math.sqrt(MOST_PIXELS / (mask.region.width * mask.region.height)) * MM_PER_INCH;
   const perMm = Math.min(fine, share) / MM_PER_INCH;
-  const wide = Math.max(2, Math.ceil(region.width * perMm));
+  const [wide, high] = [mask.region.width, mask.region.height].map((mm) => Math.max(2, Math.ceil(mm * perMm))) as [number, number]; // prettier-ignore
+  // Whole pixels: the region grows a little at its right and foot.
+  const region: Rect = { ...mask.region, width: wide / perMm, height: high / perMm };
   const hrefs = new Map<string, string>();
   for (const item of leavesOf(mask.of)) {
     if (item.kind !== 'picture') continue;
     hrefs.set(item.picture, await silhouetteHref(desk, item, wide));
   }
-  const svg = svgMask(mask, {
+  const svg = svgMask({ ...mask, region }, {
     fonts: desk.fonts.set,
     colour: desk.colour,
     picture: (item) => hrefs.get(item.picture) ?? '',
     page: () => '',
   });
-  const image = new Resvg(svg, { fitTo: { mode: 'width', value: wide }, font: { loadSystemFonts: false } }).render();
-  const { width, height, pixels } = image;
-  const white = Uint8Array.from({ length: width * height }, (_, i) => pixels[i * 4] ?? 0);
-  const soft = blur > 0 ? gaussian(white, width, height, blur * (width / region.width)) : white;
-  return { width, height, pixels: Uint8Array.from(soft, Math.round) };
+  const fit = { fitTo: { mode: 'width', value: wide * FINER }, font: { loadSystemFonts: false } } as const;
+  const image = new Resvg(svg, fit).render();
+  const white = averaged(image.pixels, image.width, wide, high);
+  const soft = blur > 0 ? gaussian(white, wide, high, blur * perMm) : white;
+  return { width: wide, height: high, region, pixels: Uint8Array.from(soft, Math.round) };
+}
+
+/** The red channel of a finer picture, each pixel the mean of the finer ones in it. */
+function averaged(pixels: Uint8Array, stride: number, width: number, height: number): Float32Array {
+  const out = new Float32Array(width * height);
+  for (let y = 0; y < height * FINER; y += 1) {
+    const row = Math.floor(y / FINER) * width;
+    for (let x = 0; x < width * FINER; x += 1) {
+      const at = row + Math.floor(x / FINER);
+      out[at] = (out[at] ?? 0) + (pixels[(y * stride + x) * 4] ?? 0);
+    }
+  }
+  return out.map((sum) => sum / (FINER * FINER));
 }
 
 async function silhouetteHref(desk: Pick<Desk, 'assets' | 'job'>, item: PictureItem, wide: number): Promise<string> {

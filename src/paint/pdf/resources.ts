@@ -34,6 +34,8 @@ export interface EncodedPicture {
 export interface EncodedMask {
   readonly width: number;
   readonly height: number;
+  /** What its pixels cover, mm. */
+  readonly region: Rect;
   readonly bytes: Uint8Array;
 }
 
@@ -226,7 +228,7 @@ export class ResourcePool {
   }
 
   private softMask(mask: SoftMask): Named {
-    const { width, height, bytes } = this.source.softMask(mask);
+    const { width, height, region: r, bytes } = this.source.softMask(mask);
     const image = addStream(
       this.context,
       {
@@ -235,7 +237,6 @@ export class ResourcePool {
       },
       bytes,
     ); // prettier-ignore
-    const r = mask.region;
     const square = [r.width, 0, 0, -r.height, r.x, r.y + r.height].map(num).join(' ');
     const form = this.form(r, `q\n${square} cm\n/Im Do\nQ\n`, { XObject: { Im: image } }, 'DeviceGray');
     return { name: this.nameFor('Gm'), ref: this.luminosity(form) };

@@ -41,17 +41,26 @@ export function pathData(path: Path, at: (s: Segment) => Segment = (s) => s): st
 
 /** What is drawn by reference: gradients, clips, masks and filters, each with an id of its own. */
 class Definitions {
-  private count = 0;
   constructor(
     private readonly scope: string,
     readonly context: SvgContext,
+    private readonly count = { ids: 0 },
   ) {}
 
   id(): string {
-    this.count += 1;
-    return `${this.scope}${this.count}`;
+    this.count.ids += 1;
+    return `${this.scope}${this.count.ids}`;
+  }
+
+  /** The same for a mask, in which black is black and not what the press makes of it. */
+  get forMask(): Definitions {
+    return new Definitions(this.scope, { ...this.context, colour: BLACK_AND_WHITE }, this.count);
   }
 }
+
+const BLACK_AND_WHITE: SvgContext['colour'] = {
+  toRgb: ({ k }) => (k > 50 ? { r: 0, g: 0, b: 0 } : { r: 255, g: 255, b: 255 }),
+};
 
 /**
  * Draws items as an SVG fragment in millimetres. Everything variable in it is a number, a hash or escaped.
@@ -210,7 +219,7 @@ function throughMask(items: readonly Item[], mask: SoftMask, defs: Definitions):
   const { x, y, width, height } = mask.region;
   return (
     `${soft?.defs ?? ''}<mask id="${id}" maskUnits="userSpaceOnUse" x="${n(x)}" y="${n(y)}" width="${n(width)}" height="${n(height)}">` +
-    `<g${filter}>${silhouette(mask, defs)}</g></mask>` +
+    `<g${filter}>${silhouette(mask, defs.forMask)}</g></mask>` +
     `<g mask="url(#${id})">${items.map((i) => svgItem(i, defs)).join('')}</g>`
   );
 }
@@ -268,7 +277,7 @@ export function svgDocument(view: Rect, drawn: string): string {
 
 /** What a soft mask lets through, before it is blurred: on black ground, white. */
 export const svgMask = (mask: SoftMask, context: SvgContext): string =>
-  svgDocument(mask.region, silhouette(mask, new Definitions('m', context)));
+  svgDocument(mask.region, silhouette(mask, new Definitions('m', context).forMask));
 
 /** White lets through. A shrunken silhouette is white with its own rim in black over it. */
 function silhouette({ of, grow: by, region }: SoftMask, defs: Definitions): string {

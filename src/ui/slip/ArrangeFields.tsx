@@ -3,13 +3,12 @@ import Button from '@mui/material/Button';
 import ButtonGroup from '@mui/material/ButtonGroup';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import Box from '@mui/material/Box';
-import Popover from '@mui/material/Popover';
 import { useState } from 'react';
 import { type Edge } from '@/core/layout';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { alignSelection, distributeSelection, type Reference } from '../job/arrange';
+import { Opener } from './Opener';
 import { Group } from './Slip';
 
 const EDGES: readonly { readonly edge: Edge; readonly label: string }[] = [
@@ -22,32 +21,11 @@ const EDGES: readonly { readonly edge: Edge; readonly label: string }[] = [
 ];
 
 /** A door to aligning and distributing, so that the slip stays low. */
-export function ArrangeFields() {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  return (
-    <>
-      <Button
-        size="small"
-        variant="outlined"
-        onClick={(event) => setAnchor(event.currentTarget)}
-        aria-haspopup="dialog"
-      >
-        Align and distribute
-      </Button>
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={() => setAnchor(null)}
-        anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
-        transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-      >
-        <Box sx={{ p: 1.5 }}>
-          <Arrangement />
-        </Box>
-      </Popover>
-    </>
-  );
-}
+export const ArrangeFields = () => (
+  <Opener label="Align">
+    <Arrangement />
+  </Opener>
+);
 
 /** Align and distribute against a chosen box or element. */
 function Arrangement() {

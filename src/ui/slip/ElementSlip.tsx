@@ -2,8 +2,8 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { nameOf } from '@/core/compose';
-import { elementsOn, type Element } from '@/core/job';
-import { boxName } from '@/core/layout';
+import { boxOfAxis, elementsOn, type Element } from '@/core/job';
+import { boxName, type SurfaceBoxes } from '@/core/layout';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { COLOURS } from '../shell/theme';
@@ -11,7 +11,8 @@ import { ArrangeFields } from './ArrangeFields';
 import { PictureFields } from './PictureFields';
 import { EffectFields } from './EffectFields';
 import { GroupFields } from './GroupFields';
-import { PlacementFields } from './PlacementFields';
+import { Opener } from './Opener';
+import { AxisBoxes, PlacementFields } from './PlacementFields';
 import { RepeatFields } from './RepeatFields';
 import { LineFields, ShapeFields } from './ShapeFields';
 import { Group, Groups, Slip } from './Slip';
@@ -70,6 +71,12 @@ function Title({ name, where }: { readonly name: string; readonly where: string 
   );
 }
 
+/** The boxes that hold an element, in words. */
+function whereOf({ placement }: Element, boxes: SurfaceBoxes): string {
+  const [across, down] = (['x', 'y'] as const).map((axis) => boxName(boxOfAxis(placement, axis), boxes));
+  return across === down ? (across ?? '') : `${across} and ${down}`;
+}
+
 function Name({ element }: { readonly element: Element }) {
   const change = useChange(element);
   const { boxes } = useDesk().drawing;
@@ -89,9 +96,9 @@ function Name({ element }: { readonly element: Element }) {
           if (name !== element.name) change('Name', (el) => ({ ...el, name }));
         }}
       />
-      <Box sx={{ color: COLOURS.accent, fontSize: 12.5, fontWeight: 600 }}>
-        on {boxName(element.placement.against, boxes)}
-      </Box>
+      <Opener plain label={`on ${whereOf(element, boxes)}`}>
+        <AxisBoxes element={element} />
+      </Opener>
     </Box>
   );
 }

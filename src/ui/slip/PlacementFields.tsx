@@ -6,7 +6,6 @@ import { MeasureField } from '../field/MeasureField';
 import { useMeasures } from '../field/measures';
 import { useDesk } from '../job/use-desk';
 import { BoxField } from './BoxField';
-import { Opener } from './Opener';
 import { Group } from './Slip';
 import { useChange } from './use-change';
 
@@ -29,7 +28,6 @@ export function PlacementFields({ element }: { readonly element: Element }) {
   const { placement, id } = element;
   const rect = boxes.placed[id];
   if (!rect) return null;
-  const ownBoxes = Number(placement.x.of !== undefined) + Number(placement.y.of !== undefined);
   return (
     <>
       <Group title="Against">
@@ -37,34 +35,43 @@ export function PlacementFields({ element }: { readonly element: Element }) {
           label="box"
           value={placement.against}
           element={id}
-          width={112}
+          width={104}
           onChange={(to) =>
             change('Hold against another box', (el) => ({ ...el, placement: restate(el.placement, to, boxes, rect) }))
           }
         />
-        <Opener label="Each way" count={ownBoxes}>
-          <Group title="A box of its own">
-            {(['x', 'y'] as const).map((axis) => (
-              <BoxField
-                key={axis}
-                label={axis === 'x' ? 'across' : 'down'}
-                value={placement[axis].of ?? placement.against}
-                element={id}
-                width={180}
-                onChange={(to) =>
-                  change('Hold against another box', (el) => ({
-                    ...el,
-                    placement: restateAxis(el.placement, axis, to, boxes, rect),
-                  }))
-                }
-              />
-            ))}
-          </Group>
-        </Opener>
       </Group>
       <AxisFields element={element} axis="x" />
       <AxisFields element={element} axis="y" />
     </>
+  );
+}
+
+/** A box for each axis by itself. */
+export function AxisBoxes({ element }: { readonly element: Element }) {
+  const { boxes } = useDesk().drawing;
+  const change = useChange(element);
+  const { placement, id } = element;
+  const rect = boxes.placed[id];
+  if (!rect) return null;
+  return (
+    <Group title="A box of its own">
+      {(['x', 'y'] as const).map((axis) => (
+        <BoxField
+          key={axis}
+          label={axis === 'x' ? 'across' : 'down'}
+          value={placement[axis].of ?? placement.against}
+          element={id}
+          width={180}
+          onChange={(to) =>
+            change('Hold against another box', (el) => ({
+              ...el,
+              placement: restateAxis(el.placement, axis, to, boxes, rect),
+            }))
+          }
+        />
+      ))}
+    </Group>
   );
 }
 
@@ -104,7 +111,7 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
           label={WORDS[axis][key]}
           name={`${axis}-${WORDS[axis][key]}`}
           held={held.includes(key)}
-          width={74}
+          width={64}
           shown={show(key)}
           read={(text) => (key === 'size' && isContent(text) ? { ok: true, value: 'content' } : readLen(text, context, measures))}
           refuse={(len) => (key === 'size' && isNegative(len) ? 'A size cannot be negative.' : undefined)}
