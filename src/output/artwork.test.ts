@@ -118,7 +118,9 @@ describe('shadows and blur against the closed form of a blurred box', () => {
     ['glow', Effect.parse({ effect: 'glow', blur: 6, spread: 0, paint: process(0, 0, 100, 0) }), 3],
     ['blur', Effect.parse({ effect: 'blur', blur: 3 }), 1.5],
   ] as const)('%s: every pixel within one level of 255', async (_name, effect, sigma) => {
-    const { blur, region, width, height, pixels } = await firstMask([box('b', [30, 40, 40, 24], { effects: [effect] })]);
+    const { blur, region, width, height, pixels } = await firstMask([
+      box('b', [30, 40, 40, 24], { effects: [effect] }),
+    ]);
     expect(blur).toBe(sigma);
     const [sx, sy] = [region.width / width, region.height / height];
     let worst = 0;
@@ -172,7 +174,10 @@ describe('pictures’ tones against sharp', () => {
   test('levels without gamma are a straight line held within 0 and 255', async () => {
     const ours = adjusted(pixels, { ...plain, levels: { black: 30, white: 210, gamma: 1 } }).rgb;
     const k = 255 / 180;
-    const theirs = await sharp(rgb, raw).linear(k, -30 * k).raw().toBuffer();
+    const theirs = await sharp(rgb, raw)
+      .linear(k, -30 * k)
+      .raw()
+      .toBuffer();
     expect(worst(ours, theirs)).toBeLessThanOrEqual(1);
   });
   test('gamma is a power: 255 · (v ÷ 255) ^ (1 ÷ γ)', async () => {
@@ -213,7 +218,10 @@ async function pageRaster(pdf: Uint8Array, ppi: number, page = 1) {
   return inFolder(async (folder) => {
     writeFileSync(join(folder, 'f.pdf'), pdf);
     run('pdftoppm', ['-r', String(ppi), '-f', String(page), '-l', String(page), '-png', join(folder, 'f.pdf'), join(folder, 'p')]); // prettier-ignore
-    const file = run('ls', [folder]).split('\n').find((f) => f.endsWith('.png')) ?? '';
+    const file =
+      run('ls', [folder])
+        .split('\n')
+        .find((f) => f.endsWith('.png')) ?? '';
     const { data, info } = await sharp(readFileSync(join(folder, file))).removeAlpha().raw().toBuffer({ resolveWithObject: true }); // prettier-ignore
     return { data, width: info.width, height: info.height };
   });
@@ -234,7 +242,7 @@ const LOGO = `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm"
 <ellipse class="ring" cx="110" cy="76" rx="30" ry="15"/><path class="ring d" d="M8 52H90"/><path d="M120 66A14 9 30 1 0 140 80Z" opacity="0.5"/>
 <defs><g id="k"><rect width="6" height="6"/></g></defs><use href="#k" x="150" y="90"/><use href="#k" transform="translate(3 92) skewX(30)"/></svg>`;
 
-const drawing = async (text: string) => {
+const drawing = (text: string) => {
   const bytes = new TextEncoder().encode(text);
   const read = readSvg(text);
   if (!read.ok) throw new Error(read.problem);
@@ -244,7 +252,7 @@ const drawing = async (text: string) => {
 };
 
 test('an SVG comes through the press file as resvg draws it: the same shapes, none of them pixels', async () => {
-  const { sha, bytes, asset } = await drawing(LOGO);
+  const { sha, bytes, asset } = drawing(LOGO);
   const front = [element<'vector'>({ kind: 'vector', id: 'v', drawing: sha, placement: { against: { box: 'trim' }, x: { start: 0, size: 80 }, y: { start: 0, size: 50 } } })]; // prettier-ignore
   const job = { ...bare(front, { assets: { [sha]: asset } }), pieces: makeJob(front, {}, { size: { width: 80, height: 50 }, bleed: { top: 0, right: 0, bottom: 0, left: 0 } }).pieces }; // prettier-ignore
   const pdf = await press(job, inMemory(new Map([[sha, bytes]])), 'preview');
@@ -257,7 +265,11 @@ test('an SVG comes through the press file as resvg draws it: the same shapes, no
   expect(difference({ ...ours, data: grey(ours.data) }, { data: grey(flat), width: theirs.width, height: theirs.height })).toBeLessThan(0.004); // prettier-ignore
   await inFolder((folder) => {
     writeFileSync(join(folder, 'f.pdf'), pdf);
-    expect(run('pdfimages', ['-list', join(folder, 'f.pdf')]).trim().split('\n')).toHaveLength(2);
+    expect(
+      run('pdfimages', ['-list', join(folder, 'f.pdf')])
+        .trim()
+        .split('\n'),
+    ).toHaveLength(2);
   });
 });
 

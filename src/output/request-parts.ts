@@ -63,12 +63,15 @@ export async function blurredMask(
     if (item.kind !== 'picture') continue;
     hrefs.set(item.picture, await silhouetteHref(desk, item, wide));
   }
-  const svg = svgMask({ ...mask, region }, {
-    fonts: desk.fonts.set,
-    colour: desk.colour,
-    picture: (item) => hrefs.get(item.picture) ?? '',
-    page: () => '',
-  });
+  const svg = svgMask(
+    { ...mask, region },
+    {
+      fonts: desk.fonts.set,
+      colour: desk.colour,
+      picture: (item) => hrefs.get(item.picture) ?? '',
+      page: () => '',
+    },
+  );
   const fit = { fitTo: { mode: 'width', value: wide * FINER }, font: { loadSystemFonts: false } } as const;
   const image = new Resvg(svg, fit).render();
   const white = averaged(image.pixels, image.width, wide, high);

@@ -6,6 +6,7 @@ import { bleedRule } from './bleed';
 import { emptyPageRule } from './empty-page';
 import { lineThinRule } from './line-thin';
 import { missingRule } from './missing';
+import { nearMissRule } from './near-miss';
 import { pictureResolutionRule } from './picture-resolution';
 import { placementRule } from './placement';
 import { rgbLeftRule } from './rgb-left';
@@ -14,6 +15,7 @@ import { safeAreaRule } from './safe-area';
 import { textOverflowRule } from './text-overflow';
 import { totalInkRule } from './total-ink';
 import { typeSmallRule } from './type-small';
+import { vectorWantedRule } from './vector-wanted';
 import { zonesRule } from './zones';
 
 /** Every rule, in the order a preflight reads best. */
@@ -30,6 +32,8 @@ export const RULES: readonly Rule[] = [
   typeSmallRule,
   lineThinRule,
   placementRule,
+  nearMissRule,
+  vectorWantedRule,
   emptyPageRule,
 ];
 

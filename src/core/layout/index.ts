@@ -7,6 +7,7 @@ export * from './guide';
 export * from './settle';
 export * from './repeat';
 export * from './snap';
+export * from './gaps';
 export * from './arrange';
 export * from './path';
 export * from './offset';

@@ -1,6 +1,9 @@
 'use client';
 import Button from '@mui/material/Button';
 import Box from '@mui/material/Box';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useState } from 'react';
 import type { Command } from '../palette/commands';
 
 const SHOWN: readonly { readonly id: string; readonly label: string }[] = [
@@ -11,8 +14,20 @@ const SHOWN: readonly { readonly id: string; readonly label: string }[] = [
   { id: 'add-line', label: 'Line' },
 ];
 
+const MORE: readonly { readonly id: string; readonly label: string }[] = [
+  { id: 'add-path', label: 'Path' },
+  { id: 'add-arrow', label: 'Arrow' },
+  { id: 'add-ribbon', label: 'Ribbon' },
+  { id: 'add-star', label: 'Star' },
+  { id: 'add-polygon', label: 'Polygon' },
+  { id: 'add-arc', label: 'Arc' },
+  { id: 'add-bubble', label: 'Speech bubble' },
+  { id: 'add-frame', label: 'Empty picture frame' },
+];
+
 /** What can be laid on the bench, in words. */
 export function AddBar({ commands }: { readonly commands: () => readonly Command[] }) {
+  const [more, setMore] = useState<HTMLElement | null>(null);
   const run = (id: string) =>
     commands()
       .find((c) => c.id === id)
@@ -38,6 +53,29 @@ export function AddBar({ commands }: { readonly commands: () => readonly Command
           {label}
         </Button>
       ))}
+      <Button
+        size="small"
+        variant="outlined"
+        aria-haspopup="menu"
+        onClick={(event) => setMore(event.currentTarget)}
+        sx={{ minWidth: 0, px: 1.25, bgcolor: '#fff' }}
+      >
+        More
+      </Button>
+      <Menu open={more !== null} anchorEl={more} onClose={() => setMore(null)}>
+        {MORE.map(({ id, label }) => (
+          <MenuItem
+            key={id}
+            dense
+            onClick={() => {
+              setMore(null);
+              run(id);
+            }}
+          >
+            {label}
+          </MenuItem>
+        ))}
+      </Menu>
     </Box>
   );
 }

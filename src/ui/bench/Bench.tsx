@@ -4,24 +4,32 @@ import { useCallback, useEffect, useMemo, useRef, type DragEvent, type MouseEven
 import { insets, type Rect } from '@/core/layout';
 import { marksFor, pathOf } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
+import type { Drawing } from '@/core/drawing';
 import type { Blank, BlankSurface } from '@/core/format';
-import { ptToMm } from '@/core/measure';
+import { elementsOn } from '@/core/job';
+import { pixels, ptToMm } from '@/core/measure';
 import type { Rules } from '@/core/rules';
 import { DASHES } from '@/core/shop';
 import { lineStyle, pathData } from '@/paint/svg';
 import { useJob, useJobStore } from '../job/context';
 import { usePainting } from '../job/painting';
 import { useDesk, useFindings } from '../job/use-desk';
+import { api, wordsOf } from '../shell/api';
+import { useSay } from '../shell/Messages';
 import { COLOURS, FACES } from '../shell/theme';
+import { useMeasured } from './use-measured';
 import { Items } from './Artwork';
 import { Dimensions, type Chains } from './Dimensions';
 import { framesAt } from './gestures';
 import { LineCode, project } from './LineCode';
+import { GradientHandles } from './GradientHandles';
+import { PathPoints } from './PathPoints';
+import { pickedAt } from './pick';
 import { Selection } from './Selection';
 import { SheetPicture } from './SheetPicture';
 import { Typing } from './Typing';
 import { useDrag } from './use-drag';
-import { projection, useBenchView } from './view';
+import { projection, useBenchView, type Projection } from './view';
 
 interface Props {
   readonly onDropFiles: (files: readonly File[], at: { x: number; y: number }) => void;
@@ -32,6 +40,7 @@ export function Bench({ onDropFiles }: Props) {
   const desk = useDesk();
   const store = useJobStore();
   const findings = useFindings();
+  const say = useSay();
   const station = useJob((s) => s.station);
   const selection = useJob((s) => s.selection);
   const typing = useJob((s) => s.typing);
@@ -44,6 +53,11 @@ export function Bench({ onDropFiles }: Props) {
   const isOutput = station === 'output';
   const isTrimmed = trimmed && station === 'inspect';
   const drag = useDrag(svg, station === 'lay-out' || station === 'size');
+  const editing = useJob((s) => s.editing);
+  const framing = useJob((s) => s.framing);
+  const picking = useJob((s) => s.picking);
+  const [only] = selection.length === 1 ? selection : [];
+  const measured = useMeasured(svg, drawing, scale);
 
   const context = usePainting(resources, rules.profile);
   const press = useMemo(
@@ -117,10 +131,26 @@ export function Bench({ onDropFiles }: Props) {
   const onDoubleClick = (event: MouseEvent) => {
     if (station !== 'lay-out') return;
     const [top] = framesAt(drawing, pointIn(event), 4 / scale);
-    if (top?.kind === 'text') {
-      store.getState().select([top.element]);
-      store.getState().type(top.element);
-    }
+    if (!top) return;
+    const { select, type, frame, editPath } = store.getState();
+    select([top.element]);
+    if (top.kind === 'text') type(top.element);
+    if (top.kind === 'picture') frame(top.element);
+    if (top.kind === 'shape') editPath(top.element);
+  };
+  const onPick = (event: { clientX: number; clientY: number; stopPropagation: () => void }) => {
+    event.stopPropagation();
+    const found = pickedAt(drawing, pointIn(event));
+    const { pick } = store.getState();
+    pick(undefined);
+    if (!picking) return;
+    if (!found) say({ tone: 'problem', text: 'There is nothing but paper there.' });
+    else if (found.kind === 'paint') picking(found.paint);
+    else
+      api
+        .pixel(found.picture, found.x, found.y)
+        .then(({ colours: [rgb] }) => rgb && picking({ kind: 'rgb', ...rgb }))
+        .catch((error: unknown) => say({ tone: 'problem', text: wordsOf(error) }));
   };
   const onDrop = (event: DragEvent) => {
     event.preventDefault();
@@ -150,14 +180,14 @@ export function Bench({ onDropFiles }: Props) {
         data-bench
         data-scale={scale}
         data-origin={`${x},${y}`}
-        onPointerDown={drag.onPointerDown}
+        onPointerDown={picking ? onPick : drag.onPointerDown}
         onDoubleClick={onDoubleClick}
         style={{
           display: 'block',
           outlineOffset: -3,
           touchAction: 'none',
           userSelect: 'none',
-          cursor: drag.dragging === 'pan' ? 'grabbing' : 'default',
+          cursor: picking ? 'crosshair' : drag.dragging === 'pan' ? 'grabbing' : 'default',
         }}
       >
         <defs>
@@ -178,7 +208,9 @@ export function Bench({ onDropFiles }: Props) {
           </g>
         </g>
         {isOutput && <ProcessLines surface={surface} at={at} codes={rules.lines} weight={rules.lineWeightPt.value} />}
-        {!isTrimmed && !isOutput && <LineCode surface={surface} at={at} guides={guides} names={station === 'size'} />}
+        {!isTrimmed && !isOutput && (
+          <LineCode surface={surface} boxes={drawing.boxes} at={at} guides={guides} names={station === 'size'} />
+        )}
         {isOutput && <BoxOutlines boxes={boxes} at={at} />}
         {guides && !isTrimmed && (
           <Dimensions
@@ -237,12 +269,16 @@ export function Bench({ onDropFiles }: Props) {
               unit={job.unit}
               dragging={drag.dragging === 'move' || drag.dragging === 'stretch' || drag.dragging === 'turn'}
               caught={drag.caught}
-              editable={station !== 'inspect'}
+              editable={station !== 'inspect' && !editing && !framing}
+              measured={measured}
               onStretch={drag.onStretch}
               onTurn={drag.onTurn}
             />
           )
         )}
+        {editing && !typing && <PathPoints id={editing} at={at} toMm={pointIn} />}
+        {station === 'lay-out' && only && !editing && !typing && <GradientHandles id={only} at={at} toMm={pointIn} />}
+        {framing && <FramingHint id={framing} drawing={drawing} at={at} />}
         {drag.marquee && (
           <rect
             {...project(drag.marquee, at)}
@@ -332,6 +368,21 @@ function BoxOutlines({
   );
 }
 
+/** The frame whose content is moved. */
+function FramingHint({ id, drawing, at }: { readonly id: string; readonly drawing: Drawing; readonly at: Projection }) {
+  const frame = drawing.frames.find((f) => f.element === id);
+  if (!frame) return null;
+  const r = project(frame.rect, at);
+  return (
+    <g pointerEvents="none" data-framing={id}>
+      <rect {...r} fill="none" stroke={COLOURS.accent} strokeWidth="2.5" strokeDasharray="2 3" />
+      <text x={r.x + 6} y={r.y - 8} fill={COLOURS.accent} fontFamily={FACES.figure} fontSize="12">
+        content moves, frame stays · Escape when done
+      </text>
+    </g>
+  );
+}
+
 /** Frames that hold nothing yet still have to be seen. */
 function EmptyFrames({
   drawing,
@@ -340,6 +391,14 @@ function EmptyFrames({
   drawing: ReturnType<typeof useDesk>['drawing'];
   at: ReturnType<typeof projection>;
 }) {
+  const { piece, rules, blank } = useDesk();
+  const elements = new Map(elementsOn(piece, drawing.surface).map((e) => [e.id, e]));
+  const wants = (id: string): string => {
+    const element = elements.get(id);
+    return element?.kind === 'picture' ? element.wants || 'a picture' : '';
+  };
+  const inPixels = (mm: number) => pixels(mm * blank.scale, rules.ppi.value);
+  const pixelsOf = (rect: Rect) => `${inPixels(rect.width)} × ${inPixels(rect.height)} px`;
   return drawing.frames
     .filter((f) => f.items.length === 0)
     .map((f) => {
@@ -353,6 +412,21 @@ function EmptyFrames({
               stroke={COLOURS.inkSoft}
               strokeOpacity="0.5"
             />
+          )}
+          {f.kind === 'picture' && r.width > 60 && (
+            <text
+              x={r.x + r.width / 2}
+              y={r.y + r.height / 2 - 3}
+              textAnchor="middle"
+              fontSize="12"
+              fill={COLOURS.ink}
+              fontFamily={FACES.text}
+            >
+              <tspan>{wants(f.element)}</tspan>
+              <tspan x={r.x + r.width / 2} dy="15" fontFamily={FACES.figure} fontSize="11">
+                {pixelsOf(f.rect)}
+              </tspan>
+            </text>
           )}
         </g>
       );

@@ -13,14 +13,15 @@ interface Props {
   readonly guides: boolean;
   /** Names of panels and zones, where there is room for them. */
   readonly names: boolean;
+  /** With the grids and guides that the side was laid out with. */
+  readonly boxes: SurfaceBoxes;
 }
 
 /**
  * Our line code, told by shape as well as colour: hatched band = bleed, brackets and faint rim = safe, strips = columns,
  * dash-dot with triangles = fold, dots = perforation, solid with a blade = cut.
  */
-export function LineCode({ surface, at, guides, names }: Props) {
-  const { boxes } = surface;
+export function LineCode({ surface, boxes, at, guides, names }: Props) {
   const safe = project(boxes.safe, at);
   const trim = project(boxes.trim, at);
   const toScreen = `translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`;
@@ -43,6 +44,7 @@ export function LineCode({ surface, at, guides, names }: Props) {
         <rect {...project(grownBox(boxes.bleed), at)} fill="url(#bleed-hatch)" clipPath="url(#outside-trim)" />
       )}
       {guides && <Columns boxes={boxes} at={at} />}
+      {guides && <Guides boxes={boxes} at={at} />}
       {guides && <path d={`${box(trim)} ${box(safe)}`} fill={COLOURS.accent} fillOpacity="0.05" fillRule="evenodd" />}
       {guides && <path d={brackets(safe)} fill="none" stroke="#ffffff" strokeOpacity="0.75" strokeWidth="3.4" />}
       {guides && <path d={brackets(safe)} fill="none" stroke={COLOURS.accent} strokeWidth="1.6" />}
@@ -209,6 +211,24 @@ function Columns({ boxes, at }: { readonly boxes: SurfaceBoxes; readonly at: Pro
       ))}
     </>
   );
+}
+
+/** Guides: long thin dashes across the whole bench, each with a small flag at its head. */
+function Guides({ boxes, at }: { readonly boxes: SurfaceBoxes; readonly at: Projection }) {
+  const b = project(boxes.bleed, at);
+  return boxes.guides.map((guide, i) => {
+    const upright = guide.axis === 'x';
+    const p = upright ? at.x(guide.at) : at.y(guide.at);
+    const [from, to] = upright ? [b.y - 12, b.y + b.height + 12] : [b.x - 12, b.x + b.width + 12];
+    const ends = upright ? { x1: p, x2: p, y1: from, y2: to } : { y1: p, y2: p, x1: from, x2: to };
+    const flag = upright ? `M${p} ${from}l7 3l-7 3z` : `M${from} ${p}l3 -7l3 7z`;
+    return (
+      <g key={`${guide.id}-${i}`} stroke={COLOURS.accent}>
+        <line {...ends} strokeWidth="1" strokeDasharray="14 4" strokeOpacity="0.8" />
+        <path d={flag} fill={COLOURS.accent} stroke="none" />
+      </g>
+    );
+  });
 }
 
 function TrackStrips({ tracks, at }: { readonly tracks: Tracks; readonly at: Projection }) {

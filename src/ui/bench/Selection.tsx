@@ -1,6 +1,6 @@
 'use client';
 import type { Frame } from '@/core/drawing';
-import { distances, type Rect, type SurfaceBoxes } from '@/core/layout';
+import { distances, gapsBetween, type Rect, type SurfaceBoxes } from '@/core/layout';
 import { formatLengthValue, type JobUnit } from '@/core/measure';
 import { COLOURS, FACES } from '../shell/theme';
 import { Dimension, HALO } from './Dimensions';
@@ -29,18 +29,25 @@ interface Props {
   readonly caught: readonly Caught[];
   readonly onStretch: (handle: Handle, event: React.PointerEvent) => void;
   readonly onTurn: (event: React.PointerEvent) => void;
+  /** What the selection is measured to. */
+  readonly measured: Frame | undefined;
 }
 
 /** What is selected: outlines, handles, and, while it is dragged, what it caught on and how far it is from the trim. */
-export function Selection({ frames, boxes, at, unit, dragging, editable, caught, onStretch, onTurn }: Props) {
+export function Selection({ frames, boxes, at, unit, dragging, editable, caught, onStretch, onTurn, measured }: Props) {
   if (frames.length === 0) return null;
   const bounds = boundsOf(frames);
   const [only] = frames.length === 1 ? frames : [];
+  const [first, second] = frames;
   return (
     <g>
       {frames.map((frame) => (
         <Outline key={frame.element} frame={frame} at={at} />
       ))}
+      {measured && <Gaps from={bounds} to={boundsOf([measured])} at={at} unit={unit} />}
+      {!measured && !dragging && first && second && frames.length === 2 && (
+        <Gaps from={boundsOf([first])} to={boundsOf([second])} at={at} unit={unit} />
+      )}
       {dragging && <Distances bounds={bounds} boxes={boxes} at={at} unit={unit} />}
       {caught.map(({ axis, line }) => (
         <CaughtLine key={`${axis}${line.at}`} axis={axis} at={at} line={line} boxes={boxes} />
@@ -117,6 +124,23 @@ function Handles({
     </g>
   );
 }
+
+/** The gaps between two boxes, as dimension lines. */
+function Gaps({ from, to, at, unit }: { readonly from: Rect; readonly to: Rect; readonly at: Projection; readonly unit: JobUnit }) {
+  return (
+    <g pointerEvents="none" data-gaps>
+      {gapsBetween(from, to)
+        .filter((d) => d.to - d.from > 0.005)
+        .map((d) => {
+          const along = d.axis === 'x' ? at.x : at.y;
+          const across = d.axis === 'x' ? at.y : at.x;
+          return (
+            <Dimension key={`${d.axis}${d.from}`} axis={d.axis} from={along(d.from)} to={along(d.to)} across={across(d.across)} label={formatLengthValue(Math.round((d.to - d.from) * 1e3) / 1e3, unit)} strong />
+          );
+        })}
+    </g>
+  );
+} // prettier-ignore
 
 /** Distances from the selection to the four edges of the trim. */
 function Distances({ bounds, boxes, at, unit }: { bounds: Rect; boxes: SurfaceBoxes; at: Projection; unit: JobUnit }) {

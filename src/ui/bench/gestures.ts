@@ -1,4 +1,4 @@
-import { boxOfAxis, type BoxRef, type Element, type Job, type NamedGrid, type SideName } from '@/core/job';
+import { boxOfAxis, mmOf, type BoxRef, type Element, type Job, type NamedGrid, type SideName } from '@/core/job';
 import type { Drawing, Frame } from '@/core/drawing';
 import {
   apply,
@@ -231,6 +231,26 @@ export function dragTurn(context: DragContext, pointer: Point, inSteps: boolean)
   const job = withElements(context.job, context.side, (element) =>
     element.id === frame.element
       ? { ...element, placement: { ...element.placement, rotate: rounded === -180 ? 180 : rounded } }
+      : element,
+  );
+  return { job, caught: [] };
+}
+
+/** Moves a picture’s content within its frame. */
+export function dragContent(context: DragContext, id: string, dx: number, dy: number): Dragged {
+  const frame = context.drawing.frames.find((f) => f.element === id);
+  const angle = (-(frame?.rotate ?? 0) * Math.PI) / 180;
+  const [x, y] = [dx * Math.cos(angle) - dy * Math.sin(angle), dx * Math.sin(angle) + dy * Math.cos(angle)];
+  const { measures } = context.drawing.boxes;
+  const job = withElements(context.job, context.side, (element) =>
+    element.id === id && element.kind === 'picture'
+      ? {
+          ...element,
+          offset: {
+            x: toStep(mmOf(element.offset.x, measures) + x, context.step),
+            y: toStep(mmOf(element.offset.y, measures) + y, context.step),
+          },
+        }
       : element,
   );
   return { job, caught: [] };

@@ -1,9 +1,22 @@
 'use client';
 import { useCallback, useEffect, useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
-import { overlaps, type Point, type Rect } from '@/core/layout';
+import { elementsOn } from '@/core/job';
+import { inverse, overlaps, type Matrix, type Point, type Rect } from '@/core/layout';
 import { useJobStore } from '../job/context';
 import { useDesk, type Desk } from '../job/use-desk';
-import { boundsOf, dragMove, dragStretch, dragTurn, framesAt, isGround, type Caught, type Handle } from './gestures';
+import { withGroupMates } from '../job/groups';
+import {
+  boundsOf,
+  copyAt,
+  dragContent,
+  dragMove,
+  dragStretch,
+  dragTurn,
+  framesAt,
+  isGround,
+  type Caught,
+  type Handle,
+} from './gestures';
 import { projection, useBenchView } from './view';
 
 /** Pixels within which things catch, and before which a press is no drag. */
@@ -15,7 +28,9 @@ type Gesture =
   | { readonly kind: 'marquee'; readonly from: Point; readonly add: boolean }
   | { readonly kind: 'move' }
   | { readonly kind: 'stretch'; readonly handle: Handle }
-  | { readonly kind: 'turn' };
+  | { readonly kind: 'turn' }
+  /** The content of a picture within its frame. */
+  | { readonly kind: 'frame'; readonly id: string };
 
 interface Press {
   readonly gesture: Gesture;
@@ -24,11 +39,20 @@ interface Press {
   /** The desk when the press began: every step is worked out from there, so that nothing adds up. */
   readonly desk: Desk;
   readonly moved: boolean;
+  /** The copy that was taken hold of, as the map from its element. */
+  readonly copy: Matrix | undefined;
   /** Selected instead when it turns out to be a click. */
   readonly click: readonly string[] | undefined;
 }
 
-const LABELS = { move: 'Move', stretch: 'Stretch', turn: 'Turn' } as const;
+const LABELS = { move: 'Move', stretch: 'Stretch', turn: 'Turn', frame: 'Move the content' } as const;
+
+/** A movement of a copy as its element has to make it, so that the copy follows the pointer. */
+function asTheElement(copy: Matrix | undefined, dx: number, dy: number): readonly [number, number] {
+  if (!copy) return [dx, dy];
+  const [a, b, c, d] = inverse(copy);
+  return [a * dx + c * dy, b * dx + d * dy];
+}
 
 /** Pointer work on the bench: select, through a pile too, marquee, move, stretch, turn and pan. */
 export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: boolean) {
@@ -44,6 +68,7 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
   const [marquee, setMarquee] = useState<Rect>();
   const [dragging, setDragging] = useState<Gesture['kind']>();
   const spaceDown = useRef(false);
+  const held = useRef<Matrix>(undefined);
 
   const pointOf = useCallback(
     (event: { clientX: number; clientY: number }): Point => {
@@ -56,7 +81,15 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
   const begin = useCallback(
     (gesture: Gesture, event: ReactPointerEvent, click?: readonly string[]) => {
       const start = pointOf(event);
-      press.current = { gesture, start, last: start, desk: deskRef.current, moved: false, click };
+      press.current = {
+        gesture,
+        start,
+        last: start,
+        desk: deskRef.current,
+        moved: false,
+        click,
+        copy: gesture.kind === 'move' ? held.current : undefined,
+      };
       svg.current?.setPointerCapture(event.pointerId);
       event.stopPropagation();
     },
@@ -65,7 +98,7 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
 
   const onPointerDown = useCallback(
     (event: ReactPointerEvent) => {
-      const { select, selection, type, typing } = store.getState();
+      const { select, selection, type, typing, framing, editing, editPath } = store.getState();
       svg.current?.focus({ preventScroll: true });
       if (typing) type(undefined);
       if (event.button === 1 || spaceDown.current) return begin({ kind: 'pan' }, event);
@@ -74,23 +107,29 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
       const here = at.toMm(pointOf(event));
       const { drawing } = deskRef.current;
       if (!editable) return begin({ kind: 'pan' }, event);
+      if (editing) editPath(undefined);
       const pile = framesAt(drawing, here, REACH / at.scale);
       const add = event.shiftKey;
       // Alt goes through the pile: what lies under the selected one comes next.
       const under = pile.findIndex((f) => selection.includes(f.element));
       const hit = event.altKey && under >= 0 ? (pile[under + 1] ?? pile[0]) : pile[0];
+      if (framing && pile.some((f) => f.element === framing)) return begin({ kind: 'frame', id: framing }, event);
+      held.current = hit && copyAt(hit, here, REACH / at.scale);
       const marqueeHere: Gesture = { kind: 'marquee', from: here, add };
       if (!hit) return begin(marqueeHere, event, add ? selection : []);
       const isSelected = selection.includes(hit.element);
+      // A group is chosen as one; with Alt the element by itself.
+      const { piece, surface } = deskRef.current;
+      const mates = event.altKey ? [hit.element] : withGroupMates(elementsOn(piece, surface.name), [hit.element]);
       // A background is selected by a click, but a drag that begins on it draws a marquee.
       if (isGround(hit, drawing.boxes) && !isSelected)
         return begin(marqueeHere, event, add ? [...selection, hit.element] : [hit.element]);
       if (add) {
-        select(isSelected ? selection.filter((id) => id !== hit.element) : [...selection, hit.element]);
+        select(isSelected ? selection.filter((id) => !mates.includes(id)) : [...new Set([...selection, ...mates])]);
         return begin({ kind: 'move' }, event);
       }
-      if (!isSelected || event.altKey) select([hit.element]);
-      begin({ kind: 'move' }, event, isSelected ? [hit.element] : undefined);
+      if (!isSelected || event.altKey) select(mates);
+      begin({ kind: 'move' }, event, isSelected ? mates : undefined);
     },
     [begin, editable, pointOf, store, svg],
   );
@@ -100,7 +139,7 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
       const view = useBenchView.getState();
       const at = projection(view);
       const point = pointOf(event);
-      const [dx, dy] = [(point.x - now.start.x) / at.scale, (point.y - now.start.y) / at.scale];
+      const [dx, dy] = asTheElement(now.copy, (point.x - now.start.x) / at.scale, (point.y - now.start.y) / at.scale);
       const { preview, selection } = store.getState();
       const context = {
         job: now.desk.job,
@@ -141,6 +180,9 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
           setCaught(stretched.caught);
           return;
         }
+        case 'frame':
+          preview(dragContent(context, now.gesture.id, dx, dy).job);
+          return;
         case 'turn':
           preview(dragTurn(context, at.toMm(point), event.shiftKey).job);
           return;

@@ -4,6 +4,7 @@ import { isCalibrated, useBenchView } from '../bench/view';
 import { moveBy } from '../bench/gestures';
 import { alignSelection, distributeSelection } from '../job/arrange';
 import { duplicates, newElement, type Addable } from '../job/add-element';
+import { groupSelection, ungroupSelection } from '../job/groups';
 import { STATIONS, elementsDraft, pieceOf, type JobStore, type Station } from '../job/store';
 import type { Desk } from '../job/use-desk';
 
@@ -127,7 +128,7 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     command('Go', 'palette', 'Find a command', ['/', 'Ctrl+K'], openPalette),
 
     command('Add', 'add-text', 'Add text', ['T'], add('text')),
-    command('Add', 'add-picture', 'Add a picture', ['P'], choosePicture),
+    command('Add', 'add-picture', 'Add a picture, an SVG or a PDF page', ['P'], choosePicture),
     command('Add', 'add-frame', 'Add an empty picture frame', ['Shift+P'], add('picture')),
     command('Add', 'add-font', 'Bring in a font (TTF, OTF, WOFF2)', [], choosePicture),
     command('Add', 'add-rectangle', 'Add a box', ['X'], add('rectangle')),
@@ -145,7 +146,14 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     command('Edit', 'select-all', 'Select everything on this side', ['Ctrl+A'], () => select(elements.map((e) => e.id)), laysOut),
     command('Edit', 'select-next', 'Select the next element', ['Tab'], next(1), laysOut),
     command('Edit', 'select-previous', 'Select the previous element', ['Shift+Tab'], next(-1), laysOut),
-    command('Edit', 'select-none', 'Select nothing', ['Escape'], () => select([]), some),
+    command('Edit', 'select-none', 'Select nothing', ['Escape'], () => {
+      state.pick(undefined);
+      select([]);
+    }, some || state.picking !== undefined),
+    command('Edit', 'group', 'Group', ['Ctrl+G'], () => replace('Group', groupSelection(job, side, selection)), selection.length > 1),
+    command('Edit', 'ungroup', 'Ungroup', ['Ctrl+Shift+G'], () => replace('Ungroup', ungroupSelection(job, side, selection)), elements.some((e) => isChosen(e) && e.group !== null)),
+    command('Edit', 'edit-points', 'Edit the points of a path', ['Shift+Enter'], () => chosen && state.editPath(chosen.id), laysOut && chosen?.kind === 'shape' && chosen.shape.form === 'path'),
+    command('Edit', 'move-content', 'Move a picture’s content within its frame', ['Shift+F'], () => chosen && state.frame(chosen.id), laysOut && chosen?.kind === 'picture'),
     command('Edit', 'duplicate', 'Duplicate', ['Ctrl+D'], () => {
       const rects = new Map(desk.drawing.frames.map((f) => [f.element, f.rect]));
       const copies = duplicates(job, side, selection, boxes, rects);

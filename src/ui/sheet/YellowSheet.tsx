@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import type { Figure } from '@/core/figure';
-import { itemsOf } from '@/core/drawing';
+import { itemsOf, leavesOf } from '@/core/drawing';
 import { totalInk } from '@/core/colour';
 import { isHouseKnown, type Job } from '@/core/job';
 import { filesBy } from '@/core/shop';
@@ -9,7 +9,10 @@ import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { Checks } from './Checks';
+import { GridList, GuideList } from './GridList';
 import { Heading } from './Heading';
+import { MeasureList } from './MeasureList';
+import { SideContents } from './SideContents';
 import { SheetLine } from './SheetLine';
 import { dueWords } from '../board/due';
 
@@ -69,6 +72,14 @@ export function YellowSheet() {
         </Box>
       </Box>
       <Checks />
+      {station === 'lay-out' && (
+        <>
+          <SideContents />
+          <MeasureList />
+          <GridList />
+          <GuideList />
+        </>
+      )}
       {GROUPS.map(({ group, title }) => {
         const lines = blank.figures.filter((f) => f.group === group);
         if (lines.length === 0) return null;
@@ -112,7 +123,7 @@ const filesDue = ({ due, house }: Job): string =>
 function inkMost(drawing: ReturnType<typeof useDesk>['drawing']): { total: number; name: string } | undefined {
   const names = new Map(drawing.frames.map((f) => [f.element, f.name]));
   let most: { total: number; name: string } | undefined;
-  for (const item of itemsOf(drawing)) {
+  for (const item of leavesOf(itemsOf(drawing))) {
     const inks = item.kind === 'path' ? [item.fill, item.stroke?.ink] : item.kind === 'glyphs' ? [item.ink] : [];
     for (const ink of inks) {
       if (ink?.kind !== 'process') continue;

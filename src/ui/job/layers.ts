@@ -1,0 +1,44 @@
+import type { Job, Layer, Piece } from '@/core/job';
+import { freshId } from './add-element';
+import { pieceOf } from './store';
+
+const withPiece = (job: Job, change: (piece: Piece) => Piece): Job => ({
+  ...job,
+  pieces: [change(pieceOf(job)), ...job.pieces.slice(1)],
+});
+
+/** A new layer above all others. */
+export const addLayer = (job: Job): Job =>
+  withPiece(job, (piece) => ({
+    ...piece,
+    layers: [
+      ...piece.layers,
+      { id: freshId(), name: `Layer ${piece.layers.length + 1}`, locked: false, hidden: false },
+    ],
+  }));
+
+export const changeLayer = (job: Job, layer: Layer): Job =>
+  withPiece(job, (piece) => ({ ...piece, layers: piece.layers.map((l) => (l.id === layer.id ? layer : l)) }));
+
+/** A layer one place further up (or, negative, down). */
+export const moveLayer = (job: Job, id: string, by: 1 | -1): Job =>
+  withPiece(job, (piece) => {
+    const layers = [...piece.layers];
+    const at = layers.findIndex((l) => l.id === id);
+    const [here, there] = [layers[at], layers[at + by]];
+    if (here && there) [layers[at], layers[at + by]] = [there, here];
+    return { ...piece, layers };
+  });
+
+/** Without a layer; what lay on it goes to the one below, or to the lowest that is left. The last layer stays. */
+export const removeLayer = (job: Job, id: string): Job =>
+  withPiece(job, (piece) => {
+    const at = piece.layers.findIndex((l) => l.id === id);
+    const layers = piece.layers.filter((l) => l.id !== id);
+    const to = layers[Math.max(0, at - 1)];
+    if (!to) return piece;
+    const surfaces = Object.fromEntries(
+      Object.entries(piece.surfaces).map(([side, list]) => [side, list.map((e) => (e.layer === id ? { ...e, layer: to.id } : e))]),
+    );
+    return { ...piece, layers, surfaces };
+  }); // prettier-ignore

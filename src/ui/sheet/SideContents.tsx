@@ -1,0 +1,106 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { nameOf } from '@/core/compose';
+import { elementsOn, type Element, type Layer } from '@/core/job';
+import { CheckField } from '../field/CheckField';
+import { WordsField } from '../field/WordsField';
+import { useJob } from '../job/context';
+import { addLayer, changeLayer, moveLayer, removeLayer } from '../job/layers';
+import { useDesk } from '../job/use-desk';
+import { COLOURS } from '../shell/theme';
+import { Fold } from './Fold';
+
+/** Most elements that are listed at once. */
+const MOST = 200;
+
+const matches = (element: Element, words: string): boolean =>
+  `${nameOf(element)} ${element.kind === 'text' ? element.text : ''}`.toLowerCase().includes(words.toLowerCase());
+
+/** What lies on this side, the uppermost first, by layer; found by name or by the words in it. */
+export function SideContents() {
+  const { piece } = useDesk();
+  const job = useJob((s) => s.job);
+  const side = useJob((s) => s.side);
+  const selection = useJob((s) => s.selection);
+  const select = useJob((s) => s.select);
+  const replace = useJob((s) => s.replace);
+  const [words, setWords] = useState('');
+  const elements = elementsOn(piece, side);
+  const shown = [...elements].reverse().filter((e) => words === '' || matches(e, words));
+  return (
+    <Fold title="On this side" count={elements.length}>
+      <TextField
+        variant="standard"
+        placeholder="Find by name or text"
+        value={words}
+        onChange={(event) => setWords(event.target.value)}
+        onKeyDown={(event) => {
+          event.stopPropagation();
+          if (event.key === 'Enter' && shown[0]) select([shown[0].id]);
+        }}
+        slotProps={{ htmlInput: { 'aria-label': 'Find an element' } }}
+      />
+      {[...piece.layers].reverse().map((layer) => (
+        <Box key={layer.id} role="group" aria-label={layer.name}>
+          <LayerLine
+            layer={layer}
+            only={piece.layers.length === 1}
+            onChange={(to) => replace('Layer', changeLayer(job, to))}
+            onUp={() => replace('Layer up', moveLayer(job, layer.id, 1))}
+            onRemove={() => replace('Remove layer', removeLayer(job, layer.id))}
+          />
+          {shown
+            .filter((e) => e.layer === layer.id)
+            .slice(0, MOST)
+            .map((e) => (
+              <ButtonBase
+                key={e.id}
+                aria-pressed={selection.includes(e.id)}
+                onClick={(event) => select(event.shiftKey ? [...new Set([...selection, e.id])] : [e.id])}
+                sx={{
+                  display: 'block',
+                  width: '100%',
+                  textAlign: 'left',
+                  fontSize: 13.5,
+                  px: 1,
+                  py: 0.25,
+                  overflow: 'hidden',
+                  textOverflow: 'ellipsis',
+                  whiteSpace: 'nowrap',
+                  borderBottom: `1px dotted ${COLOURS.sheetLine}`,
+                  fontWeight: selection.includes(e.id) ? 700 : 400,
+                }}
+              >
+                {e.group !== null && <span aria-label="in a group">⁝ </span>}
+                {nameOf(e)}
+              </ButtonBase>
+            ))}
+        </Box>
+      ))}
+      {words !== '' && shown.length === 0 && <Box sx={{ fontSize: 13 }}>Nothing here is called so or says so.</Box>}
+      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => replace('Add a layer', addLayer(job))}>
+        Add a layer
+      </Button>
+    </Fold>
+  );
+}
+
+function LayerLine({ layer, only, onChange, onUp, onRemove }: { readonly layer: Layer; readonly only: boolean; readonly onChange: (layer: Layer) => void; readonly onUp: () => void; readonly onRemove: () => void }) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 0.75, flexWrap: 'wrap' }}>
+      <WordsField label="layer" value={layer.name} most={60} width={96} refuse={(name) => (name === '' ? 'A layer needs a name.' : undefined)} onChange={(name) => onChange({ ...layer, name })} />
+      <CheckField label="shown" checked={!layer.hidden} onChange={(isShown) => onChange({ ...layer, hidden: !isShown })} />
+      <CheckField label="locked" checked={layer.locked} onChange={(locked) => onChange({ ...layer, locked })} />
+      {!only && (
+        <>
+          <Button size="small" sx={{ minWidth: 0 }} onClick={onUp} aria-label={`Move ${layer.name} up`}>Up</Button>
+          <Button size="small" sx={{ minWidth: 0 }} onClick={onRemove} aria-label={`Remove ${layer.name}; what is on it goes to the layer below`}>Remove</Button>
+        </>
+      )}
+    </Box>
+  );
+} // prettier-ignore
