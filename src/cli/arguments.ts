@@ -8,7 +8,7 @@ export interface Arguments {
   readonly set: Readonly<Record<string, string>>;
 }
 
-const WITH_VALUE = ['out', 'to', 'at', 'set', 'name', 'unit', 'assets', 'printer', 'paper'] as const;
+const WITH_VALUE = ['out', 'to', 'at', 'set', 'name', 'unit', 'assets', 'printer', 'paper', 'page', 'wide'] as const;
 const PLAIN = ['json'] as const;
 
 /** Reads the words after the command. */

@@ -59,6 +59,11 @@ const bad = (problem: string): SvgReading => ({ ok: false, problem });
 const sheetOf = (root: Element): StyleSheet =>
   Array.from(root.getElementsByTagName('style')).flatMap((style) => readStyleSheet(style.textContent ?? ''));
 
+/** The elements directly within another. */
+function* elementsIn(parent: Element): Generator<Element> {
+  for (let node = parent.firstChild; node; node = node.nextSibling) if (node.nodeType === 1) yield node as Element;
+}
+
 /** Gathers shapes through groups and uses, within the bounds of size and depth. */
 class Walker {
   readonly shapes: ArtShape[] = [];
@@ -71,9 +76,12 @@ class Walker {
     root: Element,
     private readonly sheet: StyleSheet,
   ) {
-    for (const element of Array.from(root.getElementsByTagName('*'))) {
+    // Not by recursion: how deep a file from outside goes is its own choice.
+    const open: Element[] = [root];
+    for (let element = open.pop(); element; element = open.pop()) {
       const id = element.getAttribute('id');
-      if (id) this.byId.set(id, element);
+      if (id && !this.byId.has(id)) this.byId.set(id, element);
+      open.push(...elementsIn(element));
     }
   }
 
@@ -90,7 +98,7 @@ class Walker {
     if (name === 'use') return this.use(element, all, styles, here, depth);
     const data = dataOf(element);
     if (data !== undefined) this.shape(data, all, styles, here);
-    for (const child of Array.from(element.childNodes)) if (child.nodeType === 1) this.walk(child as Element, all, styles, here, depth + 1);
+    for (const child of elementsIn(element)) this.walk(child, all, styles, here, depth + 1);
   } // prettier-ignore
 
   /** Only what is in the same file; a use of itself ends at the greatest depth. */
@@ -101,7 +109,7 @@ class Walker {
     const [x, y] = [numberOf(element.getAttribute('x')), numberOf(element.getAttribute('y'))];
     const moved = x === 0 && y === 0 ? transforms : [`translate(${x} ${y})`, ...transforms];
     if (target.localName === 'symbol' || target.localName === 'svg') {
-      for (const child of Array.from(target.childNodes)) if (child.nodeType === 1) this.walk(child as Element, moved, styles, opacity, depth + 1);
+      for (const child of elementsIn(target)) this.walk(child, moved, styles, opacity, depth + 1);
     } else this.walk(target, moved, styles, opacity, depth + 1);
   } // prettier-ignore
 
@@ -189,6 +197,7 @@ const dashOf = (styles: Styles, scale: number): readonly number[] => {
 
 /** How much transforms enlarge: the side of the square that a unit square becomes. */
 function scaleOf(transforms: readonly string[]): number {
+  if (transforms.length === 0) return 1;
   const { path } = readPath('M0 0L1 0L0 1', transforms);
   const [o, a, b] = path.map((s) => (s[0] === 'Z' ? [0, 0] : [Number(s.at(-2)), Number(s.at(-1))]));
   const at = (p: readonly number[] | undefined, i: number) => (p?.[i] ?? 0) - (o?.[i] ?? 0);

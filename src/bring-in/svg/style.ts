@@ -64,6 +64,21 @@ export function paintOf(text: string | undefined, styles: Styles): SolidPaint | 
   if (value === '' || value === 'none' || value === 'transparent') return null;
   if (/^currentcolor$/i.test(value)) return paintOf(styles['color'] ?? 'black', {});
   if (/^url\(/i.test(value)) return undefined;
+  return colourOf(value);
+}
+
+const known = new Map<string, SolidPaint | undefined>();
+
+/** A colour by its words; drawings say the same few again and again. */
+function colourOf(value: string): SolidPaint | undefined {
+  if (known.has(value)) return known.get(value);
+  if (known.size > 5000) known.clear();
+  const found = read(value);
+  known.set(value, found);
+  return found;
+}
+
+function read(value: string): SolidPaint | undefined {
   try {
     const [r = 0, g = 0, b = 0] = new Color(value).to('srgb').coords.map((c) => Math.min(Math.max(c ?? 0, 0), 1));
     return { kind: 'rgb', r: Math.round(r * 255), g: Math.round(g * 255), b: Math.round(b * 255) };

@@ -324,3 +324,33 @@ test('files have to go so many working days before the due date, weekends left o
   expect(filesBy('2026-12-11', 6)).toBe('2026-12-03');
   expect(filesBy('2026-12-14', 1)).toBe('2026-12-11');
 });
+
+describe('distances that are almost the same', () => {
+  const at = (id: string, left: number) => box(id, [left, 20, 10, 10]);
+  const near = async (job: Job) => (await findings(job)).filter((f) => f.rule === 'near-miss');
+  test('one of several is named and put right by its fix', async () => {
+    const job = makeJob([at('a', 12), at('b', 12), at('c', 12), at('d', 12.3)].map((e, i) => ({ ...e, placement: { ...e.placement, y: { start: 20 + i * 15, size: 10 } } }))); // prettier-ignore
+    const [found, ...others] = await near(job);
+    expect(others).toHaveLength(0);
+    expect(found).toMatchObject({ element: 'd', severity: 'note' });
+    expect(found?.message).toContain('3 others are 12 mm');
+    const fix = found?.fixes[0];
+    expect(fix && (await near(applyChange(job, fix.change)))).toEqual([]);
+  });
+  test('one near a named measure is given that measure', async () => {
+    const job = makeJob([at('a', 13.8)], { measures: [{ id: 'e', name: 'edge distance', value: 14 }] });
+    const [found] = await near(job);
+    expect(found?.message).toContain('“edge distance” is 14 mm');
+    const fix = found?.fixes[0]?.change;
+    expect(fix?.kind === 'element' && fix.element.placement.x.start).toEqual({ measure: 'e' });
+  });
+  test('what is plainly another distance is left alone', async () => {
+    expect(await near(makeJob([at('a', 12), at('b', 12), at('c', 12), at('d', 14)]))).toEqual([]);
+  });
+});
+
+test('a picture where a vector logo is expected is pointed out', async () => {
+  const sha = 'a'.repeat(64);
+  const job = makeJob([picture('logo', sha, [20, 20, 30, 30], { expects: 'vector' })], { assets: { [sha]: pictureFacts(900, 900) } }); // prettier-ignore
+  expect((await findings(job)).map((f) => f.rule)).toContain('vector-wanted');
+});

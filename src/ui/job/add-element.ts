@@ -16,11 +16,14 @@ import { pieceOf } from './store';
 /** A short id that no element of the job has. */
 export const freshId = (): string => crypto.randomUUID().slice(0, 12);
 
+const half = (mm: number): number => Math.round(mm * 2) / 2;
+
+/** A box around a point, on half millimetres: what is new has round figures. */
 const centredOn = (point: Point, width: number, height: number): Rect => ({
-  x: point.x - width / 2,
-  y: point.y - height / 2,
-  width,
-  height,
+  x: half(point.x - width / 2),
+  y: half(point.y - height / 2),
+  width: half(width),
+  height: half(height),
 });
 
 /** What can be added: a form of shape, or another kind of element. */

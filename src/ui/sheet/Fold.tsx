@@ -9,7 +9,7 @@ export function Fold({ title, count, children }: { readonly title: string; reado
   const [open, setOpen] = useState(false);
   return (
     <section aria-label={title}>
-      <Heading>
+      <Heading tight>
         <ButtonBase
           onClick={() => setOpen(!open)}
           aria-expanded={open}

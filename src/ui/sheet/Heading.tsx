@@ -4,15 +4,15 @@ import type { ReactNode } from 'react';
 import { COLOURS, FACES } from '../shell/theme';
 
 /** Title of a part of the sheet. */
-export function Heading({ children }: { readonly children: ReactNode }) {
+export function Heading({ children, tight = false }: { readonly children: ReactNode; readonly tight?: boolean }) {
   return (
     <Box
       component="h2"
       sx={{
         m: 0,
         px: 2.5,
-        pt: 1.5,
-        pb: 0.25,
+        pt: tight ? 0.25 : 1.5,
+        pb: tight ? 0 : 0.25,
         fontSize: 11,
         fontWeight: 700,
         letterSpacing: '0.1em',

@@ -38,7 +38,9 @@ export function MessageProvider({ children }: { readonly children: ReactNode }) 
         open={open}
         onClose={(_event, reason) => reason !== 'clickaway' && close()}
         autoHideDuration={message?.tone === 'done' ? 6000 : null}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+        // Over the foot of the sheet, where it covers no field that is being worked in.
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+        sx={{ maxWidth: 350 }}
       >
         <Alert
           severity={message?.tone === 'problem' ? 'error' : 'success'}

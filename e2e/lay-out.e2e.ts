@@ -1,0 +1,227 @@
+import { expect, test, type Page } from '@playwright/test';
+import { begin as beginAtSize, clickAt, dragFromTo, field, open, saved, write } from './helpers';
+
+/** Begins an A5 job and goes to where it is laid out. */
+async function begin(page: Page, name: string): Promise<string> {
+  const id = await beginAtSize(page, name);
+  await page.keyboard.press('Alt+3');
+  await expect(page.getByRole('toolbar', { name: 'Add to this side' })).toBeVisible();
+  return id;
+}
+
+/** Closes what was opened above the slip, and waits until it is gone. */
+async function close(page: Page): Promise<void> {
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+}
+
+/** Opens a part of the sheet by its heading. */
+const unfold = (page: Page, name: RegExp) => page.getByRole('button', { name }).click();
+
+const frameOf = (page: Page, index: number) => page.locator('[data-bench] [data-element]').nth(index);
+
+/** Where an element’s ink stands on the screen. */
+const boxOf = async (page: Page, index: number) => {
+  const found = await frameOf(page, index).boundingBox();
+  if (!found) throw new Error(`element ${index} is not drawn`);
+  return found;
+};
+
+test('a measure is written once, used by its name, and changed in one place', async ({ page }) => {
+  await begin(page, 'Measured');
+  await unfold(page, /^Measures/);
+  await page.getByRole('button', { name: 'Add a measure' }).click();
+  await write(field(page, 'name (not used)'), 'edge distance');
+  await write(field(page, 'measure-edge distance'), '14');
+  await page.keyboard.press('Escape');
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('x');
+  await write(field(page, 'x-left'), 'edge distance');
+  await write(field(page, 'y-top'), '2 × edge distance + 1 mm');
+  await expect(field(page, 'x-left')).toHaveValue('edge distance');
+  const before = await boxOf(page, 0);
+  await write(field(page, 'measure-edge distance'), '24');
+  const after = await boxOf(page, 0);
+  expect(Math.abs((after.y - before.y) / (after.x - before.x) - 2)).toBeLessThan(0.1);
+  await write(field(page, 'x-left'), 'egde distance');
+  await expect(page.getByRole('alert').filter({ hasText: 'egde' })).toBeVisible();
+  await saved(page);
+});
+
+test('elements stand in, past and mirrored with each other; gaps show; a row keeps its gaps equal', async ({
+  page,
+}) => {
+  await begin(page, 'Related');
+  const bench = page.locator('[data-bench]');
+  for (const [left, width] of [[10, 20], [50, 30], [100, 12]] as const) {
+    await bench.focus();
+    await page.keyboard.press('x');
+    await write(field(page, 'x-left'), String(left));
+    await write(field(page, 'x-width'), String(width));
+    await write(field(page, 'y-top'), '30');
+    await write(field(page, 'y-height'), '10');
+  } // prettier-ignore
+  await clickAt(page, 20, 40);
+  await page.keyboard.down('Shift');
+  await clickAt(page, 60, 40);
+  await page.keyboard.up('Shift');
+  await expect(page.locator('[data-gaps]')).toContainText('20');
+  await bench.focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Control+g');
+  await page.getByRole('combobox', { name: 'stands in' }).click();
+  await page.getByRole('option', { name: 'a row across' }).click();
+  // 138 mm of safe area, 62 mm of boxes: two gaps of 38 mm.
+  const [a, b, c] = [await boxOf(page, 0), await boxOf(page, 1), await boxOf(page, 2)];
+  expect(Math.abs(b.x - a.x - a.width - (c.x - b.x - b.width))).toBeLessThan(1.5);
+  await clickAt(page, 8, 38);
+  await page.keyboard.press('Escape');
+  await page.keyboard.down('Alt');
+  await clickAt(page, 8, 38);
+  await page.keyboard.up('Alt');
+  await page.getByRole('button', { name: /^Repeat/ }).click();
+  await page.getByRole('button', { name: 'Mirror image' }).click();
+  await page.getByRole('combobox', { name: 'changes' }).click();
+  await page.getByRole('option', { name: 'top and bottom' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Repeat (2)' })).toBeVisible();
+  await saved(page);
+});
+
+test('a grid in a box takes many pictures at once, in reading order; placeholders say what they want', async ({ page }) => {
+  await begin(page, 'Gridded');
+  await unfold(page, /^Grids/);
+  await page.getByRole('button', { name: 'Divide a box' }).click();
+  await write(field(page, 'grid 1-columns'), '2');
+  await write(field(page, 'grid 1-rows'), '2');
+  await page.getByRole('button', { name: 'Frame in each cell' }).click();
+  await expect(page.locator('[data-bench]')).toContainText(/791 × 1157 px/);
+  const { default: sharp } = await import('sharp');
+  const files = await Promise.all(
+    ['#aa2222', '#22aa22', '#2222aa', '#aaaa22'].map(async (background, i) => ({
+      name: `${i + 1}.png`,
+      mimeType: 'image/png',
+      buffer: await sharp({ create: { width: 400, height: 600, channels: 3, background } })
+        .png()
+        .toBuffer(),
+    })),
+  );
+  await page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles(files);
+  await expect(page.locator('[data-bench] image')).toHaveCount(4);
+  const corners = await page.locator('[data-bench] image').evaluateAll((images) => images.map((i) => { const r = i.getBoundingClientRect(); return [r.x, r.y]; })); // prettier-ignore
+  const [first, second, third] = corners;
+  expect((second?.[0] ?? 0) > (first?.[0] ?? 0) + 50).toBe(true);
+  expect((third?.[1] ?? 0) > (first?.[1] ?? 0) + 50).toBe(true);
+  await saved(page);
+}); // prettier-ignore
+
+test('a drawing comes in as paths, is recoloured and taken apart; a PDF page is shown; what was left out is said', async ({ page }) => {
+  await begin(page, 'Brought in');
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="40mm" viewBox="0 0 60 40"><script>alert(1)</script><rect width="30" height="40" fill="#c00"/><circle cx="45" cy="20" r="10"/><text>x</text></svg>`;
+  const input = page.getByLabel('Pictures, drawings, PDFs and fonts to bring in');
+  await input.setInputFiles({ name: 'emblem.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(svg) });
+  await expect(page.getByText(/came without: .*scripts/)).toBeVisible();
+  await expect(page.getByText('2 shapes, 2 colours')).toBeVisible();
+  await page.getByRole('button', { name: 'Colours' }).click();
+  await page.getByRole('button', { name: /^colour 1/ }).click();
+  await page.getByRole('button', { name: 'Paper' }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take apart' }).click();
+  await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /2 elements/);
+  await saved(page);
+  const id = page.url().split('/').at(-1) ?? '';
+  const made = (await (await page.request.post(`/api/jobs/${id}/exports`, { data: { kind: 'press' }, headers: { origin: new URL(page.url()).origin } })).json()) as { id: string }; // prettier-ignore
+  await expect
+    .poll(async () => ((await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string }).state, { timeout: 30_000 }) // prettier-ignore
+    .toBe('done');
+  const facts = (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { files: { name: string }[] };
+  const pdf = await (await page.request.get(`/api/exports/${made.id}/files/${facts.files[0]?.name}`)).body();
+  await input.setInputFiles({ name: 'flyer.pdf', mimeType: 'application/pdf', buffer: pdf });
+  await expect(page.getByText('kept as vectors for the press')).toBeVisible();
+  const image = page.locator('[data-bench] image');
+  await expect(image).toHaveCount(1);
+  const answer = await page.request.get((await image.getAttribute('href')) ?? '');
+  expect(answer.headers()['content-type']).toBe('image/png');
+  await saved(page);
+}); // prettier-ignore
+
+test('points of a path, a gradient’s end and a colour from the bench, by hand', async ({ page }) => {
+  await begin(page, 'By hand');
+  const bench = page.locator('[data-bench]');
+  await bench.focus();
+  await page.keyboard.press('q');
+  await expect(page.locator('[data-path-points]')).toBeVisible();
+  const points = page.locator('[data-point]');
+  await expect(points).toHaveCount(3);
+  const first = await points.first().boundingBox();
+  await page.mouse.move((first?.x ?? 0) + 5, (first?.y ?? 0) + 5);
+  await page.mouse.down();
+  await page.mouse.move((first?.x ?? 0) - 40, (first?.y ?? 0) + 60, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+  await page.keyboard.press('Delete');
+  await expect(points).toHaveCount(2);
+  await page.keyboard.press('Escape');
+  await expect(page.locator('[data-path-points]')).toHaveCount(0);
+
+  await bench.focus();
+  await page.keyboard.press('x');
+  await page.getByRole('button', { name: /^paint: 0 0 0 20/ }).click();
+  await page.getByRole('button', { name: 'Gradient' }).click();
+  await close(page);
+  const end = await page.locator('[data-gradient=end]').boundingBox();
+  await page.mouse.move((end?.x ?? 0) + 7, (end?.y ?? 0) + 7);
+  await page.mouse.down();
+  await page.mouse.move((end?.x ?? 0) + 90, (end?.y ?? 0) - 30, { steps: 5 });
+  await page.mouse.up();
+  await page.getByRole('button', { name: /^paint: linear/ }).click();
+  const angle = Number((await field(page, 'angle').inputValue()).replace('°', ''));
+  expect(angle).toBeGreaterThan(0);
+  expect(angle).toBeLessThan(89);
+  await close(page);
+
+  await bench.focus();
+  await page.keyboard.press('o');
+  await write(field(page, 'y-top'), '140');
+  await page.getByRole('button', { name: /^paint: 0 0 0 20/ }).click();
+  await page.getByRole('button', { name: 'Pick from the bench' }).click();
+  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+  await clickAt(page, 74, 70);
+  await expect(page.getByRole('button', { name: /^paint: 0 0 0 1?\d$/ })).toBeVisible();
+  await saved(page);
+});
+
+test('a picture is moved within its frame, toned, and gets a shadow; undo takes every step back', async ({ page }) => {
+  const id = await begin(page, 'Toned');
+  const { default: sharp } = await import('sharp');
+  const buffer = await sharp({ create: { width: 900, height: 600, channels: 3, background: '#446688' } }).png().toBuffer(); // prettier-ignore
+  await page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles({ name: 'sky.png', mimeType: 'image/png', buffer }); // prettier-ignore
+  const image = page.locator('[data-bench] image').first();
+  await expect(image).toBeVisible();
+  const before = await image.getAttribute('x');
+  await page.getByRole('button', { name: 'Framing' }).click();
+  await page.getByRole('button', { name: 'Move by hand' }).click();
+  await close(page);
+  await expect(page.locator('[data-framing]')).toBeVisible();
+  await dragFromTo(page, [60, 100], [80, 100]);
+  await expect(image).not.toHaveAttribute('x', before ?? '');
+  await page.getByRole('button', { name: /^Tones/ }).click();
+  await page.getByLabel('black and white').check();
+  await write(field(page, 'gamma'), '1.4');
+  await close(page);
+  await expect(page.locator('[data-bench] image').first()).toHaveAttribute('href', /adjust=/);
+  await page.getByRole('button', { name: /^Effects/ }).click();
+  await page.getByRole('button', { name: 'Drop shadow' }).click();
+  await close(page);
+  await expect(page.locator('[data-bench] feGaussianBlur')).toHaveCount(1);
+  await saved(page);
+  const undo = page.getByRole('button', { name: 'Undo' });
+  while (await undo.isEnabled()) await undo.click();
+  await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /0 elements/);
+  await saved(page);
+  await open(page, `/jobs/${id}`);
+  await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /0 elements/);
+});
