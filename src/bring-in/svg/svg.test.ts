@@ -56,14 +56,8 @@ describe('geometry', () => {
   });
 });
 
-describe('hostile files cost little and nothing in them acts', () => {
+describe('hostile files come to an end, and nothing in them acts', () => {
   const bomb = `<!DOCTYPE svg [<!ENTITY a "aaaaaaaaaa">${Array.from({ length: 12 }, (_, i) => `<!ENTITY ${String.fromCharCode(98 + i)} "${`&${String.fromCharCode(97 + i)};`.repeat(10)}">`).join('')}]>`; // prettier-ignore
-  const quick = (text: string) => {
-    const start = performance.now();
-    const read = readSvg(text);
-    expect(performance.now() - start).toBeLessThan(3000);
-    return read;
-  };
   test.each([
     ['an entity bomb', `${bomb}${svg('<path d="&m;"/>')}`],
     ['half a file', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0'],
@@ -72,14 +66,14 @@ describe('hostile files cost little and nothing in them acts', () => {
     ['too many shapes', svg('<rect width="1" height="1"/>'.repeat(20_001))],
     ['no drawing at all', '{"json": true}'],
   ])('%s is refused in words', (_name, text) => {
-    const read = quick(text);
+    const read = readSvg(text);
     expect(!read.ok && read.problem.length > 10).toBe(true);
   });
   test('a use of itself, and uses of uses, end', () => {
     const loop = '<g id="a"><use href="#a"/><rect width="1" height="1"/></g>';
-    expect(quick(svg(loop)).ok).toBe(true);
+    expect(readSvg(svg(loop)).ok).toBe(true);
     const many = Array.from({ length: 24 }, (_, i) => `<g id="u${i + 1}"><use href="#u${i}"/><use href="#u${i}"/></g>`).join(''); // prettier-ignore
-    expect(quick(svg(`<defs><rect id="u0" width="1" height="1"/>${many}</defs><use href="#u24"/>`)).ok).toBe(false);
+    expect(readSvg(svg(`<defs><rect id="u0" width="1" height="1"/>${many}</defs><use href="#u24"/>`)).ok).toBe(false);
   });
   test('scripts, pictures, text, handlers and addresses elsewhere are left out and named', () => {
     const read = art('<script>steal()</script><image href="http://example.com/x.png"/><text>x</text><use href="http://example.com/a.svg#b"/><foreignObject><iframe/></foreignObject><rect onclick="steal()" width="9" height="9" fill="red"/>'); // prettier-ignore
