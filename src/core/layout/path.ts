@@ -21,7 +21,8 @@ export function rectPath(r: Rect, radius: number | CornerRadii = 0): Path {
   const [a, b, c, d] = asked;
   const share = (side: number, both: number) => (both > side && both > 0 ? side / both : 1);
   const fit = Math.min(share(r.width, a + b), share(r.width, c + d), share(r.height, b + c), share(r.height, a + d));
-  const [tl, tr, br, bl] = asked.map((v) => Math.max(0, v * fit)) as unknown as CornerRadii;
+  const fitted = (v: number) => Math.max(0, v * fit);
+  const [tl, tr, br, bl] = [fitted(a), fitted(b), fitted(c), fitted(d)];
   if (tl + tr + br + bl <= 0) {
     return [['M', r.x, r.y], ['L', right, r.y], ['L', right, bottom], ['L', r.x, bottom], ['Z']];
   }
