@@ -10,3 +10,4 @@ export * from './describe';
 export * from './house';
 export * from './loose-ends';
 export * from './read-length';
+export * from './read-paint';

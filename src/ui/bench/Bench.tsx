@@ -1,35 +1,33 @@
 'use client';
 import Box from '@mui/material/Box';
 import { useCallback, useEffect, useMemo, useRef, type DragEvent, type MouseEvent } from 'react';
-import { insets, type Rect } from '@/core/layout';
-import { marksFor, pathOf } from '@/core/marks';
+import { insets } from '@/core/layout';
+import { marksFor } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
-import type { Drawing } from '@/core/drawing';
 import type { Blank, BlankSurface } from '@/core/format';
-import { elementsOn } from '@/core/job';
-import { pixels, ptToMm } from '@/core/measure';
-import type { Rules } from '@/core/rules';
-import { DASHES } from '@/core/shop';
-import { lineStyle, pathData } from '@/paint/svg';
 import { useJob, useJobStore } from '../job/context';
 import { usePainting } from '../job/painting';
 import { useDesk, useFindings } from '../job/use-desk';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
-import { COLOURS, FACES } from '../shell/theme';
+import { COLOURS } from '../shell/theme';
 import { useMeasured } from './use-measured';
-import { Items } from './Artwork';
 import { Dimensions, type Chains } from './Dimensions';
+import { EmptyFrames, EmptyHint } from './EmptyFrames';
+import { FindingMarks } from './FindingMarks';
+import { FramingHint } from './FramingHint';
 import { framesAt } from './gestures';
 import { LineCode, project } from './LineCode';
 import { GradientHandles } from './GradientHandles';
+import { Paper } from './Paper';
 import { PathPoints } from './PathPoints';
 import { pickedAt } from './pick';
+import { BoxOutlines, ProcessLines } from './PressLines';
 import { Selection } from './Selection';
 import { SheetPicture } from './SheetPicture';
 import { Typing } from './Typing';
 import { useDrag } from './use-drag';
-import { projection, useBenchView, type Projection } from './view';
+import { projection, useBenchView } from './view';
 
 interface Props {
   readonly onDropFiles: (files: readonly File[], at: { x: number; y: number }) => void;
@@ -45,19 +43,19 @@ export function Bench({ onDropFiles }: Props) {
   const selection = useJob((s) => s.selection);
   const typing = useJob((s) => s.typing);
   const pointed = useJob((s) => s.pointed);
-  const svg = useRef<SVGSVGElement>(null);
+  const host = useRef<HTMLDivElement>(null);
   const { scale, x, y, guides, trimmed, resize, fit, zoomAt, pan } = useBenchView();
   const at = useMemo(() => projection({ scale, x, y }), [scale, x, y]);
   const { job, rules, surface, drawing, resources, piece } = desk;
   const { boxes } = surface;
   const isOutput = station === 'output';
   const isTrimmed = trimmed && station === 'inspect';
-  const drag = useDrag(svg, station === 'lay-out' || station === 'size');
+  const drag = useDrag(host, station === 'lay-out' || station === 'size');
   const editing = useJob((s) => s.editing);
   const framing = useJob((s) => s.framing);
   const picking = useJob((s) => s.picking);
   const [only] = selection.length === 1 ? selection : [];
-  const measured = useMeasured(svg, drawing, scale);
+  const measured = useMeasured(host, drawing, scale);
 
   const context = usePainting(resources, rules.profile);
   const press = useMemo(
@@ -92,13 +90,13 @@ export function Bench({ onDropFiles }: Props) {
   const shownBox = press?.sheet ?? boxes.bleed;
   const boxKey = JSON.stringify(shownBox);
   useEffect(() => {
-    const host = svg.current?.parentElement;
-    if (!host) return;
+    const room = host.current;
+    if (!room) return;
     const observer = new ResizeObserver(([entry]) => {
       if (!entry) return;
       resize(entry.contentRect.width, entry.contentRect.height);
     });
-    observer.observe(host);
+    observer.observe(room);
     return () => observer.disconnect();
   }, [resize]);
   useEffect(() => {
@@ -108,7 +106,7 @@ export function Bench({ onDropFiles }: Props) {
 
   // Wheel: pan; with Ctrl, or pinched: zoom. Not passive, or the page would zoom.
   useEffect(() => {
-    const element = svg.current;
+    const element = host.current;
     if (!element) return;
     const wheel = (event: WheelEvent) => {
       event.preventDefault();
@@ -123,7 +121,7 @@ export function Bench({ onDropFiles }: Props) {
 
   const pointIn = useCallback(
     (event: { clientX: number; clientY: number }) => {
-      const box = svg.current?.getBoundingClientRect();
+      const box = host.current?.getBoundingClientRect();
       return at.toMm({ x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) });
     },
     [at],
@@ -158,9 +156,7 @@ export function Bench({ onDropFiles }: Props) {
     if (files.length > 0) onDropFiles(files, pointIn(event));
   };
 
-  const paper = project(isOutput ? shownBox : isTrimmed ? boxes.trim : boxes.bleed, at);
-  const shadow = project(isOutput ? shownBox : boxes.trim, at);
-  const clip = project(isTrimmed ? boxes.trim : isOutput ? shownBox : boxes.bleed, at);
+  const shown = isOutput ? shownBox : isTrimmed ? boxes.trim : boxes.bleed;
   const chains = useMemo(() => partsChains(desk.blank, surface), [desk.blank, surface]);
   const frames = drawing.frames.filter((f) => selection.includes(f.element));
   const here = findings.filter((f) => f.surface === surface.name);
@@ -170,10 +166,8 @@ export function Bench({ onDropFiles }: Props) {
       onDragOver={(e) => e.preventDefault()}
       onDrop={onDrop}
     >
-      <svg
-        ref={svg}
-        width="100%"
-        height="100%"
+      <div
+        ref={host}
         tabIndex={0}
         role="application"
         aria-label={`${piece.name}, ${surface.name}, ${drawing.frames.length} elements. Tab steps through them; arrows nudge.`}
@@ -183,112 +177,76 @@ export function Bench({ onDropFiles }: Props) {
         onPointerDown={picking ? onPick : drag.onPointerDown}
         onDoubleClick={onDoubleClick}
         style={{
-          display: 'block',
+          position: 'absolute',
+          inset: 0,
           outlineOffset: -3,
           touchAction: 'none',
           userSelect: 'none',
           cursor: picking ? 'crosshair' : drag.dragging === 'pan' ? 'grabbing' : 'default',
         }}
       >
-        <defs>
-          <clipPath id="paper-clip">
-            <rect {...clip} />
-          </clipPath>
-        </defs>
-        <Shadow of={shadow} />
-        <rect {...paper} fill={job.stock.white ?? '#ffffff'} />
-        <g clipPath="url(#paper-clip)" pointerEvents="none">
-          <g transform={`translate(${x} ${y}) scale(${scale})`}>
-            {drawing.repeated.length > 0 && <Items items={drawing.repeated} context={context} />}
-            {drawing.frames.map((frame) => (
-              <Items key={frame.element} id={frame.element} items={frame.items} context={context} />
-            ))}
-            {drawing.reserved.length > 0 && <Items items={drawing.reserved} context={context} />}
-            {press && <Items items={press.items} context={context} />}
-          </g>
-        </g>
-        {isOutput && <ProcessLines surface={surface} at={at} codes={rules.lines} weight={rules.lineWeightPt.value} />}
-        {!isTrimmed && !isOutput && (
-          <LineCode surface={surface} boxes={drawing.boxes} at={at} guides={guides} names={station === 'size'} />
-        )}
-        {isOutput && <BoxOutlines boxes={boxes} at={at} />}
-        {guides && !isTrimmed && (
-          <Dimensions
-            boxes={isOutput ? { ...boxes, bleed: shownBox } : boxes}
-            bleed={desk.blank.bleed}
-            safe={insets(boxes.safe, boxes.trim)}
-            scale={desk.blank.scale}
-            markOffset={rules.markOffset.value}
-            unit={job.unit}
-            at={at}
-            pointed={pointed}
-            chains={station === 'size' ? chains : NO_CHAINS}
-          />
-        )}
-        {station === 'lay-out' && <EmptyFrames drawing={drawing} at={at} />}
-        {station === 'inspect' &&
-          here.map((finding, i) => {
-            const r = project(finding.where, at);
-            const colour = finding.severity === 'fault' ? COLOURS.fault : COLOURS.warning;
-            return (
-              <g key={`${finding.rule}-${finding.element}-${i}`} pointerEvents="none">
-                <rect
-                  x={r.x}
-                  y={r.y}
-                  width={Math.max(r.width, 2)}
-                  height={Math.max(r.height, 2)}
-                  fill={colour}
-                  fillOpacity="0.1"
-                  stroke={colour}
-                  strokeWidth="1.6"
-                  strokeDasharray="5 3"
-                />
-                <circle cx={r.x} cy={r.y} r="10" fill={colour} stroke="#fff" strokeWidth="1.5" />
-                <text
-                  x={r.x}
-                  y={r.y + 4}
-                  textAnchor="middle"
-                  fill="#fff"
-                  fontFamily={FACES.figure}
-                  fontWeight="600"
-                  fontSize="11"
-                >
-                  {i + 1}
-                </text>
-              </g>
-            );
-          })}
-        {typing ? (
-          <Typing id={typing} at={at} />
-        ) : (
-          station !== 'output' && (
-            <Selection
-              frames={frames}
-              boxes={boxes}
-              at={at}
+        <Paper
+          drawing={drawing}
+          context={context}
+          at={at}
+          shown={shown}
+          lies={isOutput ? shownBox : boxes.trim}
+          white={job.stock.white ?? '#ffffff'}
+          marks={press?.items}
+        />
+        <svg width="100%" height="100%" style={{ position: 'absolute', inset: 0, willChange: 'transform' }}>
+          {isOutput && <ProcessLines surface={surface} at={at} codes={rules.lines} weight={rules.lineWeightPt.value} />}
+          {!isTrimmed && !isOutput && (
+            <LineCode surface={surface} boxes={drawing.boxes} at={at} guides={guides} names={station === 'size'} />
+          )}
+          {isOutput && <BoxOutlines boxes={boxes} at={at} />}
+          {guides && !isTrimmed && (
+            <Dimensions
+              boxes={isOutput ? { ...boxes, bleed: shownBox } : boxes}
+              bleed={desk.blank.bleed}
+              safe={insets(boxes.safe, boxes.trim)}
+              scale={desk.blank.scale}
+              markOffset={rules.markOffset.value}
               unit={job.unit}
-              dragging={drag.dragging === 'move' || drag.dragging === 'stretch' || drag.dragging === 'turn'}
-              caught={drag.caught}
-              editable={station !== 'inspect' && !editing && !framing}
-              measured={measured}
-              onStretch={drag.onStretch}
-              onTurn={drag.onTurn}
+              at={at}
+              pointed={pointed}
+              chains={station === 'size' ? chains : NO_CHAINS}
             />
-          )
-        )}
-        {editing && !typing && <PathPoints id={editing} at={at} toMm={pointIn} />}
-        {station === 'lay-out' && only && !editing && !typing && <GradientHandles id={only} at={at} toMm={pointIn} />}
-        {framing && <FramingHint id={framing} drawing={drawing} at={at} />}
-        {drag.marquee && (
-          <rect
-            {...project(drag.marquee, at)}
-            fill={COLOURS.accent}
-            fillOpacity="0.1"
-            stroke={COLOURS.accent}
-            strokeDasharray="4 3"
-          />
-        )}
-      </svg>
+          )}
+          {station === 'lay-out' && <EmptyFrames drawing={drawing} at={at} />}
+          {station === 'inspect' && <FindingMarks findings={here} at={at} />}
+          {typing ? (
+            <Typing id={typing} at={at} />
+          ) : (
+            station !== 'output' && (
+              <Selection
+                frames={frames}
+                boxes={boxes}
+                at={at}
+                unit={job.unit}
+                dragging={drag.dragging === 'move' || drag.dragging === 'stretch' || drag.dragging === 'turn'}
+                caught={drag.caught}
+                editable={station !== 'inspect' && !editing && !framing}
+                measured={measured}
+                onStretch={drag.onStretch}
+                onTurn={drag.onTurn}
+              />
+            )
+          )}
+          {editing && !typing && <PathPoints id={editing} at={at} toMm={pointIn} />}
+          {station === 'lay-out' && only && !editing && !typing && <GradientHandles id={only} at={at} toMm={pointIn} />}
+          {framing && <FramingHint id={framing} drawing={drawing} at={at} />}
+          {drag.marquee && (
+            <rect
+              {...project(drag.marquee, at)}
+              fill={COLOURS.accent}
+              fillOpacity="0.1"
+              stroke={COLOURS.accent}
+              strokeDasharray="4 3"
+            />
+          )}
+        </svg>
+      </div>
       {pointed?.kind === 'sheet' && (
         <SheetPicture blank={desk.blank} sheet={pointed.sheet} unit={job.unit} rim={rules.unprintable.value} />
       )}
@@ -314,146 +272,3 @@ function partsChains(blank: Blank, surface: BlankSurface): Chains {
 }
 
 const NO_CHAINS: Chains = { x: [], y: [] };
-
-/** Process lines as the press file has them: their form and weight, in the colour that shows their plate. */
-function ProcessLines({
-  surface,
-  at,
-  codes,
-  weight,
-}: {
-  readonly surface: BlankSurface;
-  readonly at: ReturnType<typeof projection>;
-  readonly codes: Rules['lines'];
-  readonly weight: number;
-}) {
-  return (
-    <g aria-hidden pointerEvents="none" transform={`translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`} fill="none">
-      {surface.processLines.map((line, i) => (
-        <path
-          key={i}
-          d={pathData(pathOf(line))}
-          stroke={lineStyle(line.process).colour}
-          strokeWidth={Math.max(ptToMm(weight), 1 / at.scale)}
-          strokeDasharray={DASHES[codes[line.process].form].join(' ')}
-        />
-      ))}
-    </g>
-  );
-}
-
-/** The paper’s shadow, from plain rectangles: a filter would be worked out again at every step of a drag. */
-function Shadow({ of: r }: { readonly of: Rect }) {
-  return (
-    <g aria-hidden fill={COLOURS.ink} fillOpacity="0.07">
-      {[1, 3, 5].map((d) => (
-        <rect key={d} x={r.x - d / 2} y={r.y + d / 2} width={r.width + d} height={r.height + d} rx={d} />
-      ))}
-    </g>
-  );
-}
-
-function BoxOutlines({
-  boxes,
-  at,
-}: {
-  boxes: ReturnType<typeof useDesk>['surface']['boxes'];
-  at: ReturnType<typeof projection>;
-}) {
-  return (
-    <g aria-hidden pointerEvents="none" fill="none">
-      <rect {...project(boxes.bleed, at)} stroke={COLOURS.fold} strokeWidth="1" strokeDasharray="6 4" />
-      <rect {...project(boxes.trim, at)} stroke={COLOURS.ink} strokeWidth="1" />
-    </g>
-  );
-}
-
-/** The frame whose content is moved. */
-function FramingHint({ id, drawing, at }: { readonly id: string; readonly drawing: Drawing; readonly at: Projection }) {
-  const frame = drawing.frames.find((f) => f.element === id);
-  if (!frame) return null;
-  const r = project(frame.rect, at);
-  return (
-    <g pointerEvents="none" data-framing={id}>
-      <rect {...r} fill="none" stroke={COLOURS.accent} strokeWidth="2.5" strokeDasharray="2 3" />
-      <text x={r.x + 6} y={r.y - 8} fill={COLOURS.accent} fontFamily={FACES.figure} fontSize="12">
-        content moves, frame stays · Escape when done
-      </text>
-    </g>
-  );
-}
-
-/** Frames that hold nothing yet still have to be seen. */
-function EmptyFrames({
-  drawing,
-  at,
-}: {
-  drawing: ReturnType<typeof useDesk>['drawing'];
-  at: ReturnType<typeof projection>;
-}) {
-  const { piece, rules, blank } = useDesk();
-  const elements = new Map(elementsOn(piece, drawing.surface).map((e) => [e.id, e]));
-  const wants = (id: string): string => {
-    const element = elements.get(id);
-    return element?.kind === 'picture' ? element.wants || 'a picture' : '';
-  };
-  const inPixels = (mm: number) => pixels(mm * blank.scale, rules.ppi.value);
-  const pixelsOf = (rect: Rect) => `${inPixels(rect.width)} × ${inPixels(rect.height)} px`;
-  return drawing.frames
-    .filter((f) => f.items.length === 0)
-    .map((f) => {
-      const r = project(f.rect, at);
-      return (
-        <g key={f.element} pointerEvents="none">
-          <rect {...r} fill="#ffffff" fillOpacity="0.6" stroke={COLOURS.inkSoft} strokeDasharray="3 3" />
-          {f.kind === 'picture' && (
-            <path
-              d={`M${r.x} ${r.y}l${r.width} ${r.height}M${r.x + r.width} ${r.y}l${-r.width} ${r.height}`}
-              stroke={COLOURS.inkSoft}
-              strokeOpacity="0.5"
-            />
-          )}
-          {f.kind === 'picture' && r.width > 60 && (
-            <text
-              x={r.x + r.width / 2}
-              y={r.y + r.height / 2 - 3}
-              textAnchor="middle"
-              fontSize="12"
-              fill={COLOURS.ink}
-              fontFamily={FACES.text}
-            >
-              <tspan>{wants(f.element)}</tspan>
-              <tspan x={r.x + r.width / 2} dy="15" fontFamily={FACES.figure} fontSize="11">
-                {pixelsOf(f.rect)}
-              </tspan>
-            </text>
-          )}
-        </g>
-      );
-    });
-}
-
-function EmptyHint({ at, trim }: { at: ReturnType<typeof projection>; trim: { width: number; height: number } }) {
-  return (
-    <Box
-      sx={{
-        position: 'absolute',
-        left: at.x(0),
-        top: at.y(0),
-        width: trim.width * at.scale,
-        height: trim.height * at.scale,
-        display: 'grid',
-        placeItems: 'center',
-        textAlign: 'center',
-        pointerEvents: 'none',
-        color: 'text.secondary',
-        p: 4,
-      }}
-    >
-      <div>
-        <Box sx={{ fontFamily: FACES.title, fontWeight: 700, fontSize: 20, color: 'text.primary' }}>A blank side</Box>
-        Drop a picture here, or add text and boxes from the bar above.
-      </div>
-    </Box>
-  );
-}

@@ -55,7 +55,7 @@ function asTheElement(copy: Matrix | undefined, dx: number, dy: number): readonl
 }
 
 /** Pointer work on the bench: select, through a pile too, marquee, move, stretch, turn and pan. */
-export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: boolean) {
+export function useDrag(host: React.RefObject<HTMLElement | null>, editable: boolean) {
   const store = useJobStore();
   const desk = useDesk();
   const deskRef = useRef(desk);
@@ -72,10 +72,10 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
 
   const pointOf = useCallback(
     (event: { clientX: number; clientY: number }): Point => {
-      const box = svg.current?.getBoundingClientRect();
+      const box = host.current?.getBoundingClientRect();
       return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) };
     },
-    [svg],
+    [host],
   );
 
   const begin = useCallback(
@@ -90,16 +90,16 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
         click,
         copy: gesture.kind === 'move' ? held.current : undefined,
       };
-      svg.current?.setPointerCapture(event.pointerId);
+      host.current?.setPointerCapture(event.pointerId);
       event.stopPropagation();
     },
-    [pointOf, svg],
+    [pointOf, host],
   );
 
   const onPointerDown = useCallback(
     (event: ReactPointerEvent) => {
       const { select, selection, type, typing, framing, editing, editPath } = store.getState();
-      svg.current?.focus({ preventScroll: true });
+      host.current?.focus({ preventScroll: true });
       if (typing) type(undefined);
       if (event.button === 1 || spaceDown.current) return begin({ kind: 'pan' }, event);
       if (event.button !== 0) return;
@@ -131,7 +131,7 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
       if (!isSelected || event.altKey) select(mates);
       begin({ kind: 'move' }, event, isSelected ? mates : undefined);
     },
-    [begin, editable, pointOf, store, svg],
+    [begin, editable, pointOf, store, host],
   );
 
   const step = useCallback(
@@ -249,7 +249,7 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
       setMarquee(undefined);
     };
     const keys = (event: KeyboardEvent) => {
-      if (event.key === ' ' && event.target === svg.current) {
+      if (event.key === ' ' && event.target === host.current) {
         spaceDown.current = event.type === 'keydown';
         event.preventDefault();
       }
@@ -267,7 +267,7 @@ export function useDrag(svg: React.RefObject<SVGSVGElement | null>, editable: bo
       window.removeEventListener('keydown', keys);
       window.removeEventListener('keyup', keys);
     };
-  }, [pointOf, step, store, svg]);
+  }, [pointOf, step, store, host]);
 
   const onStretch = useCallback(
     (handle: Handle, event: ReactPointerEvent) => begin({ kind: 'stretch', handle }, event),

@@ -8,13 +8,13 @@ import { projection, useBenchView } from './view';
 const KEY = 'm';
 
 /** The element that the selection is measured to: what lies under the pointer while the key is held. */
-export function useMeasured(svg: RefObject<SVGSVGElement | null>, drawing: Drawing, scale: number): Frame | undefined {
+export function useMeasured(host: RefObject<HTMLElement | null>, drawing: Drawing, scale: number): Frame | undefined {
   const [found, setFound] = useState<Frame>();
   useEffect(() => {
     let held = false;
     let last = { clientX: 0, clientY: 0 };
     const look = () => {
-      const box = svg.current?.getBoundingClientRect();
+      const box = host.current?.getBoundingClientRect();
       if (!held || !box) return setFound(undefined);
       const at = projection(useBenchView.getState());
       const point = at.toMm({ x: last.clientX - box.left, y: last.clientY - box.top });
@@ -37,6 +37,6 @@ export function useMeasured(svg: RefObject<SVGSVGElement | null>, drawing: Drawi
       window.removeEventListener('keydown', key);
       window.removeEventListener('keyup', key);
     };
-  }, [drawing, scale, svg]);
+  }, [drawing, scale, host]);
   return found;
 }

@@ -6,13 +6,14 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import { totalInk, writeBuild, writeHex, type ColourEngine } from '@/core/colour';
-import { BLACK, elementsOf, type Job, type Paint, type SolidPaint } from '@/core/job';
+import { BLACK, elementsOf, readPaint, type Job, type Paint, type SolidPaint } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { Chip, buildOf, solidOf } from './Chip';
 import { FromBench } from './FromBench';
 import { GradientEditor, firstGradient } from './GradientEditor';
+import { MeasureField } from './MeasureField';
 import { NumberField } from './NumberField';
 import { ShiftWords } from './ShiftWords';
 
@@ -133,6 +134,15 @@ function PaintEditor({
   };
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <MeasureField<SolidPaint>
+        label="in figures"
+        width="100%"
+        autoFocus
+        shown={value && value.kind !== 'gradient' ? paintWords(value) : ''}
+        placeholder="88 78 38 36, #1f2b5a or paper"
+        read={readPaint}
+        onChange={onChange}
+      />
       <ToggleButtonGroup
         exclusive
         size="small"

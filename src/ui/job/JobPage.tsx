@@ -7,7 +7,7 @@ import { useQuery } from '@tanstack/react-query';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
 import { RulerDialog } from '../bench/RulerDialog';
 import { useBenchView } from '../bench/view';
@@ -29,7 +29,15 @@ import { JobProvider, shownJob, useJob, useJobStore } from './context';
 import { Header } from './Header';
 import { STATIONS, createJobStore } from './store';
 import { useAutosave } from './use-autosave';
-import { DeskProvider, FindingsProvider, useChecks, useDesk, useDeskOf } from './use-desk';
+import {
+  DeskProvider,
+  FindingsProvider,
+  LiveDeskProvider,
+  useChecks,
+  useDesk,
+  useDeskOf,
+  useLiveDesk,
+} from './use-desk';
 import { useFiles } from './use-files';
 
 /** Three-dimensional drawing is fetched when somebody folds. */
@@ -108,6 +116,10 @@ function Workplace() {
   const side = useJob((s) => s.side);
   const show = useJob((s) => s.show);
   const { desk, problem } = useDeskOf(job, side);
+  // While something is dragged, the sheet and the slip follow when there is time for them.
+  const isLive = useJob((s) => s.live !== undefined);
+  const calm = useDeferredValue(desk);
+  const { measures } = useJob((s) => s.job);
   const findings = useChecks(desk);
   useEffect(() => {
     document.title = `${job.name} · Yellow Sheet`;
@@ -125,17 +137,29 @@ function Workplace() {
   }
   if (!desk) return <Waiting words="Fetching fonts and the paper’s profile" />;
   return (
-    <DeskProvider value={desk}>
-      <FindingsProvider value={findings}>
-        <MeasuresProvider value={job.measures}>
-          <Stations />
-        </MeasuresProvider>
-      </FindingsProvider>
+    <LiveDeskProvider value={desk}>
+      <DeskProvider value={isLive ? calm : desk}>
+        <FindingsProvider value={findings}>
+          <MeasuresProvider value={measures}>
+            <Stations />
+          </MeasuresProvider>
+        </FindingsProvider>
+      </DeskProvider>
+    </LiveDeskProvider>
+  );
+}
+
+/** The bench follows the hand at once. */
+function LiveBench() {
+  const files = useFiles();
+  return (
+    <DeskProvider value={useLiveDesk()}>
+      <Bench onDropFiles={(list, at) => void files(list, at)} />
     </DeskProvider>
   );
 }
 
-function Stations() {
+const Stations = memo(function Stations() {
   const store = useJobStore();
   const desk = useDesk();
   const station = useJob((s) => s.station);
@@ -183,11 +207,7 @@ function Stations() {
                 {station === 'lay-out' && <AddBar commands={commands} />}
               </Box>
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
-                {station === 'size' && folded && desk.blank.folding ? (
-                  <DummyView />
-                ) : (
-                  <Bench onDropFiles={(list, at) => void files(list, at)} />
-                )}
+                {station === 'size' && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
               </Box>
               {station === 'size' && <SizeSlip />}
               {station === 'lay-out' && <ElementSlip />}
@@ -218,4 +238,4 @@ function Stations() {
       {conflict.kind === 'conflict' && <Conflict conflict={conflict} />}
     </Box>
   );
-}
+});

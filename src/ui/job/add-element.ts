@@ -9,7 +9,7 @@ import {
   type PictureAsset,
   type SideName,
 } from '@/core/job';
-import { placed, type Point, type Rect, type SurfaceBoxes } from '@/core/layout';
+import { moveTo, placed, type Point, type Rect, type SurfaceBoxes } from '@/core/layout';
 import { naturalSize } from '@/core/compose';
 import { pieceOf } from './store';
 
@@ -125,20 +125,15 @@ export function artElement(
   );
 }
 
-/** Copies of elements, a little further down, with ids of their own. */
-export function duplicates(
-  job: Job,
-  side: SideName,
-  ids: readonly string[],
-  boxes: SurfaceBoxes,
-  rects: ReadonlyMap<string, Rect>,
-): readonly Element[] {
+/** Copies of elements a little further down, held by the same boxes and the same facts, with ids of their own. */
+export function duplicates(job: Job, side: SideName, ids: readonly string[], boxes: SurfaceBoxes): readonly Element[] {
   return elementsOn(pieceOf(job), side)
     .filter((e) => ids.includes(e.id))
     .map((e): Element => {
-      const rect = rects.get(e.id) ?? { x: 0, y: 0, width: 10, height: 10 };
-      const moved = { ...rect, x: rect.x + 5, y: rect.y + 5 };
-      const { rotate, shear } = e.placement;
-      return { ...e, id: freshId(), placement: { ...placed(moved, e.placement.against, boxes), rotate, shear } };
+      const rect = boxes.placed[e.id];
+      const id = freshId();
+      if (!rect) return { ...e, id };
+      const { x, y, width, height } = rect;
+      return { ...e, id, placement: moveTo(e.placement, { x: x + 5, y: y + 5, width, height }, boxes, rect) };
     });
 }

@@ -85,8 +85,15 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
 const DeskContext = createContext<Desk | undefined>(undefined);
 export const DeskProvider = DeskContext.Provider;
 
-export function useDesk(): Desk {
-  const desk = useContext(DeskContext);
+export const useDesk = (): Desk => drawn(useContext(DeskContext));
+
+const LiveDeskContext = createContext<Desk | undefined>(undefined);
+export const LiveDeskProvider = LiveDeskContext.Provider;
+
+/** The desk at this moment; while something is dragged, the other one may be a moment behind. */
+export const useLiveDesk = (): Desk => drawn(useContext(LiveDeskContext));
+
+function drawn(desk: Desk | undefined): Desk {
   if (!desk) throw new Error('The job is not drawn yet.');
   return desk;
 }

@@ -1,9 +1,9 @@
-import { elementsOn, withSide, type Element } from '@/core/job';
+import { elementsOn, withSide, type Axis, type Element } from '@/core/job';
 import { toStep } from '@/core/layout';
 import { isCalibrated, useBenchView } from '../bench/view';
 import { moveBy } from '../bench/gestures';
 import { alignSelection, distributeSelection } from '../job/arrange';
-import { duplicates, newElement, type Addable } from '../job/add-element';
+import { duplicates, freshId, newElement, type Addable } from '../job/add-element';
 import { groupSelection, ungroupSelection } from '../job/groups';
 import { STATIONS, elementsDraft, pieceOf, type JobStore, type Station } from '../job/store';
 import type { Desk } from '../job/use-desk';
@@ -155,8 +155,12 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     command('Edit', 'edit-points', 'Edit the points of a path', ['Shift+Enter'], () => chosen && state.editPath(chosen.id), laysOut && chosen?.kind === 'shape' && chosen.shape.form === 'path'),
     command('Edit', 'move-content', 'Move a picture’s content within its frame', ['Shift+F'], () => chosen && state.frame(chosen.id), laysOut && chosen?.kind === 'picture'),
     command('Edit', 'duplicate', 'Duplicate', ['Ctrl+D'], () => {
-      const rects = new Map(desk.drawing.frames.map((f) => [f.element, f.rect]));
-      const copies = duplicates(job, side, selection, boxes, rects);
+      const copies = duplicates(job, side, selection, desk.drawing.boxes);
+      changeSide('Duplicate', (list) => [...list, ...copies]);
+      select(copies.map((c) => c.id));
+    }, some),
+    command('Edit', 'duplicate-here', 'Duplicate in the same place', ['Ctrl+Shift+D'], () => {
+      const copies = elements.filter(isChosen).map((e) => ({ ...e, id: freshId() }));
       changeSide('Duplicate', (list) => [...list, ...copies]);
       select(copies.map((c) => c.id));
     }, some),
@@ -173,6 +177,7 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     command('Arrange', 'backward', 'One back', ['['], order('Back', (list) => shift(list, isChosen, -1)), some),
     command('Arrange', 'front', 'To the front', ['}'], order('To the front', (list) => [...list.filter((e) => !isChosen(e)), ...list.filter(isChosen)]), some),
     command('Arrange', 'bottom', 'To the very back', ['{'], order('To the back', (list) => [...list.filter(isChosen), ...list.filter((e) => !isChosen(e))]), some),
+    command('Arrange', 'fill-box', 'Fill the box it stands in', ['W'], () => changeSide('Fill its box', (list) => list.map((e) => (isChosen(e) ? filling(e) : e))), some),
     ...(['left', 'centre', 'right', 'top', 'middle', 'bottom'] as const).map((edge) =>
       command('Arrange', `align-${edge}`, `Align ${edge} on the trim`, [], () => replace(`Align ${edge}`, alignSelection(desk, selection, { box: 'trim' }, edge)), some),
     ),
@@ -195,6 +200,13 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
       view.toggle('trimmed');
     }),
   ]; // prettier-ignore
+}
+
+/** The element from edge to edge of its box, or of a box for each axis. */
+function filling(element: Element): Element {
+  const whole = ({ of }: Axis): Axis => ({ start: 0, end: 0, ...(of && { of }) });
+  const { x, y } = element.placement;
+  return { ...element, placement: { ...element.placement, x: whole(x), y: whole(y) } };
 }
 
 /** Each chosen element one place further in a direction, past elements that are not chosen. */

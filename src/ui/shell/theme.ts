@@ -57,6 +57,9 @@ export const theme = createTheme({
     MuiToggleButton: {
       styleOverrides: { root: { color: COLOURS.ink, '&.Mui-selected': { backgroundColor: '#d5d7cd' } } },
     },
+    // What opens is there at once: nobody who works waits for a list to arrive.
+    MuiPopover: { defaultProps: { transitionDuration: 0 } },
+    MuiMenu: { defaultProps: { transitionDuration: 0 } },
     MuiPaper: { defaultProps: { elevation: 0 } },
     MuiTooltip: { defaultProps: { arrow: true, enterDelay: 500 } },
     MuiCssBaseline: {

@@ -92,28 +92,32 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
     if (typeof given === 'object') return `${formatNumber(given.percent)} %`;
     return formatLength(facts[key], job.unit, context.ppi);
   };
-  const set = (key: AxisKey, value: Len | 'content') => {
+  const set = (key: AxisKey, value: Len | 'content' | undefined) => {
+    const { of } = placement[axis];
+    // An emptied size lets go: both edges hold, where they are.
+    const edges = { start: placement[axis].start ?? facts.start, end: placement[axis].end ?? facts.end };
+    if (value === undefined) return write({ ...edges, ...(of && { of }) });
     const partner = held.includes(key)
       ? (held.find((k) => k !== key) ?? 'size')
       : key !== 'size' && held.includes('size')
         ? 'size'
         : held[0];
     const kept = placement[axis][partner] ?? facts[partner];
-    const { of } = placement[axis];
-    const next = { [key]: value, [partner]: kept, ...(of && { of }) } as Axis;
-    change('Place', (el) => ({ ...el, placement: { ...el.placement, [axis]: next } }));
+    write({ [key]: value, [partner]: kept, ...(of && { of }) });
   };
+  const write = (next: Axis) =>
+    change('Place', (el) => ({ ...el, placement: { ...el.placement, [axis]: next } }));
   return (
     <Group title={axis === 'x' ? 'Across' : 'Down'}>
       {ORDER.map((key) => (
-        <MeasureField<Len | 'content'>
+        <MeasureField<Len | 'content' | undefined>
           key={key}
           label={WORDS[axis][key]}
           name={`${axis}-${WORDS[axis][key]}`}
           held={held.includes(key)}
           width={64}
           shown={show(key)}
-          read={(text) => (key === 'size' && isContent(text) ? { ok: true, value: 'content' } : readLen(text, context, measures))}
+          read={(text) => (key === 'size' && SIZE_WORDS[text.trim().toLowerCase()]) || readLen(text, context, measures)}
           refuse={(len) => (key === 'size' && isNegative(len) ? 'A size cannot be negative.' : undefined)}
           onChange={(len) => set(key, len)}
         />
@@ -122,9 +126,13 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
   );
 } // prettier-ignore
 
-const isContent = (text: string): boolean => /^\s*content\s*$/i.test(text);
+/** What may stand for a size: nothing, when both edges are to hold; what the text or picture takes. */
+const SIZE_WORDS: Readonly<Record<string, Parsed<'content' | undefined>>> = {
+  '': { ok: true, value: undefined },
+  content: { ok: true, value: 'content' },
+};
 
-const isNegative = (len: Len | 'content'): boolean =>
+const isNegative = (len: Len | 'content' | undefined): boolean =>
   typeof len === 'number' ? len < 0 : typeof len === 'object' && 'percent' in len && len.percent < 0;
 
 /** A length, a named measure, or a share of the box: `50 %`. */

@@ -1,0 +1,65 @@
+import { memo } from 'react';
+import type { Drawing, Item } from '@/core/drawing';
+import type { Rect } from '@/core/layout';
+import type { SvgContext } from '@/paint/svg';
+import { COLOURS } from '../shell/theme';
+import { Items } from './Artwork';
+import { project } from './LineCode';
+import type { Projection } from './view';
+
+interface Props {
+  readonly drawing: Drawing;
+  readonly context: SvgContext;
+  readonly at: Projection;
+  /** What of the sheet is shown, and where its shadow falls. */
+  readonly shown: Rect;
+  readonly lies: Rect;
+  readonly white: string;
+  /** Marks of the press. */
+  readonly marks: readonly Item[] | undefined;
+}
+
+/**
+ * The paper and what is printed on it. A picture of its own for the screen, so that handles and lines that move above
+ * it do not have it painted again.
+ */
+export const Paper = memo(function Paper({ drawing, context, at, shown, lies, white, marks }: Props) {
+  const paper = project(shown, at);
+  return (
+    <svg
+      width="100%"
+      height="100%"
+      aria-hidden
+      style={{ position: 'absolute', inset: 0, pointerEvents: 'none', willChange: 'transform' }}
+    >
+      <defs>
+        <clipPath id="paper-clip">
+          <rect {...paper} />
+        </clipPath>
+      </defs>
+      <Shadow of={project(lies, at)} />
+      <rect {...paper} fill={white} />
+      <g clipPath="url(#paper-clip)">
+        <g transform={`translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`}>
+          {drawing.repeated.length > 0 && <Items items={drawing.repeated} context={context} />}
+          {drawing.frames.map((frame) => (
+            <Items key={frame.element} id={frame.element} items={frame.items} context={context} />
+          ))}
+          {drawing.reserved.length > 0 && <Items items={drawing.reserved} context={context} />}
+          {marks && <Items items={marks} context={context} />}
+        </g>
+      </g>
+    </svg>
+  );
+});
+
+/** The paper’s shadow, from plain rectangles: a filter would be worked out again at every step of a drag. */
+function Shadow({ of: r }: { readonly of: Rect }) {
+  return (
+    <g aria-hidden fill={COLOURS.ink} fillOpacity="0.07">
+      {[1, 3, 5].map((d) => (
+        <rect key={d} x={r.x - d / 2} y={r.y + d / 2} width={r.width + d} height={r.height + d} rx={d} />
+      ))}
+    </g>
+  );
+}
