@@ -5,6 +5,7 @@ export const PORT = 4399;
 
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/warm-up.ts',
   testMatch: '**/*.e2e.ts',
   outputDir: 'test-results/playwright',
   workers: 1,

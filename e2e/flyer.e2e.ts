@@ -109,11 +109,11 @@ test('a flyer from nothing to a press file that poppler, qpdf and Ghostscript ag
   await expect(page.getByText('Nothing open. Ready for the press.')).toBeVisible();
 });
 
-test('the demo opens on the board with the meteor-night flyer and its two faults; both fixes work', async ({
+test('the demo opens on the board with the flyer’s first proof and its two faults; both fixes work', async ({
   page,
 }) => {
   await open(page, '/');
-  const card = page.getByRole('article').filter({ hasText: 'Meteor-night flyer' });
+  const card = page.getByRole('article').filter({ hasText: 'Meteor night, first proof' });
   await expect(card).toContainText('2 open');
   await card.getByRole('link').click();
   const checks = page.getByRole('region', { name: 'Checks' });
@@ -148,7 +148,7 @@ test('preview and working file; the working file opens again as the same job', a
   });
   await expect(page.locator('[data-bench]')).toBeVisible();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Meteor-night flyer');
-  await expect(page.getByRole('region', { name: 'Checks' }).locator('[data-finding]')).toHaveCount(2);
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('Nothing open');
 });
 
 test('a long export can be cancelled', async ({ page }) => {

@@ -19,7 +19,10 @@ export class Hand {
   constructor(readonly page: Page) {}
 
   private get scope(): Locator {
-    return this.page.locator(OPENED).or(this.page.getByRole('region', { name: 'Selection' })).last();
+    return this.page
+      .locator(OPENED)
+      .or(this.page.getByRole('region', { name: 'Selection' }))
+      .last();
   }
 
   async key(key: string): Promise<void> {
@@ -70,12 +73,15 @@ export class Hand {
 
   /** Sets fields of what is selected, or of the part that is open. */
   async set(look: Look): Promise<void> {
-    for (const [label, value] of Object.entries(look)) { const t = Date.now(); await this.setOne(label, value); if (process.env['YS_PROF']) console.log('set', label, Date.now() - t); }
+    for (const [label, value] of Object.entries(look)) {
+      const t = Date.now();
+      await this.setOne(label, value);
+      if (process.env['YS_PROF']) console.log('set', label, Date.now() - t);
+    }
   }
 
   /** One field; `Stroke/paint` is the field of that name in the group of that name. */
   private async setOne(path: string, value: string | number | boolean): Promise<void> {
-    const { page } = this;
     const [label = '', group] = path.split('/').reverse();
     const scope = group === undefined ? this.scope : this.scope.getByRole('group', { name: group, exact: true });
     if (typeof value === 'boolean') {
@@ -85,18 +91,41 @@ export class Hand {
     const text = String(value);
     const named = scope.locator(`input[name="${label}"]`);
     if ((await named.count()) > 0) return this.write(named.first(), text);
-    const paint = scope.getByRole('button', { name: new RegExp(`^${label}: `) }).first();
-    if ((await paint.count()) > 0) {
-      this.actions += 1;
-      await paint.click();
-      await this.write(page.locator('input[name="in figures"]'), text);
-      return this.close();
-    }
     const box = scope.getByRole('combobox', { name: label, exact: true });
     if ((await box.evaluate((el) => el.tagName)) !== 'INPUT') return this.choose(box, text);
-    // A box is found by typing a part of its name.
-    await box.fill(text);
-    await this.choose(box, text);
+    await this.find(box, text);
+  }
+
+  /** A box is found by typing a part of its name, and taken from what is offered. */
+  private async find(box: Locator, name: string): Promise<void> {
+    this.actions += 2;
+    this.typed.push(name);
+    await box.fill(name);
+    await this.page.getByRole('option', { name, exact: true }).click();
+  }
+
+  /** Makes a paint a gradient: where each stop is (percent), its colour and its opacity (percent). */
+  async gradient(
+    label: string,
+    stops: readonly (readonly [number, string, number?])[],
+    look: Look = {},
+  ): Promise<void> {
+    const [name = '', group] = label.split('/').reverse();
+    const scope = group === undefined ? this.scope : this.scope.getByRole('group', { name: group, exact: true });
+    this.actions += 1;
+    await scope
+      .getByRole('button', { name: new RegExp(`^${name}: `) })
+      .first()
+      .click();
+    await this.press('Gradient');
+    for (let i = 2; i < stops.length; i += 1) await this.press('Add a stop');
+    for (const [i, [at, paint, opacity]] of stops.entries()) {
+      await this.setOne(`stop ${i + 1}`, paint);
+      await this.setOne(`stop-${i + 1}-at`, at);
+      if (opacity !== undefined) await this.setOne(`stop-${i + 1}-opacity`, opacity);
+    }
+    await this.set(look);
+    await this.close();
   }
 
   /** Closes what is open above the slip. */
@@ -161,13 +190,15 @@ export class Hand {
   /** Brings in files of the demo world, all at once. */
   async bring(...names: readonly string[]): Promise<void> {
     this.actions += 1;
-    const files = await Promise.all(names.map(demoFile));
-    const taken = this.page.waitForResponse((r) => r.url().includes('/api/assets') && r.request().method() === 'POST');
+    const files = await Promise.all(names.map((name) => demoFile(name)));
+    const images = this.page.locator('[data-bench] image');
+    const before = await images.count();
     await this.page
       .getByLabel('Pictures, drawings, PDFs and fonts to bring in')
       .setInputFiles(files.map(({ name, bytes }) => ({ name, mimeType: name.endsWith('svg') ? 'image/svg+xml' : 'image/jpeg', buffer: bytes }))); // prettier-ignore
-    await taken;
-    await expect(this.page.getByRole('region', { name: 'Selection' })).toContainText(names.length === 1 ? (names[0] ?? '') : `${names.length} elements`); // prettier-ignore
+    const [first = ''] = names;
+    if (names.length > 1) await expect(images).toHaveCount(before + names.length, { timeout: 20_000 });
+    else await expect(this.page.getByRole('region', { name: 'Selection' })).toContainText(first, { timeout: 20_000 });
   }
 
   /** Divides a box of this side into columns and rows, under a name; what is selected is the box that is divided. */
@@ -182,14 +213,32 @@ export class Hand {
         continue;
       }
       const box = field.getByRole('combobox', { name: 'in' });
-      await box.fill(String(value));
-      await this.choose(box, String(value));
+      await this.find(box, String(value));
     }
   }
 
   /** Opens a part of the yellow sheet. */
   async unfold(part: string): Promise<void> {
     await this.press(new RegExp(`^${part}`));
+  }
+
+  /** Adds a measure to the sheet: a length with a name. */
+  async measure(name: string, value: string | number): Promise<void> {
+    await this.press('Add a measure');
+    await this.write(this.page.locator('input[name="name (not used)"]').last(), name);
+    await this.write(this.page.locator(`input[name="measure-${name}"]`), String(value));
+  }
+
+  /** Brings in drawings or pictures one by one, each with its name and look. */
+  async place(file: string, name: string, look: Look): Promise<void> {
+    await this.bring(file);
+    await this.name(name);
+    await this.set(look);
+  }
+
+  /** Holds what is selected against another box on one axis only. */
+  async against(axis: 'across' | 'down', box: string): Promise<void> {
+    await this.within(/^on /, () => this.set({ [axis]: box }));
   }
 
   /** Selects elements by their names on the sheet. */

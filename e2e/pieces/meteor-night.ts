@@ -14,24 +14,37 @@ async function front(hand: Hand): Promise<void> {
   await hand.set({ 'focus down': 100 });
   await hand.name('Sky over the moor');
 
-  await hand.text('Headline', 'Meteor\nnight', { 'y-top': -4, 'y-height': 132, face: 'League Gothic', 'type-size': 178, leading: 146, ink: PALE, case: 'CAPITALS' }); // prettier-ignore
+  await hand.text('Headline', 'Meteor\nnight', { 'y-top': -4, 'y-height': 132, ink: PALE, 'set in': 'League Gothic 178/146 caps' }); // prettier-ignore
   await hand.within('Effects', async () => {
     await hand.press('Outer glow');
     await hand.set({ blur: 6, colour: '12 52 40 0', opacity: 55 });
   });
-  await hand.text('Tagline', 'Lie down, look up,\ncount to sixty.', { 'y-top': 112, 'y-height': 20, face: 'Lora', 'type-size': 19, leading: 24, ink: 'paper' }); // prettier-ignore
+  // A shade for the names to stand on: nothing at its head, ink at its foot.
+  await hand.shape('x', 'Shade', {
+    box: 'trim',
+    'x-left': 0,
+    'x-width': '100 %',
+    'y-height': 72,
+    'y-bottom': 0,
+    'Fill/paint': INK,
+  });
+  await hand.gradient('Fill/paint', [
+    [0, INK, 0],
+    [62, INK, 92],
+  ]);
+  await hand.text('Tagline', 'Lie down, look up,\ncount to sixty.', { 'y-top': 112, 'y-height': 20, ink: 'paper', 'set in': 'Lora 19/24' }); // prettier-ignore
 
-  await hand.shape('x', 'Date band', { box: 'trim', 'x-width': '', 'x-left': 44, 'x-right': 0, 'y-height': 24, 'y-bottom': 48, paint: YELLOW }); // prettier-ignore
+  await hand.shape('x', 'Date band', { box: 'trim', 'x-width': '', 'x-left': 44, 'x-right': 0, 'y-height': 24, 'y-bottom': 50, 'Fill/paint': YELLOW }); // prettier-ignore
   await hand.within('Effects', async () => {
     await hand.press('Drop shadow');
     await hand.set({ across: -0.8, down: 1.6, blur: 3, opacity: 45 });
   });
-  await hand.text('Date', 'Wed 12 August, from 20:30', { box: 'Date band', 'x-left': 7, 'y-top': 4.2, 'y-height': 9, face: 'Oswald', weight: 600, 'type-size': 20, leading: 24, ink: INK, case: 'CAPITALS' }); // prettier-ignore
-  await hand.text('Place', 'Quillrook observatory, above Hollin Ford', { box: 'Date band', 'x-left': 7, 'y-bottom': 3.6, 'y-height': 6, weight: 600, 'type-size': 12.5, leading: 15, ink: INK }); // prettier-ignore
+  await hand.text('Date', 'Wed 12 August, from 20:30', { box: 'Date band', 'x-left': 7, 'x-right': 5, 'y-top': 2.6, 'y-height': 12, ink: INK, 'set in': 'Oswald 600 20/24 caps' }); // prettier-ignore
+  await hand.text('Place', 'Quillrook observatory, above Hollin Ford', { box: 'Date band', 'x-left': 7, 'x-right': 5, 'y-bottom': 2.8, 'y-height': 7, ink: INK, 'set in': '600 12.5/15' }); // prettier-ignore
 
   // Names in two rows: each row keeps its gaps equal, however long the names are.
-  const performer = { 'x-width': 'content', 'y-height': 6, 'y-bottom': 27, face: 'Familjen Grotesk', weight: 700, 'type-size': 13.5, leading: 16, ink: PALE, stands: 'middle' }; // prettier-ignore
-  await hand.text('With', 'with music and stories by', { 'y-bottom': 35.5, 'y-height': 6, face: 'Lora', 'type-size': 11, leading: 14, ink: PALE, italic: true }); // prettier-ignore
+  const performer = { 'x-width': 'content', 'y-height': 6, 'y-bottom': 27, ink: PALE, stands: 'middle', 'set in': 'Familjen Grotesk 700 13.5/16' }; // prettier-ignore
+  await hand.text('With', 'with music and stories by', { 'y-bottom': 35.5, 'y-height': 6, ink: PALE, 'set in': 'Lora italic 11/14' }); // prettier-ignore
   await hand.text('Player 1', 'Ada Fellwright', performer);
   await hand.another('Player 2', 'The Low Lanterns');
   await hand.another('Player 3', 'Tobiah Wren');
@@ -44,9 +57,9 @@ async function front(hand: Hand): Promise<void> {
     await hand.key('Control+g');
     await hand.set({ 'stands in': 'a row across' });
   } // prettier-ignore
-  await hand.shape('l', 'Rule', { 'x-width': '', 'x-left': 0, 'x-right': 0, 'y-bottom': 13.2, paint: PALE, 'stroke-width': 0.75 }); // prettier-ignore
-  await hand.text('Society', 'Quillrook Dark-Sky Society', { 'y-bottom': 5.6, 'y-height': 6.5, face: 'Familjen Grotesk', weight: 700, 'type-size': 13.5, leading: 16, ink: 'paper' }); // prettier-ignore
-  await hand.text('Credit', 'Free entry. Bring a blanket; leave white lamps at home.', { 'y-bottom': 0, 'y-height': 4.6, 'type-size': 8.5, leading: 11, ink: 'paper' }); // prettier-ignore
+  await hand.shape('l', 'Rule', { 'x-width': '', 'x-left': 0, 'x-right': 0, 'y-bottom': 13.2, 'Line/paint': PALE, 'stroke-width': 0.75 }); // prettier-ignore
+  await hand.text('Society', 'Quillrook Dark-Sky Society', { 'y-bottom': 5.6, 'y-height': 6.5, ink: 'paper', 'set in': 'Familjen Grotesk 700 13.5/16' }); // prettier-ignore
+  await hand.text('Credit', 'Free entry. Bring a blanket; leave white lamps at home.', { 'y-bottom': 0, 'y-height': 4.6, ink: 'paper', 'set in': '8.5/11' }); // prettier-ignore
 }
 
 const PROGRAMME = [
@@ -59,30 +72,52 @@ const PROGRAMME = [
 ] as const;
 
 async function back(hand: Hand): Promise<void> {
-  await hand.shape('x', 'Ground', { box: 'trim', paint: '2 3 14 0' });
+  await hand.shape('x', 'Ground', { box: 'trim', 'Fill/paint': '2 3 14 0' });
   await hand.key('w');
-  await hand.shape('x', 'Head', { box: 'trim', 'y-top': 0, 'y-height': 56, 'x-width': '100 %', 'x-left': 0, paint: INK });
-  await hand.shape('o', 'Moon', { 'y-top': 8, 'y-height': 26, 'x-width': 26, 'x-right': 6, paint: YELLOW });
-  await hand.within('Effects', async () => {
-    await hand.press('Outer glow');
-    await hand.set({ blur: 5, colour: YELLOW, opacity: 40 });
+  await hand.shape('x', 'Head', {
+    box: 'trim',
+    'y-top': 0,
+    'y-height': 56,
+    'x-width': '100 %',
+    'x-left': 0,
+    'Fill/paint': INK,
   });
-  await hand.shape('o', 'Moon’s shadow', { 'y-height': 24, 'x-width': 24, box: 'Moon', 'x-right': -5, 'y-top': -3, paint: INK });
-  await hand.text('What is on', 'What\nis on', { 'y-top': 0, 'y-height': 47, face: 'League Gothic', 'type-size': 64, leading: 56, ink: PALE, case: 'CAPITALS' }); // prettier-ignore
-  // One pitch of 40 pt for times, words and the rules between them.
-  await hand.text('Times', PROGRAMME.map(([time]) => time).join('\n'), { 'y-top': 57, 'y-height': '240pt', 'x-width': 22, face: 'IBM Plex Mono', weight: 600, 'type-size': 12, leading: 40, ink: INK }); // prettier-ignore
-  await hand.text('Programme', PROGRAMME.map(([, what]) => what).join('\n'), { 'y-top': 57, 'y-height': '240pt', 'x-left': 24, 'x-right': 0, 'type-size': 12.5, leading: 40, ink: '0 0 0 100' }); // prettier-ignore
-  await hand.shape('l', 'Rule', { box: 'Programme', 'x-width': '', 'x-left': -24, 'x-right': 0, 'y-top': '36pt', paint: INK, 'stroke-width': 0.35 }); // prettier-ignore
+  await hand.shape('o', 'Moon', { 'y-top': 8, 'y-height': 26, 'x-width': 26, 'x-right': 6, 'Fill/paint': YELLOW });
+  await hand.shape('o', 'Moon’s shadow', {
+    'y-height': 24,
+    'x-width': 24,
+    box: 'Moon',
+    'x-right': -5,
+    'y-top': -3,
+    'Fill/paint': INK,
+  });
+  await hand.text('What is on', 'What\nis on', { 'y-top': 0, 'y-height': 47, ink: PALE, 'set in': 'League Gothic 64/56 caps' }); // prettier-ignore
+  // One pitch of 43 pt for times, words and the rules between them.
+  await hand.text('Times', PROGRAMME.map(([time]) => time).join('\n'), { 'y-top': 57, 'y-height': '258pt', 'x-width': 22, ink: INK, 'set in': 'IBM Plex Mono 600 12/43' }); // prettier-ignore
+  await hand.text('Programme', PROGRAMME.map(([, what]) => what).join('\n'), { 'y-top': 57, 'y-height': '258pt', 'x-left': 24, 'x-right': 0, ink: '0 0 0 100', 'set in': '12.5/43' }); // prettier-ignore
+  await hand.shape('l', 'Rule', { box: 'Programme', 'x-width': '', 'x-left': -24, 'x-right': 0, 'y-top': '38.5pt', 'Line/paint': INK, 'stroke-width': 0.5 }); // prettier-ignore
   await hand.within('Repeat', async () => {
     await hand.press('In rows');
-    await hand.set({ across: 1, down: 5, 'gap down': '40pt' });
+    await hand.set({ across: 1, down: 5, 'gap down': '43pt' });
   });
-  await hand.text('Why dark', 'Why we keep it dark', { 'y-bottom': 36, 'y-height': 7, face: 'Familjen Grotesk', weight: 700, 'type-size': 12, leading: 14.4, ink: INK }); // prettier-ignore
+  await hand.text('Why dark', 'Why we keep it dark', { 'y-bottom': 33, 'y-height': 7, ink: INK, 'set in': 'Familjen Grotesk 700 12/14.4' }); // prettier-ignore
   await hand.key('Escape');
   await hand.unfold('Grids');
   await hand.grid('notes', { columns: 2, gutter: 6 });
-  const body = { 'y-bottom': 7, 'y-height': 27, face: 'Source Serif 4', 'type-size': 9.5, leading: 13, lines: 'justified', hyphenate: true };
-  await hand.text('Why dark, left', 'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light only, and point it at the ground.', { box: 'column 1 of notes', ...body }); // prettier-ignore
-  await hand.another('Why dark, right', 'The bus leaves Hollin Ford bridge at ten past eight and waits for everybody. If cloud comes in, we try again the night after.', { box: 'column 2 of notes', 'x-left': 0 }); // prettier-ignore
-  await hand.shape('x', 'Foot band', { box: 'trim', 'y-height': 6, 'y-bottom': 0, 'x-width': '100 %', 'x-left': 0, paint: EMBER });
+  const body = {
+    'y-bottom': 7,
+    'y-height': 27,
+    hyphenate: true,
+    'set in': 'Source Serif 4 9.5/13 justified',
+  };
+  await hand.text('Why dark, left', 'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light only, and point it at the ground.', { box: 'column 1 of notes', 'x-left': 0, 'x-right': 0, ...body }); // prettier-ignore
+  await hand.another('Why dark, right', 'The bus leaves Hollin Ford bridge at ten past eight and waits for everybody. If cloud comes in, we try again the night after.', { box: 'column 2 of notes', 'x-left': 0, 'x-right': 0 }); // prettier-ignore
+  await hand.shape('x', 'Foot band', {
+    box: 'trim',
+    'y-height': 6,
+    'y-bottom': 0,
+    'x-width': '100 %',
+    'x-left': 0,
+    'Fill/paint': EMBER,
+  });
 }

@@ -4,7 +4,7 @@
 export const EMBLEM = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="60mm" viewBox="0 0 120 120">
 <g fill="#1f2b5a">
 <path d="M60 4A56 56 0 1 0 60 116A56 56 0 1 0 60 4ZM60 10A50 50 0 1 1 60 110A50 50 0 1 1 60 10Z" fill-rule="evenodd"/>
-<path d="M14.6 81C28 69 40 66 54 72C70 79 88 74 105.4 81A50 50 0 0 1 14.6 81Z"/>
+<path d="M11.9 82.3C28 69 40 66 54 72C70 79 88 74 108.1 82.3A53 53 0 0 1 11.9 82.3Z"/>
 <path d="M43 70V62A17 17 0 0 1 56 45.5L62 70ZM64.5 70L59.4 45A17 17 0 0 1 77 62V70Z"/>
 </g>
 <g fill="#d9a21b">

@@ -71,8 +71,8 @@ export function heaven(which: Heaven, width: number, height: number): string {
       return page(
         width,
         height,
-        linear('g', [[0, '#06162b'], [0.7, '#0f3b4d'], [1, '#1c5a58']]) + linear('v', [[0, '#b9ffdf'], [0.5, '#3fd79d'], [1, '#0f3b4d']]),
-        `<rect width="${width}" height="${height}" fill="url(#g)"/>${stars(width, height, 240, 61)}${curtains(width, height)}<path d="M0 ${height}L0 ${n(height * 0.86)}Q${n(width * 0.25)} ${n(height * 0.78)} ${n(width * 0.5)} ${n(height * 0.87)}T${width} ${n(height * 0.82)}V${height}Z" fill="#081018"/>`,
+        linear('g', [[0, '#06162b'], [0.7, '#0f3b4d'], [1, '#1c5a58']]) + `<linearGradient id="v" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#8f7bd8" stop-opacity="0"/><stop offset="0.25" stop-color="#b9ffdf" stop-opacity="0.9"/><stop offset="0.6" stop-color="#3fd79d" stop-opacity="0.8"/><stop offset="1" stop-color="#2aa8a0" stop-opacity="0"/></linearGradient><filter id="b" x="-5%" y="-5%" width="110%" height="110%"><feGaussianBlur stdDeviation="${n(width * 0.004)} ${n(height * 0.004)}"/></filter>`,
+        `<rect width="${width}" height="${height}" fill="url(#g)"/>${stars(width, height, 240, 61)}<g filter="url(#b)">${curtains(width, height)}</g><path d="M0 ${height}L0 ${n(height * 0.86)}Q${n(width * 0.25)} ${n(height * 0.78)} ${n(width * 0.5)} ${n(height * 0.87)}T${width} ${n(height * 0.82)}V${height}Z" fill="#081018"/>`,
       );
     case 'dome':
       return page(
@@ -138,7 +138,7 @@ function curtains(width: number, height: number): string {
     const x = (i / 70) * width * 1.1 - width * 0.05;
     const top = height * (0.16 + 0.14 * Math.sin(i / 9) + random() * 0.05);
     const foot = height * (0.62 + 0.08 * Math.sin(i / 7 + 1));
-    return `<path d="M${n(x)} ${n(top)}C${n(x + width * 0.03)} ${n(height * 0.35)} ${n(x - width * 0.03)} ${n(height * 0.5)} ${n(x + width * 0.02)} ${n(foot)}" stroke="url(#v)" stroke-width="${n(width * (0.012 + random() * 0.02))}" stroke-linecap="round" fill="none" opacity="${n(0.12 + random() * 0.2)}"/>`;
+    return `<path d="M${n(x)} ${n(top)}C${n(x + width * 0.03)} ${n(height * 0.35)} ${n(x - width * 0.03)} ${n(height * 0.5)} ${n(x + width * 0.02)} ${n(foot)}" stroke="url(#v)" stroke-width="${n(width * (0.012 + random() * 0.02))}" fill="none" opacity="${n(0.2 + random() * 0.3)}"/>`;
   }).join('');
 }
 
@@ -146,9 +146,9 @@ function observatory(width: number, height: number): string {
   const s = Math.min(width, height) * 0.26;
   const [x, y] = [width * 0.5, height * 0.72];
   return (
-    `<path d="M0 ${height}V${n(height * 0.84)}Q${n(width * 0.3)} ${n(height * 0.74)} ${n(width * 0.56)} ${n(height * 0.8)}T${width} ${n(height * 0.78)}V${height}Z" fill="#171b38"/>` +
     `<path d="M${n(x - s)} ${n(y + s * 0.9)}V${n(y)}A${n(s)} ${n(s)} 0 0 1 ${n(x + s)} ${n(y)}V${n(y + s * 0.9)}Z" fill="#232a52"/>` +
     `<path d="M${n(x + s * 0.08)} ${n(y - s * 0.99)}L${n(x + s * 0.4)} ${n(y - s * 0.92)}L${n(x + s * 0.36)} ${n(y)}L${n(x + s * 0.08)} ${n(y)}Z" fill="#f2c879"/>` +
-    `<path d="M${n(x - s * 1.06)} ${n(y)}H${n(x + s * 1.06)}" stroke="#3a4478" stroke-width="${n(s * 0.08)}"/>`
+    `<path d="M${n(x - s * 1.06)} ${n(y)}H${n(x + s * 1.06)}" stroke="#3a4478" stroke-width="${n(s * 0.08)}"/>` +
+    `<path d="M0 ${height}V${n(height * 0.84)}Q${n(width * 0.3)} ${n(height * 0.74)} ${n(width * 0.56)} ${n(height * 0.8)}T${width} ${n(height * 0.78)}V${height}Z" fill="#171b38"/>`
   );
 }

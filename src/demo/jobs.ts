@@ -19,11 +19,9 @@ interface Begun {
 const BEGUN: readonly Begun[] = [
   { id: 'open-day', name: 'Observatory open day', kind: 'flyer', set: { size: 'A6' }, due: '2027-01-20', quantity: 5000 },
   { id: 'winter-talks', name: 'Winter talks handbill', kind: 'flyer', set: { size: 'half letter' }, unit: 'in', due: '2027-02-05', quantity: 800 },
-  { id: 'visitor-folder', name: 'Visitor folder', kind: 'brochure', set: { size: 'A4 landscape', fold: 'letter' }, printer: 'Copperplate Yard', paper: 'Stillwater silk 130', due: '2027-02-12', quantity: 4000 },
   { id: 'trail-map', name: 'Star trail map', kind: 'map', set: { size: '24x36in', across: '4', down: '4' }, unit: 'in', paper: 'Heather offset 80', due: '2027-03-01', quantity: 2000 },
   { id: 'catalogue', name: 'Ten years of night skies', kind: 'catalogue', set: { size: '170x240mm', pages: '100', binding: 'perfect' }, printer: 'Copperplate Yard', paper: 'Stillwater silk 150', due: '2027-04-15', quantity: 600 },
   { id: 'disc-sleeve', name: 'Moor at night, field recordings', kind: 'disc-sleeve', set: { panel: '130x184mm', spine: '13mm' }, paper: 'Stillwater silk 250', due: '2027-03-20', quantity: 300 },
-  { id: 'tent-banner', name: 'Tent banner', kind: 'banner', set: { size: '5x3ft', scale: '1:10', grommets: '500mm' }, unit: 'in', printer: 'Flatbed Nine', paper: 'Banner PVC 510', due: '2027-01-30', quantity: 2 },
   { id: 'eyepiece-labels', name: 'Eyepiece-box labels', kind: 'labels', set: { size: '63.5x38.1mm', sheet: 'A4', across: '3', down: '7', 'pitch-across': '66mm' }, printer: 'Corner Counter', paper: 'Label gloss, permanent', due: '2026-12-18', quantity: 210 },
   { id: 'member-card', name: 'Member cards', kind: 'business-card', set: { corners: 'round' }, paper: 'Heather offset 300', due: '2027-01-05', quantity: 450 },
   { id: 'solstice-card', name: 'Solstice card', kind: 'folded-card', set: { size: '5x7in', fold: 'side', sheet: 'letter landscape' }, unit: 'in', printer: 'Corner Counter', paper: 'Bilberry card 240', due: '2026-12-10', quantity: 120 },

@@ -1,5 +1,5 @@
 import { EMBLEM, ICONS } from './draw-emblem';
-import { HEAVENS, heaven } from './draw-heavens';
+import { HEAVENS, heaven, type Heaven } from './draw-heavens';
 import { meteorSky } from './draw-sky';
 
 /** A picture or drawing of the demo world, under the name its file has. */
@@ -8,26 +8,43 @@ export interface DemoFile {
   readonly bytes: Buffer;
 }
 
-/** Pictures as SVG, each at the pixels its place in print asks for. */
-const PICTURES: Readonly<Record<string, () => string>> = {
+type Drawn = (width: number, height: number) => string;
+
+/** Pictures as SVG, with the pixels that their place in print asks for. */
+const PICTURES: Readonly<Record<string, readonly [draw: Drawn, width: number, height: number]>> = {
   // A5 with 3 mm of bleed at 300 ppi.
-  'sky-over-the-moor.jpg': () => meteorSky(1819, 2551),
-  ...Object.fromEntries(HEAVENS.map((which) => [`${which.replaceAll(' ', '-')}.jpg`, () => heaven(which, 900, 1500)])),
-};
+  'sky-over-the-moor.jpg': [meteorSky, 1819, 2551],
+  // The upper half of an A2 poster at 150 ppi.
+  'northern-lights-wide.jpg': [drawn('northern lights'), 2520, 1600],
+  // A4 landscape and a strip along its foot, with bleed, at 300 ppi.
+  'aurora-over-the-moor.jpg': [drawn('northern lights'), 3579, 2552],
+  'moor-at-dusk.jpg': [drawn('dome'), 3579, 900],
+  // A seventh of a 5 ft banner at 100 ppi.
+  ...Object.fromEntries(HEAVENS.map((which) => [`${which.replaceAll(' ', '-')}.jpg`, [drawn(which), 900, 1500] as const])),
+}; // prettier-ignore
+
+function drawn(which: Heaven): Drawn {
+  return (width, height) => heaven(which, width, height);
+}
 
 const DRAWINGS: Readonly<Record<string, string>> = {
   'emblem.svg': EMBLEM,
   ...Object.fromEntries(Object.entries(ICONS).map(([name, svg]) => [`${name}.svg`, svg])),
 };
 
-/** One of them as a file; pictures as JPEG, drawings as SVG. */
-export async function demoFile(name: string): Promise<DemoFile> {
+/**
+ * One of them as a file; pictures as JPEG, drawings as SVG.
+ * @param share of the pixels across and down, where a smaller picture will do
+ */
+export async function demoFile(name: string, share = 1): Promise<DemoFile> {
   const drawing = DRAWINGS[name];
   if (drawing !== undefined) return { name, bytes: Buffer.from(drawing) };
   const picture = PICTURES[name];
   if (!picture) throw new Error(`The demo has no picture called ${name}.`);
   const [{ Resvg }, { default: sharp }] = await Promise.all([import('@resvg/resvg-js'), import('sharp')]);
-  const png = new Resvg(picture(), { font: { loadSystemFonts: false } }).render().asPng();
+  const [draw, width, height] = picture;
+  const svg = draw(Math.round(width * share), Math.round(height * share));
+  const png = new Resvg(svg, { font: { loadSystemFonts: false } }).render().asPng();
   const bytes = await sharp(png)
     .jpeg({ quality: 90, chromaSubsampling: '4:4:4' })
     .withMetadata({ density: 300 })

@@ -3,11 +3,10 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { readDocument } from '../bring-in/document';
-import { readPicture } from '../bring-in/picture';
 import { readSvg } from '../bring-in/svg';
 import { itemsOf, type GroupItem, type Item } from '../core/drawing';
 import { Effect, type Asset, type Element, type ElementInput, type Job } from '../core/job';
-import { meteorNight, meteorSky } from '../demo';
+import { demoPiece } from '../testing/demo';
 import { box, element, inMemory, makeJob, picture, pictureFacts, shape, words } from '../testing/jobs';
 import { boxesOf, inFolder, platesOf, run } from '../testing/programs';
 import { adjusted, curveOf } from './adjust';
@@ -290,15 +289,9 @@ describe('a page of somebody else’s PDF', () => {
   let made: Promise<Uint8Array> | undefined;
   const flyer = () => (made ??= exportedFlyer());
   const exportedFlyer = async () => {
-    const { Resvg } = await import('@resvg/resvg-js');
-    const png = new Resvg(meteorSky(600, 842), { font: { loadSystemFonts: false } }).render().asPng();
-    const bytes = new Uint8Array(await sharp(png).jpeg().toBuffer());
-    const found = await readPicture('sky.jpg', bytes);
-    if (!found.ok) throw new Error(found.problem);
-    const sha = shaOf(bytes);
-    const job = meteorNight({ sha, asset: found.picture });
+    const { job, assets } = await demoPiece('meteor-night', 0.33);
     const small = { ...job, output: { ...job.output, previewPixels: 400 } };
-    return press(small, inMemory(new Map([[sha, bytes]])), 'preview');
+    return press(small, assets, 'preview');
   };
 
   test('is drawn by poppler exactly as the original', async () => {

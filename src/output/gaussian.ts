@@ -35,14 +35,17 @@ function along(
 ): Float32Array {
   const out = new Float32Array(source.length);
   const [lines, length, step, line] = down ? [width, height, width, 1] : [height, width, 1, width];
+  // A line with its ends drawn out, so that the inner loop has nothing to decide.
+  const long = new Float64Array(length + 2 * reach);
+  const taps = weights.length;
   for (let l = 0; l < lines; l += 1) {
     const base = l * line;
+    for (let i = 0; i < length; i += 1) long[i + reach] = source[base + i * step] ?? 0;
+    long.fill(long[reach] ?? 0, 0, reach);
+    long.fill(long[reach + length - 1] ?? 0, reach + length);
     for (let i = 0; i < length; i += 1) {
       let total = 0;
-      for (let k = -reach; k <= reach; k += 1) {
-        const j = Math.min(Math.max(i + k, 0), length - 1);
-        total += (source[base + j * step] ?? 0) * (weights[k + reach] ?? 0);
-      }
+      for (let k = 0; k < taps; k += 1) total += (long[i + k] ?? 0) * (weights[k] ?? 0);
       out[base + i * step] = total;
     }
   }

@@ -84,9 +84,10 @@ function averaged(pixels: Uint8Array, stride: number, width: number, height: num
   const out = new Float32Array(width * height);
   for (let y = 0; y < height * FINER; y += 1) {
     const row = Math.floor(y / FINER) * width;
-    for (let x = 0; x < width * FINER; x += 1) {
-      const at = row + Math.floor(x / FINER);
-      out[at] = (out[at] ?? 0) + (pixels[(y * stride + x) * 4] ?? 0);
+    for (let x = 0, at = y * stride * 4; x < width; x += 1) {
+      let sum = 0;
+      for (let i = 0; i < FINER; i += 1, at += 4) sum += pixels[at] ?? 0;
+      out[row + x] = (out[row + x] ?? 0) + sum;
     }
   }
   return out.map((sum) => sum / (FINER * FINER));

@@ -1,31 +1,37 @@
 import 'server-only';
-import sharp from 'sharp';
-import { begun, meteorNight, meteorSky } from '@/demo';
+import { readFile } from 'node:fs/promises';
+import { LAID_OUT, begun, demoFile, filesOf, firstProof, laidOut, type BroughtIn, type Kept } from '@/demo';
+import { shipped } from '@/output';
 import { addAsset } from './assets';
 import { createJob } from './jobs';
 import { benchPicture, thumbnail } from './views';
 import { store } from './store/database';
 
-/** A5 with 3 mm of bleed at 300 ppi. */
-const SKY = { width: 1819, height: 2551 };
+/** The piece that is opened first. */
+const FIRST = 'meteor-night';
 
 /** Draws the demo’s pictures and lays its jobs on the board, once; what the user changed since then stays. */
 export async function loadDemo(): Promise<void> {
   const { models, write } = await store();
   if (await models.notes.findByPk('demo-loaded')) return;
-  const { Resvg } = await import('@resvg/resvg-js');
-  const png = new Resvg(meteorSky(SKY.width, SKY.height), { font: { loadSystemFonts: false } }).render().asPng();
-  const jpeg = await sharp(png)
-    .jpeg({ quality: 92, chromaSubsampling: '4:4:4' })
-    .withMetadata({ density: 300 })
-    .toBuffer();
-  const { sha, asset } = await addAsset('sky-over-the-moor.jpg', jpeg);
-  if (asset.kind !== 'picture') throw new Error('The demo’s sky is no picture.');
   for (const job of begun()) await createJob(job, 'Demo');
-  const job = await createJob(meteorNight({ sha, asset }), 'Demo');
-  // So that the first look at it need not wait.
-  await benchPicture(sha, 'coated-fogra39', undefined);
-  await thumbnail(job.id, job.head);
+  const files = new Map<string, BroughtIn>();
+  for (const piece of LAID_OUT) {
+    const kept = JSON.parse(await readFile(shipped('assets', 'demo', `${piece.file}.json`), 'utf8')) as Kept;
+    for (const name of filesOf(kept)) {
+      if (files.has(name)) continue;
+      const { sha, asset } = await addAsset(name, (await demoFile(name)).bytes);
+      files.set(name, { sha, asset });
+    }
+    const job = laidOut(piece, kept, files);
+    const { id, head } = await createJob(job, 'Demo');
+    if (piece.file !== FIRST) continue;
+    await createJob(firstProof(job), 'Demo');
+    // So that the first look at it need not wait.
+    for (const [sha, { kind }] of Object.entries(job.assets))
+      if (kind === 'picture') await benchPicture(sha, 'coated-fogra39', undefined);
+    await thumbnail(id, head);
+  }
   await write((transaction) =>
     models.notes.create({ name: 'demo-loaded', value: new Date().toISOString() }, { transaction }),
   );

@@ -113,7 +113,7 @@ function convertInStrips(cms: LittleCms, transform: number, pixels: Uint8Array, 
     const wide = new Uint16Array(n * from);
     for (let i = 0; i < wide.length; i += 1) wide[i] = (pixels[at * from + i] ?? 0) * 257;
     const converted = cms.cmsDoTransform(transform, wide, n);
-    for (let i = 0; i < n * to; i += 1) out[at * to + i] = Math.round((converted[i] ?? 0) / 257);
+    for (let i = 0; i < n * to; i += 1) out[at * to + i] = ((converted[i] ?? 0) + 128) / 257;
   }
   return out;
 }

@@ -2,7 +2,7 @@ import { checkDesk, openDesk } from '../../output';
 import { begin, box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
 import type { Element, Job } from '../job';
 import { itemsOf } from '../drawing';
-import { blankOf, takeHouse } from '../job';
+import { Effect, blankOf, takeHouse } from '../job';
 import { House, SHIPPED_PRINTERS, filesBy } from '../shop';
 import { RULES, applyChange, figureChanges, lostByChange, withinLimit, type Finding } from './index';
 
@@ -62,6 +62,11 @@ describe('safe area', () => {
   });
   test('counts the ink, not the frame: a frame to the edge with its words well inside is fine', async () => {
     expect(await of([words('credit', 'Free', [0, 100, 148, 20], { align: 'centre' })])).toEqual([]);
+  });
+  test('a glow may run off the sheet where its words may not', async () => {
+    const glow = { effect: 'glow', paint: { kind: 'paper' }, blur: 12 };
+    const title = { ...words('title', 'Meteor night', [6, 40, 136, 20]), effects: [Effect.parse(glow)] };
+    expect(await of([title])).toEqual([]);
   });
   test('a small box near the knife is a warning, one that reaches the trim is meant to', async () => {
     expect((await of([box('dot', [2, 50, 10, 10])]))[0]).toMatchObject({ rule: 'safe-area', severity: 'warning' });

@@ -5,7 +5,7 @@ import { framed, replace, writeIn, type Report, type Rule, type Subject } from '
 /** Curves and serifs reach a hair past the edge that their line is set to, mm [cp]. */
 const OVERHANG = 0.5;
 
-/** What a reader must see whole has to stay clear of the knife. */
+/** What a reader must see whole has to stay clear of the knife; a shadow or a glow may run off. */
 export const safeAreaRule: Rule = {
   id: 'safe-area',
   title: 'Too near the knife',
@@ -13,13 +13,13 @@ export const safeAreaRule: Rule = {
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }) => {
       const { boxes } = subject.drawing;
-      if (frame.items.length === 0 || !overlaps(frame.bounds, boxes.trim)) return [];
+      if (frame.items.length === 0 || !overlaps(frame.ink, boxes.trim)) return [];
       const slack = element.kind === 'text' ? OVERHANG : TOUCH;
-      const past = EDGE_NAMES.filter((edge) => insets(frame.bounds, boxes.safe)[edge] < -slack);
+      const past = EDGE_NAMES.filter((edge) => insets(frame.ink, boxes.safe)[edge] < -slack);
       // A background or a picture that reaches the trim belongs there; type never does.
-      const reaches = EDGE_NAMES.some((edge) => insets(frame.bounds, boxes.trim)[edge] < 1);
+      const reaches = EDGE_NAMES.some((edge) => insets(frame.ink, boxes.trim)[edge] < 1);
       if (past.length === 0 || (element.kind !== 'text' && reaches)) return [];
-      return [report(subject, element, frame.rect, frame.bounds, past)];
+      return [report(subject, element, frame.rect, frame.ink, past)];
     }),
 };
 

@@ -57,6 +57,7 @@ export function composeElement(element: Element, placed: Rect, around: Surroundi
     shear,
     copies,
     locked: false,
+    ink: union(wholes.map(({ copy, whole }) => mappedBounds(whole.ink, copy))),
     bounds: union(wholes.map(({ copy, whole }) => mappedBounds(whole.bounds, copy))),
     items,
   };
@@ -72,19 +73,21 @@ const ONE: readonly Matrix[] = [IDENTITY];
 interface Whole {
   readonly body: Body;
   readonly items: readonly Item[];
-  /** Upright box around everything, as it stands on the surface. */
+  /** Upright box around the thing itself, as it stands on the surface. */
+  readonly ink: Rect;
+  /** The same around its effects too. */
   readonly bounds: Rect;
 }
 
 /** The body with its effects, laid on as one. */
 function wholeOf(element: Element, setting: Setting, around: Surroundings): Whole {
   const body = bodyOf(element, setting, around);
-  const bounds = mappedBounds(body.ink, setting.matrix);
+  const ink = mappedBounds(body.ink, setting.matrix);
   const { colour, boxes } = around;
-  const lit = withEffects(element.effects, { from: element.id, items: body.items, bounds, measures: boxes.measures, colour });
+  const lit = withEffects(element.effects, { from: element.id, items: body.items, bounds: ink, measures: boxes.measures, colour });
   const blend = element.blend === 'normal' ? {} : { blend: element.blend };
   const items = together(lit.items, { from: element.id, opacity: element.opacity, ...blend }, lit.bounds);
-  return { body, items, bounds: element.effects.length > 0 ? lit.bounds : bounds };
+  return { body, items, ink, bounds: element.effects.length > 0 ? lit.bounds : ink };
 } // prettier-ignore
 
 function bodyOf(element: Element, setting: Setting, around: Surroundings): Body {

@@ -185,7 +185,9 @@ export interface Frame {
   readonly copies: readonly Matrix[];
   /** Lies on a locked layer. */
   readonly locked: boolean;
-  /** Upright box around what is laid on paper, with bleed. */
+  /** Upright box around the thing itself, with bleed, without its shadow, glow or blur. */
+  readonly ink: Rect;
+  /** Upright box around everything that is laid on paper. */
   readonly bounds: Rect;
   readonly items: readonly Item[];
 }

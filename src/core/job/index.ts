@@ -11,3 +11,4 @@ export * from './house';
 export * from './loose-ends';
 export * from './read-length';
 export * from './read-paint';
+export * from './read-type';

@@ -27,6 +27,7 @@ const PAPERS: readonly Facts[] = [
   ['Moorgloss 250', 'coated', 250, 0.2, 'long', '#fbfcfd', ['SRA3', 'B2']],
   ['Stillwater silk 115', 'coated', 115, 0.1, 'long', '#fafbfb', ['SRA3', 'B2', 'B1']],
   ['Stillwater silk 130', 'coated', 130, 0.115, 'long', '#fafbfb', ['SRA3', 'B2', 'B1']],
+  ['Stillwater silk 130, short grain', 'coated', 130, 0.115, 'short', '#fafbfb', ['SRA3', 'B2']],
   ['Stillwater silk 150', 'coated', 150, 0.13, 'long', '#fafbfb', ['SRA3', 'B2', 'B1', 'Tabloid']],
   ['Stillwater silk 170', 'coated', 170, 0.15, 'long', '#fafbfb', ['SRA3', 'B2', 'B1']],
   ['Stillwater silk 250', 'coated', 250, 0.23, 'short', '#fafbfb', ['SRA3', 'B2']],

@@ -9,7 +9,7 @@ import { totalInk, writeBuild, writeHex, type ColourEngine } from '@/core/colour
 import { BLACK, elementsOf, readPaint, type Job, type Paint, type SolidPaint } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { useDesk } from '../job/use-desk';
-import { COLOURS, FACES } from '../shell/theme';
+import { FACES } from '../shell/theme';
 import { Chip, buildOf, solidOf } from './Chip';
 import { FromBench } from './FromBench';
 import { GradientEditor, firstGradient } from './GradientEditor';
@@ -53,24 +53,30 @@ export const paintWords = (paint: Paint | null): string => {
   }
 };
 
+const NONE = /^\s*none\s*$/i;
+
 /** A colour: a build, the paper, or sRGB with the build it becomes and how far it moves. */
 export function PaintField({ label, value, none, gradient = false, onChange }: Props) {
   const { resources, job } = useDesk();
   const { colour } = resources;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
-    <Box>
-      <Box sx={{ fontSize: 12, color: 'text.secondary', lineHeight: 1.6 }}>{label}</Box>
+    <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 0.5 }}>
       <ButtonBase
         aria-label={`${label}: ${paintWords(value)}`}
+        aria-haspopup="dialog"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ gap: 0.75, borderBottom: `1px solid ${COLOURS.inkSoft}`, py: 0.25, pr: 0.5 }}
+        sx={{ mb: '6px' }}
       >
         <Chip paint={value} colour={colour} />
-        <Box component="span" sx={{ fontFamily: FACES.figure, fontSize: 13 }}>
-          {paintWords(value)}
-        </Box>
       </ButtonBase>
+      <MeasureField<SolidPaint | null>
+        label={label}
+        width={value?.kind === 'gradient' ? 112 : 94}
+        shown={paintWords(value)}
+        read={(text) => (none && NONE.test(text) ? { ok: true, value: null } : readPaint(text))}
+        onChange={onChange}
+      />
       <Popover
         open={anchor !== null}
         anchorEl={anchor}
@@ -134,15 +140,6 @@ function PaintEditor({
   };
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <MeasureField<SolidPaint>
-        label="in figures"
-        width="100%"
-        autoFocus
-        shown={value && value.kind !== 'gradient' ? paintWords(value) : ''}
-        placeholder="88 78 38 36, #1f2b5a or paper"
-        read={readPaint}
-        onChange={onChange}
-      />
       <ToggleButtonGroup
         exclusive
         size="small"

@@ -5,11 +5,12 @@ import type { Finding } from '@/core/check';
 import { createComposer, withBarePaper, withRepeats, type Composer } from '@/core/compose';
 import { itemsOf, type Drawing } from '@/core/drawing';
 import type { Blank, BlankSurface } from '@/core/format';
-import { blankOf, elementsOn, rulesFor, type Job, type Piece, type SideName } from '@/core/job';
+import { elementsOn, type Job, type Piece, type SideName } from '@/core/job';
 import type { SurfaceBoxes } from '@/core/layout';
 import type { Rules } from '@/core/rules';
 import type { CheckWorker } from '@/workers/check.worker';
 import { useResources, type Resources } from './resources';
+import { steadyGround } from './steady';
 import { pieceOf } from './store';
 
 /** The open job, solved and drawn. */
@@ -28,8 +29,8 @@ export interface Desk {
 /** Draws the job anew at every change; what did not change is not laid out twice. */
 export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; problem: string | undefined } {
   const piece = pieceOf(job);
-  const rules = useMemo(() => rulesFor(job, piece), [job, piece]);
-  const blank = useMemo(() => blankOf(job, piece), [job, piece]);
+  const [groundOf] = useState(steadyGround);
+  const { rules, blank } = useMemo(() => groundOf(job, piece), [groundOf, job, piece]);
   const { resources, problem } = useResources(job, rules.profile);
   const ppi = rules.ppi.value * blank.scale;
   // One composer for each shape of side that the piece has; pages that are alike share one.

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Figure, OverrideField } from '@/core/figure';
 import { formatLength, formatNumber, parseLength, type JobUnit, type Parsed } from '@/core/measure';
 import { useJob } from '../job/context';
@@ -11,7 +11,13 @@ import { figureText } from './figure-text';
 import { overrideFigure, restoreFigure } from './overrides';
 
 /** One figure: pointing at it lights the measure on the bench, a press opens its working. */
-export function SheetLine({ figure, unit }: { readonly figure: Figure; readonly unit: JobUnit }) {
+export const SheetLine = memo(function SheetLine({
+  figure,
+  unit,
+}: {
+  readonly figure: Figure;
+  readonly unit: JobUnit;
+}) {
   const [open, setOpen] = useState(false);
   const point = useJob((s) => s.point);
   const text = figureText(figure, unit);
@@ -70,7 +76,7 @@ export function SheetLine({ figure, unit }: { readonly figure: Figure; readonly 
       {open && <Working figure={figure} unit={unit} />}
     </Box>
   );
-}
+});
 
 function Working({ figure, unit }: { readonly figure: Figure; readonly unit: JobUnit }) {
   const edit = useJob((s) => s.edit);

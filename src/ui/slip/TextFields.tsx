@@ -1,13 +1,12 @@
 'use client';
-import Button from '@mui/material/Button';
-import { jobFonts, type ElementOf, type SolidPaint } from '@/core/job';
+import { jobFonts, readTypeSpec, writeTypeSpec, type ElementOf, type SolidPaint, type TypeSpec } from '@/core/job';
 import { AUTO_LEADING, SHIPPED } from '@/core/type';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { HeldLengthField } from '../field/LengthField';
+import { MeasureField } from '../field/MeasureField';
 import { NumberField } from '../field/NumberField';
 import { SolidPaintField } from '../field/PaintField';
-import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { useChange } from './use-change';
 import { Group } from './Slip';
@@ -30,7 +29,6 @@ const CASES = [
 export function TextFields({ element }: { readonly element: ElementOf<'text'> }) {
   const change = useChange(element);
   const { job, rules, resources } = useDesk();
-  const type = useJob((s) => s.type);
   const { style } = element;
   const set = (label: string, values: Partial<typeof style>) =>
     change(label, (el) => (el.kind === 'text' ? { ...el, style: { ...el.style, ...values } } : el));
@@ -38,13 +36,27 @@ export function TextFields({ element }: { readonly element: ElementOf<'text'> })
   const families = [...own, ...SHIPPED.map((f) => f.family).filter((f) => !own.includes(f))];
   const isKnown = families.includes(style.family);
   const weights = weightsOf(style.family, job);
+  const settable = families.map((family) => ({ family, weights: weightsOf(family, job) }));
+  const takeSpec = (spec: TypeSpec) => {
+    const family = spec.family ?? style.family;
+    const weight = nearest(weightsOf(family, job), spec.weight ?? style.weight);
+    set('Type', { ...spec, family, weight });
+  };
   const isMissing = resources.fonts.find(style.family, style.weight, style.italic) === undefined && !isKnown;
   return (
     <>
       <Group title="Type">
+        <MeasureField<TypeSpec>
+          label="set in"
+          width={198}
+          shown={writeTypeSpec(style)}
+          placeholder="Lora italic 19/24"
+          read={(text) => readTypeSpec(text, settable)}
+          onChange={takeSpec}
+        />
         <ChoiceField
           label={isMissing ? 'face (missing)' : 'face'}
-          width={132}
+          width={122}
           value={style.family}
           options={(isKnown ? families : [style.family, ...families]).map((family) => ({
             value: family,
@@ -70,12 +82,12 @@ export function TextFields({ element }: { readonly element: ElementOf<'text'> })
           onChange={(sizePt) => set('Size', { sizePt })}
         />
         <NumberField
-          label={style.leadingPt === null ? 'leading (auto)' : 'leading'}
+          label={style.leadingPt === null ? 'lead. (auto)' : 'leading'}
           name="leading"
           value={style.leadingPt ?? style.sizePt * AUTO_LEADING}
           least={0.5}
           most={10_000}
-          width={82}
+          width={74}
           after=" pt"
           onChange={(leadingPt) => set('Leading', { leadingPt })}
         />
@@ -84,7 +96,7 @@ export function TextFields({ element }: { readonly element: ElementOf<'text'> })
           value={style.tracking}
           least={-500}
           most={5000}
-          width={52}
+          width={48}
           onChange={(tracking) => set('Tracking', { tracking })}
         />
         <SolidPaintField
@@ -99,6 +111,8 @@ export function TextFields({ element }: { readonly element: ElementOf<'text'> })
           options={ALIGNS}
           onChange={(align) => set('Align', { align })}
         />
+      </Group>
+      <Group title="Setting">
         <ChoiceField
           label="stands"
           width={72}
@@ -117,8 +131,6 @@ export function TextFields({ element }: { readonly element: ElementOf<'text'> })
           options={CASES}
           onChange={(to) => set('Case', { case: to })}
         />
-      </Group>
-      <Group title="Setting">
         <HeldLengthField
           label="inset"
           value={element.inset.top}
@@ -137,9 +149,6 @@ export function TextFields({ element }: { readonly element: ElementOf<'text'> })
           checked={style.hyphenate}
           onChange={(hyphenate) => set('Hyphenation', { hyphenate })}
         />
-        <Button size="small" variant="outlined" onClick={() => type(element.id)}>
-          Type here
-        </Button>
       </Group>
     </>
   );

@@ -1,0 +1,86 @@
+import type { TextStyle } from '../element';
+import { formatNumber, type Parsed } from '../measure';
+
+/** A family that can be set, and the weights it has. */
+export interface SettableFamily {
+  readonly family: string;
+  readonly weights: readonly number[];
+}
+
+/** What a line of type says of a text; what it leaves out stays as it is. */
+export type TypeSpec = Partial<Pick<TextStyle, 'family' | 'weight' | 'italic' | 'sizePt' | 'leadingPt' | 'tracking' | 'case' | 'align'>>;
+
+/** Words of one meaning each. */
+const WORDS: Readonly<Record<string, TypeSpec>> = {
+  light: { weight: 300 }, regular: { weight: 400 }, semibold: { weight: 600 }, bold: { weight: 700 },
+  italic: { italic: true }, upright: { italic: false },
+  caps: { case: 'upper' }, typed: { case: 'typed' },
+  left: { align: 'left' }, centred: { align: 'centre' }, right: { align: 'right' }, justified: { align: 'justified' },
+}; // prettier-ignore
+
+const SIZE = /^(\d+(?:\.\d+)?)(?:\/(\d+(?:\.\d+)?|auto)|pt)$/i;
+const TRACKING = /^[+−-]\d+(?:\.\d+)?$/;
+
+/**
+ * Type as it is marked up for setting: `Lora italic 19/24`, `Oswald 600 20/24 caps`, `12/14.4 justified +5`. Face,
+ * weight, slope, size/leading in points (or `20pt`), case, lines and tracking, in any order.
+ */
+export function readTypeSpec(text: string, families: readonly SettableFamily[]): Parsed<TypeSpec> {
+  const found = familyIn(text, families);
+  // What was read is blanked out, so that places in the rest stay true.
+  const rest = found ? text.slice(0, found.at) + ' '.repeat(found.length) + text.slice(found.at + found.length) : text;
+  let spec: TypeSpec = found ? { family: found.family } : {};
+  for (const token of rest.matchAll(/\S+/g)) {
+    const [word] = token;
+    const read = readToken(word, families, found?.family);
+    if (!read) {
+      const message = /^\d/.test(word)
+        ? 'A size is written 20/24 or 20pt, a weight 400 or 700.'
+        : `“${word}” is no face that is here and no word for setting (italic, bold, caps, centred).`;
+      return { ok: false, error: { at: token.index, length: word.length, message } };
+    }
+    spec = { ...spec, ...read };
+  }
+  const size = spec.sizePt ?? 12;
+  if (size < 0.5 || size > 5000) return { ok: false, error: { at: 0, length: text.length, message: 'A size lies between 0.5 and 5000 pt.' } };
+  return { ok: true, value: spec };
+} // prettier-ignore
+
+function familyIn(text: string, families: readonly SettableFamily[]) {
+  const words = ` ${text.toLowerCase()} `;
+  return families
+    .map(({ family }) => ({ family, at: words.indexOf(` ${family.toLowerCase()} `), length: family.length }))
+    .filter(({ at }) => at >= 0)
+    .sort((a, b) => b.length - a.length)[0];
+}
+
+function readToken(word: string, families: readonly SettableFamily[], family: string | undefined): TypeSpec | undefined {
+  const size = SIZE.exec(word);
+  if (size?.[1]) {
+    const leading = size[2]?.toLowerCase();
+    return {
+      sizePt: Number(size[1]),
+      ...(leading !== undefined && { leadingPt: leading === 'auto' ? null : Number(leading) }),
+    };
+  }
+  if (TRACKING.test(word)) return { tracking: Number(word.replace('−', '-')) };
+  const known = families.filter((f) => family === undefined || f.family === family).flatMap((f) => f.weights);
+  if (known.includes(Number(word))) return { weight: Number(word) };
+  return WORDS[word.toLowerCase()];
+} // prettier-ignore
+
+/** The same line, from a style. */
+export function writeTypeSpec(style: TextStyle): string {
+  const { family, weight, italic, sizePt, leadingPt, tracking, align } = style;
+  return [
+    family,
+    weight === 400 ? '' : String(weight),
+    italic ? 'italic' : '',
+    `${formatNumber(sizePt)}/${leadingPt === null ? 'auto' : formatNumber(leadingPt)}`,
+    style.case === 'upper' ? 'caps' : '',
+    align === 'left' ? '' : align === 'centre' ? 'centred' : align,
+    tracking === 0 ? '' : `${tracking > 0 ? '+' : '−'}${formatNumber(Math.abs(tracking))}`,
+  ]
+    .filter(Boolean)
+    .join(' ');
+}

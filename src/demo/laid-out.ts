@@ -1,0 +1,39 @@
+import { elementsOn, withSide, type Element, type Job } from '../core/job';
+import { fromKept, type BroughtIn, type Kept } from './keep';
+
+type Board = Pick<Job, 'stage' | 'notes'> & { readonly due: string; readonly quantity: number };
+
+/** A piece that was laid out on the bench, by the name of its file under `assets/demo`, and what the board says of it. */
+export interface LaidOut extends Board {
+  readonly file: string;
+  readonly name: string;
+}
+
+export const LAID_OUT: readonly LaidOut[] = [
+  { file: 'letterhead', name: 'Letterhead', stage: 'sent', due: '2027-01-15', quantity: 1500, notes: 'The filing margin stays empty; letters are printed on it at the observatory.' },
+  { file: 'report-poster', name: 'Report of a dark year', stage: 'in work', due: '2027-01-08', quantity: 60, notes: 'Hangs in the library and at the bus stop. Read from a metre away.' },
+  { file: 'tent-banner', name: 'Tent banner', stage: 'in work', due: '2027-01-30', quantity: 2, notes: 'Tied to the poles of the soup tent.' },
+  { file: 'visitor-folder', name: 'Visitor folder', stage: 'in work', due: '2027-02-12', quantity: 4000, notes: 'Lies beside the till, and goes out with every letter.' },
+  { file: 'meteor-night', name: 'Meteor-night flyer', stage: 'in work', due: '2026-12-11', quantity: 2500, notes: 'Handed out at the library and the bus stops. Same night as last year, one week later if cloudy.' },
+]; // prettier-ignore
+
+/** The job of a piece, from what was kept of it. */
+export function laidOut(piece: LaidOut, kept: Kept, files: ReadonlyMap<string, BroughtIn>): Job {
+  const { file, name, stage, due, quantity, notes } = piece;
+  const client = 'Quillrook Dark-Sky Society';
+  return fromKept(kept, files, { id: `demo-${file}`, name, client, stage, due, quantity, notes });
+}
+
+/**
+ * The flyer as it was first sent in: the band on the front stops at the trim, and the credit line stands too near the
+ * knife. Both are there for the checks to find.
+ */
+export function firstProof(flyer: Job): Job {
+  const faulty = (e: Element): Element => {
+    if (e.kind === 'shape' && e.name === 'Date band') return { ...e, atTrim: 'stops' };
+    if (e.name !== 'Credit') return e;
+    return { ...e, placement: { ...e.placement, against: { box: 'trim' }, x: { start: 5, end: 5 }, y: { end: 1.6, size: 4.6 } } };
+  };
+  const pieces = flyer.pieces.map((p) => withSide(p, 'front', elementsOn(p, 'front').map(faulty)));
+  return { ...flyer, id: 'demo-first-proof', name: 'Meteor night, first proof', pieces };
+} // prettier-ignore
