@@ -17,12 +17,7 @@ const LEFT_OUT: readonly string[] = ['id', 'name', 'assets', 'client', 'stage', 
 
 /** Every id that was given by chance, in the order of the job. */
 function idsOf({ measures, pieces }: Job): readonly string[] {
-  const named = pieces.flatMap((p) => [
-    ...p.grids,
-    ...p.guides,
-    ...p.groups,
-    ...Object.values(p.surfaces).flat(),
-  ]);
+  const named = pieces.flatMap((p) => [...p.grids, ...p.guides, ...p.groups, ...Object.values(p.surfaces).flat()]);
   return [...measures, ...named].map(({ id }) => id);
 }
 

@@ -8,17 +8,12 @@ import { itemsOf, type GroupItem, type Item } from '../core/drawing';
 import { Effect, type Asset, type Element, type ElementInput, type Job } from '../core/job';
 import { demoPiece } from '../testing/demo';
 import { box, element, inMemory, makeJob, picture, pictureFacts, shape, words } from '../testing/jobs';
+import { pdfOf } from '../testing/exports';
 import { boxesOf, inFolder, platesOf, run } from '../testing/programs';
 import { adjusted, curveOf } from './adjust';
-import { exportJob, openDesk, paletteOf, type AssetSource } from './index';
+import { openDesk, paletteOf } from './index';
 import { blurredMask } from './request-parts';
 
-const AT = new Date('2026-05-01T09:00:00Z');
-const press = async (job: Job, assets: AssetSource = inMemory(), kind: 'press' | 'preview' = 'press') => {
-  const [file] = await exportJob({ job, assets, kind, at: AT });
-  if (!file) throw new Error('nothing exported');
-  return file.bytes;
-};
 const NO_MARKS = { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false };
 const bare = (front: readonly Element[], more: Partial<Job> = {}) => {
   const job = makeJob(front, more);
@@ -48,7 +43,7 @@ describe('gradients on the plates (Ghostscript tiffsep)', () => {
   const filled = (fill: Fill) => bare([shape('g', [20, 20, 100, 60], { form: 'rectangle' }, { fill })]); // prettier-ignore
 
   test('a linear one is mixed evenly between its builds, within 1 % of ink', async () => {
-    const at = await onPlates(await press(filled(gradient({ angle: 0 }))), 144);
+    const at = await onPlates(await pdfOf(filled(gradient({ angle: 0 }))), 144);
     for (const share of [0.1, 0.25, 0.5, 0.75, 0.9]) {
       const x = 20 + 100 * share;
       expect(Math.abs(at('Cyan', x, 50) - 100 * (1 - share))).toBeLessThan(1);
@@ -57,13 +52,13 @@ describe('gradients on the plates (Ghostscript tiffsep)', () => {
     }
   });
   test('its angle and length are those of the box: at 90° half as long it is even outside its middle half', async () => {
-    const at = await onPlates(await press(filled(gradient({ angle: 90, length: 50 }))), 144);
+    const at = await onPlates(await pdfOf(filled(gradient({ angle: 90, length: 50 }))), 144);
     expect(at('Cyan', 70, 22)).toBeCloseTo(100, 0);
     expect(at('Cyan', 70, 50)).toBeCloseTo(50, -0.3);
     expect(at('Magenta', 70, 78)).toBeCloseTo(80, 0);
   });
   test('a radial one grows with the distance from its middle', async () => {
-    const at = await onPlates(await press(filled(gradient({ shape: 'radial' }))), 144);
+    const at = await onPlates(await pdfOf(filled(gradient({ shape: 'radial' }))), 144);
     const radius = Math.hypot(100, 60) / 2;
     for (const [x, y] of [[70, 50], [90, 50], [70, 30], [110, 70]] as const) {
       const share = Math.hypot(x - 70, y - 50) / radius;
@@ -72,7 +67,7 @@ describe('gradients on the plates (Ghostscript tiffsep)', () => {
   });
   test('many stops, two of them in one place: a hard edge', async () => {
     const stops = [0, 50, 50, 100].map((at, i) => ({ at, paint: process(i % 2 === 0 ? 100 : 0, 0, 0, 0) }));
-    const at = await onPlates(await press(filled({ kind: 'gradient', angle: 0, stops })), 144);
+    const at = await onPlates(await pdfOf(filled({ kind: 'gradient', angle: 0, stops })), 144);
     expect(at('Cyan', 69, 50)).toBeLessThan(4);
     expect(at('Cyan', 71, 50)).toBeGreaterThan(96);
   });
@@ -80,7 +75,7 @@ describe('gradients on the plates (Ghostscript tiffsep)', () => {
     const fade: Fill = { kind: 'gradient', angle: 0, stops: [{ at: 0, paint: process(0, 100, 0, 0), opacity: 1 }, { at: 100, paint: process(0, 100, 0, 0), opacity: 0 }] }; // prettier-ignore
     const ground = box('ground', [20, 20, 100, 60], { fill: process(0, 0, 100, 0) });
     const job = bare([ground, shape('f', [20, 20, 100, 60], { form: 'rectangle' }, { fill: fade })]); // prettier-ignore
-    const at = await onPlates(await press(job), 144);
+    const at = await onPlates(await pdfOf(job), 144);
     for (const share of [0.2, 0.5, 0.8]) {
       expect(Math.abs(at('Magenta', 20 + 100 * share, 50) - 100 * (1 - share))).toBeLessThan(2);
       expect(Math.abs(at('Yellow', 20 + 100 * share, 50) - 100 * share)).toBeLessThan(2);
@@ -88,7 +83,7 @@ describe('gradients on the plates (Ghostscript tiffsep)', () => {
   });
   test('in the file it is a shading, never strips', async () => {
     const json = await inFolder(async (folder) => {
-      writeFileSync(join(folder, 'f.pdf'), await press(filled(gradient({ angle: 30 }))));
+      writeFileSync(join(folder, 'f.pdf'), await pdfOf(filled(gradient({ angle: 30 }))));
       return run('qpdf', ['--json=2', '--json-key=qpdf', join(folder, 'f.pdf')]);
     });
     expect(json.match(/"\/ShadingType": 2/g)).toHaveLength(1);
@@ -146,7 +141,7 @@ describe('shadows and blur against the closed form of a blurred box', () => {
   });
   test('in the press file they are live transparency in CMYK', async () => {
     const shadow = Effect.parse({ effect: 'shadow', dx: 2, dy: 2, blur: 3, paint: process(0, 0, 0, 100), opacity: 0.5 }); // prettier-ignore
-    const pdf = await press(bare([box('g', [0, 0, 148, 210], { fill: process(0, 0, 40, 0) }), box('b', [30, 40, 40, 24], { effects: [shadow] })])); // prettier-ignore
+    const pdf = await pdfOf(bare([box('g', [0, 0, 148, 210], { fill: process(0, 0, 40, 0) }), box('b', [30, 40, 40, 24], { effects: [shadow] })])); // prettier-ignore
     const json = await inFolder((folder) => {
       writeFileSync(join(folder, 'f.pdf'), pdf);
       expect(run('qpdf', ['--check', join(folder, 'f.pdf')])).toContain('No syntax or stream encoding errors');
@@ -204,7 +199,7 @@ describe('pictures’ tones against sharp', () => {
     const over = { paint: { kind: 'rgb', r: 60, g: 90, b: 140 }, opacity: 0.4, blend: 'normal' } as const;
     const front = [picture('p', sha, [20, 20, 60, 40], { adjust: { overlay: over } })];
     const job = makeJob(front, { assets: { [sha]: pictureFacts(60, 40) } });
-    const pdf = await press(job, inMemory(new Map([[sha, png]])), 'preview');
+    const pdf = await pdfOf(job, inMemory(new Map([[sha, png]])), 'preview');
     const theirs = await sharp(png).composite([{ input: { create: { width: 60, height: 40, channels: 4, background: { r: 60, g: 90, b: 140, alpha: 0.4 } } } }]).raw().toBuffer({ resolveWithObject: true }); // prettier-ignore
     const ours = await pageRaster(pdf, 72);
     const at = (ours.width * Math.round((40 * 72) / 25.4) + Math.round((50 * 72) / 25.4)) * 3;
@@ -255,7 +250,7 @@ test('an SVG comes through the press file as resvg draws it: the same shapes, no
   const { sha, bytes, asset } = drawing(LOGO);
   const front = [element<'vector'>({ kind: 'vector', id: 'v', drawing: sha, placement: { against: { box: 'trim' }, x: { start: 0, size: 80 }, y: { start: 0, size: 50 } } })]; // prettier-ignore
   const job = { ...bare(front, { assets: { [sha]: asset } }), pieces: makeJob(front, {}, { size: { width: 80, height: 50 }, bleed: { top: 0, right: 0, bottom: 0, left: 0 } }).pieces }; // prettier-ignore
-  const pdf = await press(job, inMemory(new Map([[sha, bytes]])), 'preview');
+  const pdf = await pdfOf(job, inMemory(new Map([[sha, bytes]])), 'preview');
   const ours = await pageRaster(pdf, 254);
   const { Resvg } = await import('@resvg/resvg-js');
   const theirs = new Resvg(LOGO, { fitTo: { mode: 'width', value: ours.width }, background: '#ffffff', font: { loadSystemFonts: false } }).render(); // prettier-ignore
@@ -283,7 +278,7 @@ describe('a page of somebody else’s PDF', () => {
     const job = { ...bare(front), assets: { [sha]: read.document }, pieces: makeJob(front, {}, { size, bleed: none }).pieces }; // prettier-ignore
     const assets = inMemory(new Map([[sha, original]]));
     // Rasters are compared in a file for the screen: poppler shows colours otherwise where a file names a press.
-    return { read, pdf: () => press(job, assets), screen: await press(job, assets, 'preview') };
+    return { read, pdf: () => pdfOf(job, assets), screen: await pdfOf(job, assets, 'preview') };
   };
   /** The demo’s flyer as a press file, cut to its trim: type, pictures, overprinting black. */
   let made: Promise<Uint8Array> | undefined;
@@ -291,7 +286,7 @@ describe('a page of somebody else’s PDF', () => {
   const exportedFlyer = async () => {
     const { job, assets } = await demoPiece('meteor-night', 0.33);
     const small = { ...job, output: { ...job.output, previewPixels: 400 } };
-    return press(small, assets, 'preview');
+    return pdfOf(small, assets, 'preview');
   };
 
   test('is drawn by poppler exactly as the original', async () => {
@@ -341,21 +336,21 @@ describe('strokes on the plates', () => {
     ['in', 0, 4],
     ['out', 4, 0],
   ] as const)('%s: %i mm outside the outline and %i mm inside', async (align, outside, inside) => {
-    const at = await onPlates(await press(bare([box('b', [40, 40, 60, 60], { fill: null, stroke: { ...stroke, align } })])), 300); // prettier-ignore
+    const at = await onPlates(await pdfOf(bare([box('b', [40, 40, 60, 60], { fill: null, stroke: { ...stroke, align } })])), 300); // prettier-ignore
     const inked = (x: number) => at('Black', x, 70) > 50;
     expect([inked(40 - outside - 0.2), inked(40 - outside + 0.2)]).toEqual([false, outside > 0 || inside > 0]);
     expect([inked(40 + inside - 0.2), inked(40 + inside + 0.2)]).toEqual([inside > 0 || outside > 0, false]);
   });
   test('what is clipped to a shape is seen only inside it', async () => {
     const hole = shape('moon', [40, 40, 40, 40], { form: 'ellipse' }, { fill: null });
-    const at = await onPlates(await press(bare([hole, box('b', [30, 30, 80, 80], { clipTo: 'moon' })])), 150);
+    const at = await onPlates(await pdfOf(bare([hole, box('b', [30, 30, 80, 80], { clipTo: 'moon' })])), 150);
     expect(at('Cyan', 60, 60)).toBeGreaterThan(99);
     expect(at('Cyan', 43, 43)).toBeLessThan(1);
     expect(at('Cyan', 90, 60)).toBeLessThan(1);
   });
   test('copies bleed where they themselves reach the trim', async () => {
     const mirror = [{ way: 'mirror', in: { box: 'trim' } }] as const;
-    const pdf = await press(bare([box('b', [0, 20, 30, 30], { repeat: [...mirror] })]));
+    const pdf = await pdfOf(bare([box('b', [0, 20, 30, 30], { repeat: [...mirror] })]));
     const at = await onPlates(pdf, 150);
     expect(at('Cyan', -2, 30)).toBeGreaterThan(99);
     expect(at('Cyan', 150, 30)).toBeGreaterThan(99);
@@ -363,7 +358,7 @@ describe('strokes on the plates', () => {
   });
   test('type with a band around it stays type', async () => {
     const outline = Effect.parse({ effect: 'outline', width: 1, paint: process(100, 0, 0, 0) });
-    const pdf = await press(bare([words('w', 'Moon', [20, 20, 100, 40], { sizePt: 60 }, { effects: [outline] })]));
+    const pdf = await pdfOf(bare([words('w', 'Moon', [20, 20, 100, 40], { sizePt: 60 }, { effects: [outline] })]));
     await inFolder((folder) => {
       writeFileSync(join(folder, 'f.pdf'), pdf);
       expect(run('pdftotext', [join(folder, 'f.pdf'), '-'])).toContain('Moon');

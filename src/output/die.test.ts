@@ -5,12 +5,11 @@ import { readOutlineFile } from '../bring-in/outline';
 import { FORMATS } from '../core/format';
 import { blankOf, type Job } from '../core/job';
 import { pathBounds } from '../core/layout';
-import { begin, box, inMemory } from '../testing/jobs';
+import { begin, box } from '../testing/jobs';
 import { boxesOf, inFolder, platesOf, python, run } from '../testing/programs';
-import { exportJob, type ExportKind, type OutputFile } from './index';
+import { exported, pdfOf } from '../testing/exports';
+import type { OutputFile } from './index';
 
-const AT = new Date('2026-05-01T09:00:00Z');
-const files = (job: Job, kind: ExportKind) => exportJob({ job, assets: inMemory(), kind, at: AT });
 const only = (made: readonly OutputFile[], end: string) => made.find((f) => f.name.endsWith(end)) ?? fail(end);
 const textOf = (file: OutputFile) => new TextDecoder().decode(file.bytes);
 
@@ -39,7 +38,7 @@ print(json.dumps({
 
 describe('die lines', () => {
   test('a DXF has a layer for each process, true size in millimetres, closed outlines (ezdxf)', async () => {
-    const made = await files(begin('tuck-box'), 'die');
+    const made = await exported(begin('tuck-box'), 'die');
     const read = ezdxf(textOf(only(made, '.dxf')));
     expect(read.errors).toBe(0);
     expect(read.units).toBe(4);
@@ -55,7 +54,7 @@ describe('die lines', () => {
   test('the outline of a DXF or an SVG that was written is read back as an own format of the same size', async () => {
     for (const end of ['.dxf', '.svg']) {
       const job = begin('hang-tag');
-      const text = textOf(only(await files(job, 'die'), `front-die${end}`));
+      const text = textOf(only(await exported(job, 'die'), `front-die${end}`));
       const read = readOutlineFile(text);
       const own = begin('own', { outline: read.ok ? read.outline : read.problem });
       const [piece] = own.pieces;
@@ -66,14 +65,14 @@ describe('die lines', () => {
   });
 
   test('the PDF is cut to the trim and holds nothing but the lines, a layer each', async () => {
-    const pdf = only(await files(begin('door-hanger'), 'die'), '.pdf');
+    const pdf = only(await exported(begin('door-hanger'), 'die'), '.pdf');
     const plates = await platesOf(pdf.bytes, 1, 72);
     expect(plates.get('Cut')?.mean).toBeGreaterThan(0);
     for (const ink of ['Cyan', 'Magenta', 'Yellow', 'Black']) expect(plates.get(ink)?.mean ?? 0).toBe(0);
   });
 
   test('a piece without lines says so', async () => {
-    await expect(files(begin('flyer'), 'die')).rejects.toThrow('no cut, fold or other line');
+    await expect(exported(begin('flyer'), 'die')).rejects.toThrow('no cut, fold or other line');
   });
 });
 
@@ -82,14 +81,13 @@ describe('process lines in the press file', () => {
     ...job,
     pieces: job.pieces.map((p) => ({ ...p, surfaces: { outside: [box('ground', [0, 0, width, height], { fill: { kind: 'process', c: 60, m: 0, y: 0, k: 0 } })] } })),
   }); // prettier-ignore
-  const press = async (job: Job) => only(await files(job, 'press'), '.pdf').bytes;
 
   test('each is a plate of its own, and overprints: the artwork’s plates are the same with and without it', async () => {
     const scored = ground(begin('brochure', { crease: 'score' }), 297, 210);
-    const withLines = await platesOf(await press(scored), 1, 100);
+    const withLines = await platesOf(await pdfOf(scored), 1, 100);
     expect(withLines.get('Score')?.mean).toBeGreaterThan(0);
     const flat = ground(begin('flyer', { size: 'A4 landscape', sides: '1' }), 297, 210);
-    const bare = await platesOf(await press({ ...flat, pieces: flat.pieces.map((p) => ({ ...p, surfaces: { front: Object.values(p.surfaces)[0] ?? [] } })) }), 1, 100);
+    const bare = await platesOf(await pdfOf({ ...flat, pieces: flat.pieces.map((p) => ({ ...p, surfaces: { front: Object.values(p.surfaces)[0] ?? [] } })) }), 1, 100);
     // Inside the trim, away from the marks, which differ by their fold ticks.
     const [a, b] = [withLines.get('Cyan'), bare.get('Cyan')];
     for (let x = 60; x < (a?.width ?? 0) - 60; x += 3) expect(a?.at(x, (a.height) / 2)).toBeCloseTo(b?.at(x, b.height / 2) ?? -1, 2);
@@ -98,7 +96,7 @@ describe('process lines in the press file', () => {
   test('each lies in a layer with its processing step (qpdf)', async () => {
     await inFolder(async (folder) => {
       const path = join(folder, 'f.pdf');
-      writeFileSync(path, await press(begin('tuck-box')));
+      writeFileSync(path, await pdfOf(begin('tuck-box')));
       expect(() => run('qpdf', ['--check', path])).not.toThrow();
       const json = run('qpdf', ['--json=2', '--json-key=qpdf', path]);
       for (const word of ['/OCProperties', '/GTS_ProcStepsGroup": "/Structural"', '"/Cutting"', '"/Creasing"', '"/Separation"', '"/Cut"', '"/Score"']) expect(json).toContain(word);
@@ -108,7 +106,7 @@ describe('process lines in the press file', () => {
   test('the house’s names, forms and weights are used, and a fold has ticks outside the bleed', async () => {
     const job = begin('brochure', { crease: 'score' });
     const house = { ...job.house, name: 'Test house', lines: { score: { spot: 'Rill', form: 'dash-dot' as const } }, lineWeightPt: 0.75 };
-    const plates = await platesOf(await press({ ...job, house }), 1, 150);
+    const plates = await platesOf(await pdfOf({ ...job, house }), 1, 150);
     expect(plates.get('Rill')?.mean).toBeGreaterThan(0);
     expect(plates.has('Score')).toBe(false);
     // On the first fold’s line, just outside the bleed: registration colour on the black plate.
@@ -128,7 +126,7 @@ describe('process lines in the press file', () => {
       const [first] = piece ? blankOf(job, piece).surfaces : [];
       await inFolder(async (folder) => {
         const path = join(folder, 'f.pdf');
-        writeFileSync(path, await press(job));
+        writeFileSync(path, await pdfOf(job));
         execFileSync('qpdf', ['--check', path], { stdio: 'ignore' });
         const { TrimBox } = boxesOf(path, 1);
         const width = ((TrimBox[2] ?? 0) - (TrimBox[0] ?? 0)) / (72 / 25.4);
@@ -142,7 +140,7 @@ describe('process lines in the press file', () => {
     const job = begin('labels', { size: '63.5x38.1mm', sheet: 'A4', across: '3', down: '7' });
     const none = { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false };
     const laid = { ...job, output: { ...job.output, marks: none }, pieces: job.pieces.map((p) => ({ ...p, surfaces: { label: [box('ground', [10, 10, 20, 10])] } })) };
-    const plates = await platesOf(await press(laid), 2, 200);
+    const plates = await platesOf(await pdfOf(laid), 2, 200);
     const cyan = plates.get('Cyan');
     // 21 boxes of 20 × 10 mm and no marks.
     const area = (cyan?.mean ?? 0) * (cyan?.width ?? 0) * (cyan?.height ?? 0) * (25.4 / 200) ** 2;
@@ -154,7 +152,7 @@ describe('the printable dummy', () => {
   test('is at true size, names every panel and says which way each crease goes (pdftotext)', async () => {
     await inFolder(async (folder) => {
       const path = join(folder, 'f.pdf');
-      writeFileSync(path, only(await files(begin('brochure'), 'dummy'), '.pdf').bytes);
+      writeFileSync(path, only(await exported(begin('brochure'), 'dummy'), '.pdf').bytes);
       const { TrimBox } = boxesOf(path, 1);
       expect((((TrimBox[2] ?? 0) - (TrimBox[0] ?? 0)) * 25.4) / 72).toBeCloseTo(297, 1);
       const words = run('pdftotext', ['-raw', path, '-']);

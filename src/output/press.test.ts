@@ -5,27 +5,15 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { readPicture } from '../bring-in/picture';
 import { itemsOf } from '../core/drawing';
-import type { Element, Job } from '../core/job';
+import type { Job } from '../core/job';
 import { marksFor } from '../core/marks';
 import { surfaceBoxes, edges, insets } from '../core/layout';
-import { LAID_OUT } from '../demo';
-import { demoPiece } from '../testing/demo';
-import { svgPage } from '../paint/svg';
-import { box, inMemory, line, makeJob, picture, shape, words } from '../testing/jobs';
+import { box, inMemory, line, makeJob, picture, words } from '../testing/jobs';
 import { boxesOf, inFolder, platesOf, run } from '../testing/programs';
-import { exportJob, openDesk, paintingOf, type AssetSource, type ExportKind } from './index';
+import { exported, pdfOf } from '../testing/exports';
+import { openDesk } from './index';
 
-const AT = new Date('2026-05-01T09:00:00Z');
 const PT = 72 / 25.4;
-
-async function files(job: Job, kind: ExportKind, assets: AssetSource = inMemory()) {
-  return exportJob({ job, assets, kind, at: AT });
-}
-async function press(job: Job, assets: AssetSource = inMemory()): Promise<Uint8Array> {
-  const [file] = await files(job, 'press', assets);
-  if (!file) throw new Error('no file');
-  return file.bytes;
-}
 
 /** A photograph-like picture with a hash, for placing. */
 async function noise(width: number, height: number, format: 'jpeg' | 'png' = 'jpeg') {
@@ -46,7 +34,7 @@ describe('boxes, as poppler’s pdfinfo reads them', () => {
     ['5.5 × 8.5 in, 1/8 in', { width: 139.7, height: 215.9 }, edges(3.175)],
     ['uneven bleed', { width: 99, height: 210 }, { top: 3, right: 5, bottom: 8, left: 0 }],
   ])('%s', async (_name, size, bleed) => {
-    const pdf = await press(makeJob([box('ground', [0, 0, size.width, size.height])], {}, { size, bleed }));
+    const pdf = await pdfOf(makeJob([box('ground', [0, 0, size.width, size.height])], {}, { size, bleed }));
     await inFolder((folder) => {
       const path = join(folder, 'f.pdf');
       writeFileSync(path, pdf);
@@ -66,7 +54,7 @@ describe('boxes, as poppler’s pdfinfo reads them', () => {
   });
 
   test('a sheet over 200 in takes a user unit, so that its boxes still say its size', async () => {
-    const pdf = await press(makeJob([box('ground', [0, 0, 6000, 900])], {}, { size: { width: 6000, height: 900 } }));
+    const pdf = await pdfOf(makeJob([box('ground', [0, 0, 6000, 900])], {}, { size: { width: 6000, height: 900 } }));
     await inFolder((folder) => {
       writeFileSync(join(folder, 'f.pdf'), pdf);
       const json = run('qpdf', ['--json=2', '--json-key=qpdf', join(folder, 'f.pdf')]);
@@ -87,7 +75,7 @@ describe('colour, as Ghostscript’s tiffsep separates it', () => {
     );
     const job = makeJob(front);
     const { sheet } = sheetOf(job);
-    const plates = await platesOf(await press(job), 1, 72);
+    const plates = await platesOf(await pdfOf(job), 1, 72);
     PATCHES.forEach((patch, i) => {
       const [x, y] = [(10 + 12 * i + 5 - sheet.x) * PT, (25 - sheet.y) * PT];
       ['Cyan', 'Magenta', 'Yellow', 'Black'].forEach((name, j) => {
@@ -107,7 +95,7 @@ describe('colour, as Ghostscript’s tiffsep separates it', () => {
     ];
     const job = makeJob(front);
     const { sheet } = sheetOf(job);
-    const plates = await platesOf(await press(job), 1, 72);
+    const plates = await platesOf(await pdfOf(job), 1, 72);
     const magenta = (x: number, y: number) => plates.get('Magenta')?.at((x - sheet.x) * PT, (y - sheet.y) * PT) ?? NaN;
     expect(magenta(30, 30)).toBeCloseTo(0, 2);
     expect(magenta(70, 30)).toBeCloseTo(0, 2);
@@ -122,7 +110,7 @@ describe('colour, as Ghostscript’s tiffsep separates it', () => {
       { output: { marks, previewPixels: 800 } },
       { bleed: edges(0) },
     );
-    const pdf = await press(job);
+    const pdf = await pdfOf(job);
     await inFolder((folder) => {
       writeFileSync(join(folder, 'f.pdf'), pdf);
       const out = run('gs', [
@@ -174,7 +162,7 @@ test('marks lie outside the bleed, in every plate', async () => {
       expect(Math.min(out.top, out.right, out.bottom, out.left)).toBeLessThanOrEqual(1e-9);
     }
   }
-  const plates = await platesOf(await press(job), 1, 144);
+  const plates = await platesOf(await pdfOf(job), 1, 144);
   // The upper left corner’s level tick: 3 to 8 mm outside the trim.
   const tick = (plate: string) =>
     Math.max(
@@ -197,7 +185,7 @@ test('marks lie outside the bleed, in every plate', async () => {
 test('fonts are embedded and subset, and text copies as typed (pdffonts, pdftotext)', async () => {
   const typed = ['Meteor night', 'Łódź, “quoted”, fifty fjords', 'Lie down, look up'];
   const families = ['League Gothic', 'Source Serif 4', 'Lora'];
-  const pdf = await press(
+  const pdf = await pdfOf(
     makeJob(
       typed.map((text, i) =>
         words(`t${i}`, text, [10, 20 + 30 * i, 120, 25], { family: families[i] ?? '', sizePt: 20 }),
@@ -231,7 +219,7 @@ test('words stand where they were set, to a hundredth of a point (pdftotext -bbo
   if (run1?.kind !== 'glyphs') throw new Error('no glyphs');
   const second = run1.glyphs.find((g) => g.text === 's');
   await inFolder(async (folder) => {
-    writeFileSync(join(folder, 'f.pdf'), await press(job));
+    writeFileSync(join(folder, 'f.pdf'), await pdfOf(job));
     const { TrimBox } = boxesOf(join(folder, 'f.pdf'), 1);
     const out = run('pdftotext', ['-bbox', join(folder, 'f.pdf'), '-']);
     const x = Number(/xMin="([\d.]+)"[^>]*>stars</.exec(out)?.[1]);
@@ -243,7 +231,7 @@ describe('pictures (pdfimages)', () => {
   test('go out at their true resolution, in CMYK, once however often they are used', async () => {
     const { sha, facts, assets } = await noise(600, 400);
     const front = [picture('a', sha, [20, 20, 50.8, 33.8667]), picture('b', sha, [20, 100, 50.8, 33.8667])];
-    const pdf = await press(makeJob(front, { assets: { [sha]: facts } }), assets);
+    const pdf = await pdfOf(makeJob(front, { assets: { [sha]: facts } }), assets);
     await inFolder((folder) => {
       writeFileSync(join(folder, 'f.pdf'), pdf);
       const rows = run('pdfimages', ['-list', join(folder, 'f.pdf')])
@@ -262,7 +250,7 @@ describe('pictures (pdfimages)', () => {
   test('far too many pixels are brought down to one and a half times what is needed, never up', async () => {
     const { sha, facts, assets } = await noise(1200, 800, 'png');
     const front = [picture('tiny', sha, [20, 20, 25.4, 16.9333]), picture('large', sha, [20, 60, 101.6, 67.7333])];
-    const pdf = await press(makeJob(front, { assets: { [sha]: facts } }), assets);
+    const pdf = await pdfOf(makeJob(front, { assets: { [sha]: facts } }), assets);
     await inFolder((folder) => {
       writeFileSync(join(folder, 'f.pdf'), pdf);
       const out = run('pdfimages', ['-list', join(folder, 'f.pdf')]);
@@ -280,7 +268,7 @@ describe('the file itself', () => {
       {},
       { sides: 2 },
     );
-    const pdf = await press(job);
+    const pdf = await pdfOf(job);
     await inFolder((folder) => {
       const path = join(folder, 'f.pdf');
       writeFileSync(path, pdf);
@@ -307,7 +295,7 @@ describe('the file itself', () => {
       const job = makeJob([picture('a', sha, [20, 20, 40, 30]), words('t', 'Moon', [20, 60, 50, 20])], {
         assets: { [sha]: facts },
       });
-      const [one, two] = [await files(job, kind, assets), await files(job, kind, assets)];
+      const [one, two] = [await exported(job, kind, assets), await exported(job, kind, assets)];
       expect(
         one.map((f) => Buffer.from(f.bytes).equals(Buffer.from(two.find((t) => t.name === f.name)?.bytes ?? []))),
       ).not.toContain(false);
@@ -317,7 +305,7 @@ describe('the file itself', () => {
 
 test('the preview is cut to the trim, in sRGB, without marks', async () => {
   const job = makeJob([box('ground', [0, 0, 148, 210])], { output: { ...makeJob().output, previewPixels: 400 } });
-  const made = await files(job, 'preview');
+  const made = await exported(job, 'preview');
   expect(made.map((f) => f.name)).toEqual(['test-job-preview.pdf', 'test-job-front.png']);
   const png = await sharp(made[1]?.bytes).metadata();
   expect([png.width, png.height]).toEqual([282, 400]);
@@ -327,76 +315,4 @@ test('the preview is cut to the trim, in sRGB, without marks', async () => {
     expect(MediaBox).toEqual(TrimBox);
     expect(run('qpdf', ['--json=2', '--json-key=qpdf', join(folder, 'f.pdf')])).not.toContain('DeviceCMYK');
   });
-});
-
-describe('bench and press look alike', () => {
-  const shapes: readonly Element[] = [
-    box('ground', [0, 0, 148, 210], { fill: { kind: 'process', c: 2, m: 3, y: 14, k: 0 } }),
-    shape('round', [20, 20, 50, 30], { form: 'rectangle', radius: 8 }, { fill: { kind: 'process', c: 80, m: 20, y: 0, k: 10 }, stroke: { paint: { kind: 'process', c: 0, m: 80, y: 90, k: 0 }, widthPt: 3, dash: 'dashed' } }),
-    { ...box('turned', [80, 30, 40, 20], { opacity: 0.5, fill: { kind: 'process', c: 0, m: 60, y: 100, k: 0 } }), placement: { ...box('x', [80, 30, 40, 20]).placement, rotate: 30 } },
-    words('text', 'The same glyphs on the bench and on the press, justified, with a rule beneath them all.', [20, 80, 100, 60], { align: 'justified', sizePt: 16, family: 'Source Serif 4' }),
-    line('rule', [20, 150, 100, 30], { slope: 'up' }),
-  ]; // prettier-ignore
-
-  test('press page in mutool against the bench’s SVG: mean difference under 2 of 255 in lightness', async () => {
-    // mutool here has no colour management, so only lightness of plain shapes is compared, by edges: both pages are
-    // reduced to ink or paper first.
-    const job = makeJob(
-      shapes,
-      {
-        output: {
-          ...makeJob().output,
-          marks: { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false },
-        },
-      },
-      { bleed: edges(0) },
-    );
-    await compare(job, inMemory(), 0.012);
-  });
-
-  test.each(LAID_OUT.map(({ file }) => file))(
-    '%s of the demo, every side, with its pictures and effects',
-    async (file) => {
-      const { job, assets } = await demoPiece(file, 0.4);
-      const none = { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false };
-      const pieces = job.pieces.map((p) => ({ ...p, bleed: edges(0) }));
-      await compare({ ...job, pieces, output: { ...job.output, marks: none } }, assets, 0.02);
-    },
-    60_000,
-  );
-
-  /** Rasterises both, at 100 ppi or 800 px a side, through the same output profile; bounds the mean difference. */
-  async function compare(job: Job, assets: AssetSource, bound: number) {
-    const desk = await openDesk(job, assets);
-    const plates = await press(job, assets);
-    const { Resvg } = await import('@resvg/resvg-js');
-    for (const [i, side] of desk.sides.entries()) {
-      const { trim } = side.surface.boxes;
-      const items = itemsOf(side.drawing);
-      const svg = svgPage(items, trim, await paintingOf(desk, items, 150));
-      const ppi = Math.min(100, 800 / (Math.max(trim.width, trim.height) / 25.4));
-      const width = Math.round((trim.width / 25.4) * ppi);
-      const ours = new Resvg(svg, {
-        fitTo: { mode: 'width', value: width },
-        font: { loadSystemFonts: false },
-      }).render();
-      const bench = await sharp(ours.asPng()).removeAlpha().raw().toBuffer();
-      // Ghostscript separates; the plates are shown through the job’s own profile, as the bench shows them.
-      // At a higher resolution: its plates are not smoothed.
-      const found = await platesOf(plates, i + 1, Math.round(ppi * 1.5));
-      const [c, m, y, k] = ['Cyan', 'Magenta', 'Yellow', 'Black'].map((name) => found.get(name));
-      if (!c || !m || !y || !k) throw new Error('a plate is missing');
-      const cmyk = new Uint8Array(c.width * c.height * 4);
-      for (const [j, { ink }] of [c, m, y, k].entries())
-        for (let p = 0; p < ink.length; p += 1) cmyk[p * 4 + j] = ink[p] ?? 0;
-      const rgb = Buffer.from(desk.profile.pictures().cmykToRgb(cmyk));
-      const shown = await sharp(rgb, { raw: { width: c.width, height: c.height, channels: 3 } }).resize(ours.width, ours.height, { fit: 'fill' }).raw().toBuffer(); // prettier-ignore
-      let sum = 0;
-      for (let p = 0; p < bench.length; p += 1) {
-        const d = (bench[p] ?? 0) - (shown[p] ?? 0);
-        sum += d < 0 ? -d : d;
-      }
-      expect(sum / bench.length / 255).toBeLessThan(bound);
-    }
-  }
 });

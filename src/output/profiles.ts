@@ -14,6 +14,17 @@ export const readProfile = (name: ProfileName): Promise<Uint8Array> =>
 
 export const readSrgb = (): Promise<Uint8Array> => readFile(shipped('assets', 'profiles', 'srgb.icc'));
 
-/** Opens an output profile with Little CMS, on this machine. */
-export const openOutputProfile = async (name: ProfileName): Promise<OpenProfile> =>
-  openProfile(name, await readProfile(name), () => import(/* turbopackIgnore: true */ 'lcms-wasm'));
+const opened = new Map<ProfileName, Promise<OpenProfile>>();
+
+/** An output profile as Little CMS opens it, on this machine; opened once, since its tables take a fifth of a second. */
+export function openOutputProfile(name: ProfileName): Promise<OpenProfile> {
+  const before = opened.get(name);
+  if (before) return before;
+  const opening = readProfile(name).then((bytes) =>
+    openProfile(name, bytes, () => import(/* turbopackIgnore: true */ 'lcms-wasm')),
+  );
+  opened.set(name, opening);
+  // One that failed is tried again.
+  opening.catch(() => opened.delete(name));
+  return opening;
+}

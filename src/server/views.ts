@@ -3,7 +3,6 @@ import { elementsOf, pictureAsset, type Adjust, type Asset, type Job } from '@/c
 import type { Rgb } from '@/core/colour';
 import type { ProfileName } from '@/core/shop';
 import type { Finding } from '@/core/check';
-import type { OpenProfile } from '@/bring-in/profile';
 import {
   checkDesk,
   openDesk,
@@ -20,14 +19,6 @@ import { assetFacts, assetStore, cached, sha256 } from './assets';
 import { documentPagePng } from './documents';
 import { Problem } from './problem';
 import { revision } from './jobs';
-
-const profiles = new Map<ProfileName, Promise<OpenProfile>>();
-
-function profile(name: ProfileName): Promise<OpenProfile> {
-  const open = profiles.get(name) ?? openOutputProfile(name);
-  profiles.set(name, open);
-  return open;
-}
 
 /** Longest side of a picture on the bench, pixels. */
 const BENCH_PIXELS = 1600;
@@ -52,7 +43,7 @@ export async function benchPicture(
         width: Math.max(1, Math.round(facts.width * share)),
         height: Math.max(1, Math.round(facts.height * share)),
       };
-      return (await screenImage(await profile(profileName), bytes, facts, size, { adjust })).data;
+      return (await screenImage(await openOutputProfile(profileName), bytes, facts, size, { adjust })).data;
     },
   );
   return { bytes, type };

@@ -90,7 +90,7 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
 
   return {
     engine,
-    pictures: () => {
+    pictures: once(() => {
       // 16 bits, although pictures have 8: the 8-bit path of the library errs by up to 2.7 % of ink.
       const toCmyk = link(srgb, rgb16, profile, cmyk16, compensate | fine);
       const toRgb = link(profile, cmyk16, srgb, rgb16, compensate);
@@ -98,8 +98,14 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
         rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk, pixels, 3, 4),
         cmykToRgb: (pixels) => convertInStrips(cms, toRgb, pixels, 4, 3),
       };
-    },
+    }),
   };
+}
+
+/** Made when it is first asked for, and then the same. */
+function once<T>(make: () => T): () => T {
+  let made: { readonly value: T } | undefined;
+  return () => (made ??= { value: make() }).value;
 }
 
 /** Pixels converted at a time, so that the WebAssembly heap stays small. */

@@ -12,3 +12,4 @@ export * from './loose-ends';
 export * from './read-length';
 export * from './read-paint';
 export * from './read-type';
+export * from './remade';

@@ -8,7 +8,9 @@ export interface SettableFamily {
 }
 
 /** What a line of type says of a text; what it leaves out stays as it is. */
-export type TypeSpec = Partial<Pick<TextStyle, 'family' | 'weight' | 'italic' | 'sizePt' | 'leadingPt' | 'tracking' | 'case' | 'align'>>;
+export type TypeSpec = Partial<
+  Pick<TextStyle, 'family' | 'weight' | 'italic' | 'sizePt' | 'leadingPt' | 'tracking' | 'case' | 'align'>
+>;
 
 /** Words of one meaning each. */
 const WORDS: Readonly<Record<string, TypeSpec>> = {

@@ -1,7 +1,7 @@
 'use client';
 import { lostByChange } from '@/core/check';
 import { formatOf, type Format } from '@/core/format';
-import { blankOf, makePiece, refusalOf, type Job, type Piece } from '@/core/job';
+import { refusalOf, remade, type Job, type Piece } from '@/core/job';
 import { useJob } from '../job/context';
 
 /** Changes of the piece itself: refused where they cannot be, asked about where content would lose its place. */
@@ -47,31 +47,4 @@ export function useResize(): Resize {
     setAll: (label, change, more = (j) => j) => offer(label, more(withPiece(job, change))),
     become: (format) => offer(`Make it a ${format.title.toLowerCase()}`, withPiece(job, (piece) => remade(job, piece, format))),
   };
-} // prettier-ignore
-
-/**
- * The piece as another kind: decisions of the same name and sort are kept, the rest takes its default; what was laid
- * on the first side lies on the first again, and so on.
- */
-function remade(job: Job, piece: Piece, format: Format): Piece {
-  const kept = Object.fromEntries(
-    Object.entries(format.parameters).flatMap(([name, parameter]) => {
-      const value = piece[name];
-      return value !== undefined && parameter.schema.safeParse(value).success ? [[name, value]] : [];
-    }),
-  );
-  const { bleed, safe, grid, grids, guides, layers, groups, slug, id } = piece;
-  const make = (values: Readonly<Record<string, unknown>>) =>
-    ({ ...makePiece(format, id, values, job.unit), grid, grids, guides, layers, groups, slug, ...(bleed && { bleed }), ...(safe && { safe }) }) as Piece;
-  // What was kept may not go together with the new kind; then its own defaults stand.
-  const made = refusalOf(job, make(kept)) ? make({}) : make(kept);
-  const from = blankOf(job, piece).surfaces.map((s) => s.name);
-  const to = blankOf(job, made).surfaces.map((s) => s.name);
-  const renamed = (name: string) => to[from.indexOf(name)] ?? name;
-  const onSide = <T extends { readonly side?: string | undefined }>(list: readonly T[]): T[] =>
-    list.map((entry) => (entry.side === undefined ? entry : { ...entry, side: renamed(entry.side) }));
-  const surfaces = Object.fromEntries(
-    Object.entries(piece.surfaces).map(([name, elements]) => [renamed(name), elements]),
-  );
-  return { ...made, surfaces, grids: onSide(grids), guides: onSide(guides) };
 } // prettier-ignore

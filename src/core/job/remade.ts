@@ -1,0 +1,31 @@
+import type { Format } from '../format';
+import { blankOf } from './blank-of';
+import type { Job, Piece } from './schema';
+import { makePiece, refusalOf } from './start';
+
+/**
+ * The piece as another kind: decisions of the same name and sort are kept, the rest takes its default; what was laid
+ * on the first side lies on the first again, and so on.
+ */
+export function remade(job: Job, piece: Piece, format: Format): Piece {
+  const kept = Object.fromEntries(
+    Object.entries(format.parameters).flatMap(([name, parameter]) => {
+      const value = piece[name];
+      return value !== undefined && parameter.schema.safeParse(value).success ? [[name, value]] : [];
+    }),
+  );
+  const { bleed, safe, grid, grids, guides, layers, groups, slug, id } = piece;
+  const make = (values: Readonly<Record<string, unknown>>) =>
+    ({ ...makePiece(format, id, values, job.unit), grid, grids, guides, layers, groups, slug, ...(bleed && { bleed }), ...(safe && { safe }) }) as Piece;
+  // What was kept may not go together with the new kind; then its own defaults stand.
+  const made = refusalOf(job, make(kept)) ? make({}) : make(kept);
+  const from = blankOf(job, piece).surfaces.map((s) => s.name);
+  const to = blankOf(job, made).surfaces.map((s) => s.name);
+  const renamed = (name: string) => to[from.indexOf(name)] ?? name;
+  const onSide = <T extends { readonly side?: string | undefined }>(list: readonly T[]): T[] =>
+    list.map((entry) => (entry.side === undefined ? entry : { ...entry, side: renamed(entry.side) }));
+  const surfaces = Object.fromEntries(
+    Object.entries(piece.surfaces).map(([name, elements]) => [renamed(name), elements]),
+  );
+  return { ...made, surfaces, grids: onSide(grids), guides: onSide(guides) };
+} // prettier-ignore

@@ -1,0 +1,127 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { itemsOf } from '../core/drawing';
+import type { Element, Job } from '../core/job';
+import { edges } from '../core/layout';
+import { LAID_OUT } from '../demo';
+import { svgPage } from '../paint/svg';
+import { demoPiece } from '../testing/demo';
+import { pdfOf } from '../testing/exports';
+import { box, inMemory, line, makeJob, shape, words } from '../testing/jobs';
+import { boxesOf, inFolder, platesOf, run } from '../testing/programs';
+import { checkDesk, openDesk, paintingOf, type AssetSource } from './index';
+
+const PT = 72 / 25.4;
+const PIECES = LAID_OUT.map(({ file }) => file);
+
+describe('the pieces of the demo', () => {
+  test.each(PIECES)(
+    '%s passes its checks, and its press file those of others',
+    async (file) => {
+      const { job, assets } = await demoPiece(file);
+      const desk = await openDesk(job, assets);
+      expect(checkDesk(desk).filter((f) => f.severity !== 'note')).toEqual([]);
+      const pdf = await pdfOf(job, assets);
+      await inFolder((folder) => {
+        const path = join(folder, 'f.pdf');
+        writeFileSync(path, pdf);
+        expect(run('qpdf', ['--check', path])).toContain('No syntax or stream encoding errors');
+        expect(run('qpdf', ['--json=2', '--json-key=qpdf', path])).not.toContain('DeviceRGB');
+        for (const font of run('pdffonts', [path]).trim().split('\n').slice(2)) expect(font).toMatch(/yes yes yes/);
+        // Pictures are in the press’s own inks, masks in one.
+        const images = run('pdfimages', ['-list', path]).trim().split('\n').slice(2);
+        for (const image of images) expect(image).toMatch(/ (cmyk|gray) /);
+        for (const [i, { surface }] of desk.sides.entries()) {
+          const { BleedBox, TrimBox } = boxesOf(path, i + 1);
+          const across = (b: readonly number[], from: number) => (b[from + 2] ?? NaN) - (b[from] ?? NaN);
+          for (const [from, side] of [[0, 'width'], [1, 'height']] as const) {
+          // pdfinfo prints two decimals.
+          expect(Math.abs(across(TrimBox, from) - surface.boxes.trim[side] * PT)).toBeLessThan(0.0151);
+          expect(Math.abs(across(BleedBox, from) - surface.boxes.bleed[side] * PT)).toBeLessThan(0.0151);
+        } // prettier-ignore
+        }
+        const text = run('pdftotext', ['-raw', path, '-']).replace(/\s+/g, ' ').toLowerCase();
+        for (const { drawing } of desk.sides) {
+          const said = job.pieces[0]?.surfaces[drawing.surface]?.flatMap((e) =>
+            e.kind === 'text' && !e.style.hyphenate ? [e.text] : [],
+          );
+          for (const words of said ?? []) expect(text).toContain(words.replace(/\s+/g, ' ').toLowerCase());
+        }
+      });
+    },
+    60_000,
+  );
+});
+
+describe('bench and press look alike', () => {
+  const shapes: readonly Element[] = [
+    box('ground', [0, 0, 148, 210], { fill: { kind: 'process', c: 2, m: 3, y: 14, k: 0 } }),
+    shape('round', [20, 20, 50, 30], { form: 'rectangle', radius: 8 }, { fill: { kind: 'process', c: 80, m: 20, y: 0, k: 10 }, stroke: { paint: { kind: 'process', c: 0, m: 80, y: 90, k: 0 }, widthPt: 3, dash: 'dashed' } }),
+    { ...box('turned', [80, 30, 40, 20], { opacity: 0.5, fill: { kind: 'process', c: 0, m: 60, y: 100, k: 0 } }), placement: { ...box('x', [80, 30, 40, 20]).placement, rotate: 30 } },
+    words('text', 'The same glyphs on the bench and on the press, justified, with a rule beneath them all.', [20, 80, 100, 60], { align: 'justified', sizePt: 16, family: 'Source Serif 4' }),
+    line('rule', [20, 150, 100, 30], { slope: 'up' }),
+  ]; // prettier-ignore
+
+  test('press page in mutool against the bench’s SVG: mean difference under 2 of 255 in lightness', async () => {
+    // mutool here has no colour management, so only lightness of plain shapes is compared, by edges: both pages are
+    // reduced to ink or paper first.
+    const job = makeJob(
+      shapes,
+      {
+        output: {
+          ...makeJob().output,
+          marks: { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false },
+        },
+      },
+      { bleed: edges(0) },
+    );
+    await compare(job, inMemory(), 0.012);
+  });
+
+  test.each(LAID_OUT.map(({ file }) => file))(
+    '%s of the demo, every side, with its pictures and effects',
+    async (file) => {
+      const { job, assets } = await demoPiece(file, 0.4);
+      const none = { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false };
+      const pieces = job.pieces.map((p) => ({ ...p, bleed: edges(0) }));
+      await compare({ ...job, pieces, output: { ...job.output, marks: none } }, assets, 0.02);
+    },
+    60_000,
+  );
+
+  /** Rasterises both, at 100 ppi or 800 px a side, through the same output profile; bounds the mean difference. */
+  async function compare(job: Job, assets: AssetSource, bound: number) {
+    const desk = await openDesk(job, assets);
+    const plates = await pdfOf(job, assets);
+    const { Resvg } = await import('@resvg/resvg-js');
+    for (const [i, side] of desk.sides.entries()) {
+      const { trim } = side.surface.boxes;
+      const items = itemsOf(side.drawing);
+      const svg = svgPage(items, trim, await paintingOf(desk, items, 150));
+      const ppi = Math.min(100, 800 / (Math.max(trim.width, trim.height) / 25.4));
+      const width = Math.round((trim.width / 25.4) * ppi);
+      const ours = new Resvg(svg, {
+        fitTo: { mode: 'width', value: width },
+        font: { loadSystemFonts: false },
+      }).render();
+      const bench = await sharp(ours.asPng()).removeAlpha().raw().toBuffer();
+      // Ghostscript separates; the plates are shown through the job’s own profile, as the bench shows them.
+      // At a higher resolution: its plates are not smoothed.
+      const found = await platesOf(plates, i + 1, Math.round(ppi * 1.5));
+      const [c, m, y, k] = ['Cyan', 'Magenta', 'Yellow', 'Black'].map((name) => found.get(name));
+      if (!c || !m || !y || !k) throw new Error('a plate is missing');
+      const cmyk = new Uint8Array(c.width * c.height * 4);
+      for (const [j, { ink }] of [c, m, y, k].entries())
+        for (let p = 0; p < ink.length; p += 1) cmyk[p * 4 + j] = ink[p] ?? 0;
+      const rgb = Buffer.from(desk.profile.pictures().cmykToRgb(cmyk));
+      const shown = await sharp(rgb, { raw: { width: c.width, height: c.height, channels: 3 } }).resize(ours.width, ours.height, { fit: 'fill' }).raw().toBuffer(); // prettier-ignore
+      let sum = 0;
+      for (let p = 0; p < bench.length; p += 1) {
+        const d = (bench[p] ?? 0) - (shown[p] ?? 0);
+        sum += d < 0 ? -d : d;
+      }
+      expect(sum / bench.length / 255).toBeLessThan(bound);
+    }
+  }
+});

@@ -1,0 +1,102 @@
+import { formatOf } from '../core/format';
+import { remade, type Job } from '../core/job';
+import type { Rect } from '../core/layout';
+import { demoPiece } from '../testing/demo';
+import { openDesk } from './desk';
+
+/** Another format under a layout: its constraints are as they were, its positions are solved anew. */
+
+type Worked = readonly (readonly [side: string, name: string, rect: Partial<Rect>])[];
+
+/** Positions worked out by hand from the constraints, mm, against what is solved. */
+async function expectWorked(job: Job, assets: Parameters<typeof openDesk>[1], worked: Worked) {
+  const desk = await openDesk(job, assets);
+  for (const [side, name, rect] of worked) {
+    const drawn = desk.sides.find((s) => s.surface.name === side)?.drawing;
+    const frame = drawn?.frames.find((f) => f.name === name);
+    for (const key of ['x', 'y', 'width', 'height'] as const) {
+      const wanted = rect[key];
+      if (wanted !== undefined) expect([side, name, key, frame?.rect[key]]).toEqual([side, name, key, expect.closeTo(wanted, 6)]);
+    }
+  }
+  return desk;
+} // prettier-ignore
+
+const sized = (job: Job, width: number, height: number): Job => ({
+  ...job,
+  pieces: job.pieces.map((p) => ({ ...p, size: { width, height } })),
+});
+
+/**
+ * A letter fold without an allowance of its own takes the paper’s: 0.115 mm of paper and half a millimetre, so
+ * 3 panels − 0.615 mm fill the width, and the tucked one is the narrow one. The panel edge is 9 mm.
+ */
+const PANEL = { a4: (297 + 0.615) / 3, letter: (279.4 + 0.615) / 3 };
+const folderAt = (panel: number, height: number): Worked => {
+  const tucked = panel - 0.615;
+  const [back, front, right] = [tucked, tucked + panel, 2 * panel];
+  return [
+    ['outside', 'Title', { x: front + 9, width: panel - 18, y: 8, height: 106 }],
+    ['outside', 'Emblem', { x: front + (panel - 30) / 2, width: 30, y: height - 9 - 30 }],
+    ['outside', 'Bus', { x: back + (panel - 13) / 2, y: height - 60 - 13 }],
+    ['outside', 'Tucked', { x: 0, width: tucked, y: 0, height }],
+    ['outside', 'List', { x: 9, width: tucked - 18, y: 47 }],
+    // 42 pt below the head of the list it belongs to.
+    ['outside', 'List rule', { x: 9, width: tucked - 18, y: 47 + (42 * 25.4) / 72 }],
+    ['inside', 'Moor at dusk', { x: 0, width: 2 * panel + tucked, y: height - 72 }],
+    ['inside', 'Headline', { x: 9, width: 2 * panel + tucked - 18 }],
+    ['inside', 'body 2', { x: panel + 9, width: panel - 18, y: 76 }],
+    ['inside', 'body 3', { x: right + 9, width: tucked - 18, y: 76 }],
+  ];
+};
+
+test('the folder on US letter, then on A4: every constraint is kept, every panel’s content moves with its panel', async () => {
+  const { job, assets } = await demoPiece('visitor-folder', 0.2);
+  const onLetter = sized(job, 279.4, 215.9);
+  await expectWorked(onLetter, assets, folderAt(PANEL.letter, 215.9));
+  const onA4 = sized(onLetter, 297, 210);
+  await expectWorked(onA4, assets, folderAt(PANEL.a4, 210));
+  expect(onA4.pieces[0]?.surfaces).toEqual(job.pieces[0]?.surfaces);
+  // Worked through on paper once more, to the hundredth.
+  const { sides } = await openDesk(onLetter, assets);
+  const title = sides[0]?.drawing.frames.find((f) => f.name === 'Title');
+  expect(title?.rect.x).toBeCloseTo(195.06, 2);
+});
+
+test('the flyer made an A2 poster: constraints kept, names in rows spread by the new width', async () => {
+  const { job, assets } = await demoPiece('meteor-night', 0.2);
+  const poster = formatOf('poster');
+  const [flyer] = job.pieces;
+  if (!poster || !flyer) throw new Error('no poster');
+  const asPoster = sized({ ...job, pieces: [remade(job, flyer, poster)] }, 420, 594);
+  expect(asPoster.pieces[0]).toMatchObject({ kind: 'poster', sides: 2 });
+  expect(asPoster.pieces[0]?.surfaces).toEqual(flyer.surfaces);
+  // Trim 420 × 594 mm; a poster’s safe margin is 10 mm, so the safe area runs from 10 to 410 and from 10 to 584 mm.
+  const desk = await expectWorked(asPoster, assets, [
+    ['front', 'Headline', { x: 10, width: 400, y: 10 - 4, height: 132 }],
+    ['front', 'Shade', { x: 0, width: 420, y: 594 - 72, height: 72 }],
+    ['front', 'Date band', { x: 44, width: 420 - 44, y: 594 - 50 - 24 }],
+    ['front', 'Date', { x: 44 + 7, width: 376 - 7 - 5, y: 520 + 2.6 }],
+    ['front', 'Place', { x: 51, y: 520 + 24 - 2.8 - 7 }],
+    ['front', 'Rule', { x: 10, width: 400, y: 584 - 13.2 }],
+    ['front', 'Credit', { y: 584 - 4.6 }],
+    ['back', 'Moon', { x: 410 - 6 - 26, y: 10 + 8 }],
+    ['back', 'Moon’s shadow', { x: 378 + 26 + 5 - 24, y: 18 - 3 }],
+    ['back', 'Rule', { x: 10, width: 400 }],
+    // (400 − 6) ÷ 2 = 197 a column.
+    ['back', 'Why dark, right', { x: 10 + 197 + 6, width: 197 }],
+  ]);
+  const gapsOf = (frames: readonly { readonly name: string; readonly rect: Rect }[], names: readonly string[]) => {
+    const boxes = names.map((name) => frames.find((f) => f.name === name)?.rect ?? { x: 0, y: 0, width: 0, height: 0 });
+    return boxes.slice(1).map((box, i) => box.x - (boxes[i]?.x ?? 0) - (boxes[i]?.width ?? 0));
+  };
+  const before = (await openDesk(job, assets)).sides[0]?.drawing.frames ?? [];
+  const after = desk.sides[0]?.drawing.frames ?? [];
+  for (const row of [[1, 2, 3], [4, 5, 6]].map((r) => r.map((n) => `Player ${n}`))) {
+    const [a = 0, b = 0] = gapsOf(after, row);
+    const [was = 0] = gapsOf(before, row);
+    expect(a).toBeCloseTo(b, 6);
+    // The row’s box grew from 138 to 400 mm, the names did not: each of two gaps takes half of it.
+    expect(a - was).toBeCloseTo((400 - 138) / 2, 6);
+  } // prettier-ignore
+});

@@ -1,0 +1,20 @@
+import type { Job } from '../core/job';
+import { exportJob, type AssetSource, type ExportKind, type OutputFile } from '../output';
+import { inMemory } from './jobs';
+
+/** The moment all test exports are made at. */
+const AT = new Date('2026-05-01T09:00:00Z');
+
+/** The files of an export. */
+export const exported = (
+  job: Job,
+  kind: ExportKind,
+  assets: AssetSource = inMemory(),
+): Promise<readonly OutputFile[]> => exportJob({ job, assets, kind, at: AT });
+
+/** The first of them: the PDF of a press file or a preview. */
+export async function pdfOf(job: Job, assets?: AssetSource, kind: ExportKind = 'press'): Promise<Uint8Array> {
+  const [file] = await exported(job, kind, assets);
+  if (!file) throw new Error('no file');
+  return file.bytes;
+}
