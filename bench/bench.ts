@@ -1,4 +1,4 @@
-import { execFileSync, spawn } from 'node:child_process';
+import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -17,12 +17,9 @@ import { FORMATS } from '../src/core/format';
 import { blankOf, type Job } from '../src/core/job';
 import { blankPicture, svgPage } from '../src/paint/svg';
 import { begin, inMemory, makeJob } from '../src/testing/jobs';
-import { crowdedPage, manyPages } from './pages';
-
-const ms = (n: number) => `${n.toFixed(n < 10 ? 2 : 0)} ms`;
-const rows: { what: string; ours: string; floor: string; ratio: string }[] = [];
-const note = (what: string, ours: string, floor = '', ratio = '') => rows.push({ what, ours, floor, ratio });
-const times = (a: number, b: number) => `${(a / b).toFixed(2)} ×`;
+import { inBrowser } from './in-browser';
+import { chainedPage, crowdedPage, manyPages } from './pages';
+import { ms, note, rows, times } from './report';
 
 async function mean(work: () => unknown, time = 400): Promise<number> {
   const bench = new Bench({ time, warmupTime: 100 }).add('x', work);
@@ -113,6 +110,16 @@ async function layout() {
       composer.surface('front', front, piece);
     });
     note(`${count} elements: draw again after one change`, ms(warm), ms(floor), times(warm, floor));
+    const chained = makeJob(chainedPage(count)).pieces[0];
+    const chain = chained?.surfaces['front'];
+    if (!chained || !chain) throw new Error('nothing to lay out');
+    let gap = 2;
+    const all = await mean(() => {
+      gap = gap === 2 ? 2.2 : 2;
+      const boxes = { ...around.boxes, measures: { gap } };
+      createComposer({ ...around, boxes }).surface('front', chain, chained);
+    });
+    note(`${count} elements in chains: solve and draw after a measure changed`, ms(all), ms(floor), times(all, floor));
   }
 }
 
@@ -210,83 +217,9 @@ async function press() {
   note('peak memory of all of the above', `${Math.round(process.resourceUsage().maxRSS / 1024)} MB`);
 }
 
-async function drag() {
-  const data = mkdtempSync(join(tmpdir(), 'ys-bench-data-'));
-  const port = 4397;
-  const base = `http://127.0.0.1:${port}`;
-  const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    env: { ...process.env, YS_DATA: data },
-    stdio: 'ignore',
-    detached: true,
-  });
-  const browser = await chromium.launch(CHROMIUM);
-  try {
-    for (let i = 0; i < 100; i += 1) {
-      if (await fetch(`${base}/api/jobs`).then((r) => r.ok, () => false)) break; // prettier-ignore
-      await new Promise((r) => setTimeout(r, 100));
-    }
-    const job = { ...makeJob(crowdedPage(500)), id: 'drag' };
-    await fetch(`${base}/api/jobs`, {
-      method: 'POST',
-      headers: { origin: base, 'content-type': 'application/json' },
-      body: JSON.stringify({ document: job, label: 'Bench' }),
-    });
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(`${base}/jobs/drag`);
-    await page.waitForSelector('[data-element="b0"]');
-    await page.waitForTimeout(1000);
-    const frames = () =>
-      page.evaluate(
-        () =>
-          new Promise<number[]>((resolve) => {
-            const deltas: number[] = [];
-            let last = performance.now();
-            const tick = (now: number) => {
-              deltas.push(now - last);
-              last = now;
-              if (deltas.length < 90) requestAnimationFrame(tick);
-              else resolve(deltas.slice(2));
-            };
-            requestAnimationFrame(tick);
-          }),
-      );
-    const average = (list: readonly number[]) => list.reduce((a, b) => a + b, 0) / list.length;
-    const idle = average(await frames());
-    const bench = page.locator('[data-bench]');
-    const box = await bench.boundingBox();
-    const scale = Number(await bench.getAttribute('data-scale'));
-    const [ox = 0, oy = 0] = ((await bench.getAttribute('data-origin')) ?? '').split(',').map(Number);
-    const [x, y] = [(box?.x ?? 0) + ox + 10 * scale, (box?.y ?? 0) + oy + 10 * scale];
-    await page.mouse.move(x, y);
-    await page.mouse.down();
-    await page.mouse.move(x + 8, y + 8);
-    const measured = frames();
-    for (let i = 0; i < 120; i += 1) await page.mouse.move(x + 8 + i, y + 8 + (i % 40));
-    const dragging = await measured;
-    await page.mouse.up();
-    const sorted = [...dragging].sort((a, b) => a - b);
-    note(
-      'drag on a page of 500 elements, mean frame (floor: the same page at rest)',
-      ms(average(dragging)),
-      ms(idle),
-      times(average(dragging), idle),
-    );
-    note(
-      '… its 95th percentile',
-      ms(sorted[Math.floor(sorted.length * 0.95)] ?? 0),
-      ms(idle),
-      times(sorted[Math.floor(sorted.length * 0.95)] ?? 0, idle),
-    );
-  } finally {
-    await browser.close();
-    if (server.pid) process.kill(-server.pid, 'SIGKILL');
-    rmSync(data, { recursive: true, force: true });
-  }
-}
-
 await fields();
 await blanks();
 await layout();
 await press();
-await drag();
+await inBrowser();
 console.table(rows);

@@ -189,7 +189,7 @@ test('a flyer becomes a folder, its content on the same sides, and goes back wit
   const ask = page.getByRole('alertdialog');
   if (await ask.isVisible().catch(() => false)) await ask.getByRole('button', { name: 'Change it' }).click();
   await expect(figure(page, 'flat')).toContainText('296 × 210');
-  await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /outside, 8 elements/);
+  await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /outside, 17 elements/);
   await page.keyboard.press('Control+z');
   await expect(figure(page, 'finished')).toContainText('148 × 210');
 });

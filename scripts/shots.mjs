@@ -54,16 +54,28 @@ try {
   await page.locator('[data-figure=safe] button').first().click();
   await page.keyboard.press('Alt+3');
   await page.waitForTimeout(600);
-  // The headline, by a click on its left edge.
-  const bench = page.locator('[data-bench]');
-  const box = await bench.boundingBox();
-  const scale = Number(await bench.getAttribute('data-scale'));
-  const [x, y] = (await bench.getAttribute('data-origin')).split(',').map(Number);
-  await page.mouse.click(box.x + x + 20 * scale, box.y + y + 30 * scale);
-  await page.mouse.move(1270, 300);
+  // A click on a point of the side, in mm.
+  const clickAt = async (mmX, mmY) => {
+    const bench = page.locator('[data-bench]');
+    const box = await bench.boundingBox();
+    const scale = Number(await bench.getAttribute('data-scale'));
+    const [x, y] = (await bench.getAttribute('data-origin')).split(',').map(Number);
+    await page.mouse.click(box.x + x + mmX * scale, box.y + y + mmY * scale);
+    await page.mouse.move(1270, 300);
+  };
+  await clickAt(20, 30);
   await shot('lay-out');
-  await page.keyboard.press('Alt+4');
+  for (const [job, name, x, y] of [
+    ['visitor-folder', 'lay-out-folder', 225, 60],
+    ['report-poster', 'lay-out-poster', 60, 460],
+  ]) {
+    await visit(`/jobs/demo-${job}?at=lay-out`);
+    await clickAt(x, y);
+    await shot(name);
+  }
+  await visit('/jobs/demo-first-proof?at=inspect');
   await shot('inspect');
+  await visit('/jobs/demo-meteor-night');
   await page.keyboard.press('Alt+5');
   await page.getByRole('button', { name: 'Press PDF' }).click();
   await page.getByRole('link', { name: /press\.pdf/ }).waitFor({ timeout: 60_000 });

@@ -55,7 +55,9 @@ function measureNear({ job }: Subject, { mm }: Held): Target | undefined {
   return found && { mm: found.value, words: `“${found.name}” is`, measure: found.id };
 }
 
-function habitNear(held: readonly Held[], { mm }: Held): Target | undefined {
+/** The eye compares distances that run the same way: those across with those across, those down with those down. */
+function habitNear(all: readonly Held[], { mm, axis }: Held): Target | undefined {
+  const held = all.filter((h) => h.axis === axis);
   const alike = (value: number) => held.filter((h) => Math.abs(h.mm - value) <= SAME).length;
   const near = held.filter((h) => Math.abs(h.mm - mm) > SAME && Math.abs(h.mm - mm) <= NEAR);
   const best = near.reduce<Held | undefined>((a, b) => (!a || alike(b.mm) > alike(a.mm) ? b : a), undefined);

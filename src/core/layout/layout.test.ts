@@ -231,6 +231,16 @@ describe('snapping', () => {
       expect.arrayContaining(['centre of trim@74', 'centre of moon@40', 'safe@5', 'column 2@52.33']),
     );
   });
+  test('thirds and quarters of the trim, of the safe area and of a large element; not of a small one', () => {
+    const large = { name: 'head', x: 20, y: 20, width: 60, height: 20, rotate: 0 };
+    const { x } = snapLines({ ...boxes, placed: { head: large, dot: { ...large, name: 'dot', width: 9 } } });
+    const at = (name: string) => x.find((l) => l.name === name)?.at;
+    // 148 ÷ 4; 5 + 138 ÷ 3; 20 + 3 × 60 ÷ 4.
+    expect(at('first quarter of trim')).toBe(37);
+    expect(at('first third of safe')).toBeCloseTo(51, 9);
+    expect(at('third quarter of head')).toBe(65);
+    expect(x.some((l) => l.name.endsWith('third of dot'))).toBe(false);
+  });
   test('the nearest line within reach wins', () => {
     const found = snapAxis({ start: 63.6, size: 20 }, lines.x, ['start', 'centre', 'end'], 1);
     expect(found).toMatchObject({ part: 'centre', line: { name: 'centre of trim' } });

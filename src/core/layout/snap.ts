@@ -37,8 +37,8 @@ const partLines = (tracks: Tracks, axis: 'x' | 'y', of: string): SnapLine[] => {
 };
 
 /**
- * Edges and centres of every box of the surface and of the other elements, thirds and quarters of the trim, and the
- * guides: no helper shape is needed to find a middle.
+ * Edges and centres of every box of the surface and of the other elements, thirds and quarters of the large ones, and
+ * the guides: no helper shape is needed to find a middle.
  * @param without elements that do not count, such as those that are being moved
  */
 export function snapLines(boxes: SurfaceBoxes, without: ReadonlySet<string> = new Set()): SnapLines {
@@ -54,11 +54,12 @@ export function snapLines(boxes: SurfaceBoxes, without: ReadonlySet<string> = ne
   const lines = (axis: 'x' | 'y'): SnapLine[] => [
     ...rects.flatMap(({ name, rect }) => {
       const span = axis === 'x' ? spanX(rect) : spanY(rect);
-      return threeLines(span.start, span.size, name);
+      const whole = axis === 'x' ? boxes.trim.width : boxes.trim.height;
+      const lines = threeLines(span.start, span.size, name);
+      return span.size >= whole * LARGE ? [...lines, ...divisionLines(span, name)] : lines;
     }),
     ...partLines(boxes.grid, axis, ''),
     ...Object.values(boxes.grids).flatMap((grid) => partLines(grid, axis, ` of ${grid.name}`)),
-    ...divisionLines(axis === 'x' ? spanX(boxes.trim) : spanY(boxes.trim)),
     ...boxes.guides.filter((guide) => guide.axis === axis).map(({ at, name }) => ({ at, name })),
   ];
   return { x: lines('x'), y: lines('y') };
@@ -68,8 +69,11 @@ const DIVISIONS: readonly (readonly [share: number, name: string])[] = [
   [1 / 4, 'first quarter'], [1 / 3, 'first third'], [2 / 3, 'second third'], [3 / 4, 'third quarter'],
 ]; // prettier-ignore
 
-const divisionLines = (span: Span): SnapLine[] =>
-  DIVISIONS.map(([share, name]) => ({ at: span.start + span.size * share, name: `${name} of the trim` }));
+/** Share of the trim from which a box is worth dividing: the parts of small ones would catch everywhere. */
+const LARGE = 1 / 4;
+
+const divisionLines = (span: Span, of: string): SnapLine[] =>
+  DIVISIONS.map(([share, name]) => ({ at: span.start + span.size * share, name: `${name} of ${of}` }));
 
 /**
  * The nearest line within reach of one of the element's own lines on an axis.

@@ -1,8 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { Guide, NamedGrid, type Extent } from '@/core/job';
-import { ChoiceField } from '../field/ChoiceField';
+import { NamedGrid } from '@/core/job';
 import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { WordsField } from '../field/WordsField';
@@ -13,6 +12,7 @@ import { useDesk } from '../job/use-desk';
 import { BoxField } from '../slip/BoxField';
 import { TrackSizesField } from '../field/TrackSizesField';
 import { Fold } from './Fold';
+import { GridMargins } from './GridMargins';
 
 /** Grids laid into boxes: a panel, a column, a picture; each divides its box into equal parts or by given widths. */
 export function GridList() {
@@ -46,7 +46,7 @@ export function GridList() {
           <HeldLengthField {...context} label="row gutter" value={grid.rowGutter} width={76} onChange={(rowGutter) => put({ ...grid, rowGutter })} />
           <TrackSizesField {...context} label="widths" value={grid.columnWidths} onChange={(columnWidths) => put({ ...grid, columnWidths, ...(columnWidths && { columns: columnWidths.length }) })} />
           <TrackSizesField {...context} label="heights" value={grid.rowHeights} onChange={(rowHeights) => put({ ...grid, rowHeights, ...(rowHeights && { rows: rowHeights.length }) })} />
-          <HeldLengthField {...context} label="margin" value={marginOf(grid)} width={70} onChange={(m) => put({ ...grid, margins: m === 0 ? undefined : { top: m, right: m, bottom: m, left: m } })} />
+          <GridMargins {...context} name={grid.name} margins={grid.margins} facing={grid.facing} onChange={(to) => put({ ...grid, ...to })} />
           <Button
             size="small"
             onClick={() => {
@@ -62,63 +62,6 @@ export function GridList() {
       ))}
       <Button size="small" sx={{ justifySelf: 'start' }} onClick={add}>
         {selection.length > 0 ? 'Divide the selected box' : 'Divide a box'}
-      </Button>
-    </Fold>
-  );
-} // prettier-ignore
-
-const marginOf = (grid: NamedGrid): Extent => grid.margins?.top ?? 0;
-
-const HOW = [
-  { value: 'from-start', label: 'inside the left or top' },
-  { value: 'from-end', label: 'inside the right or bottom' },
-  { value: 'centre', label: 'at the centre' },
-  { value: 'parts', label: 'at every part' },
-] as const;
-
-/** Guides by value and against boxes. */
-export function GuideList() {
-  const { piece, job, rules } = useDesk();
-  const store = useJobStore();
-  const side = useJob((s) => s.side);
-  const context = { unit: job.unit, ppi: rules.ppi.value };
-  const shown = piece.guides.filter((g) => g.side === undefined || g.side === side);
-  const set = (label: string, guides: readonly Guide[]) =>
-    store.getState().edit(label, (draft) => {
-      const first = draft.pieces[0];
-      if (first) first.guides = structuredClone([...guides]);
-    });
-  const put = (to: Guide) => set('Guide', piece.guides.map((g) => (g.id === to.id ? to : g)));
-  const how = (guide: Guide, to: (typeof HOW)[number]['value']): Guide => {
-    switch (to) {
-      case 'from-start':
-      case 'from-end':
-        return { ...guide, at: { how: to, distance: 'distance' in guide.at ? guide.at.distance : 10 } };
-      case 'centre':
-        return { ...guide, at: { how: to } };
-      case 'parts':
-        return { ...guide, at: { how: to, parts: 4 } };
-    }
-  };
-  return (
-    <Fold title="Guides" count={shown.length}>
-      {shown.map((guide) => {
-        const { at } = guide;
-        return (
-          <Box key={guide.id} role="group" aria-label="Guide" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'flex-end', pb: 0.5 }}>
-            <ChoiceField label="line" width={78} value={guide.axis} options={[{ value: 'x', label: 'upright' }, { value: 'y', label: 'level' }]} onChange={(axis) => put({ ...guide, axis })} />
-            <ChoiceField label="stands" width={124} value={at.how} options={HOW} onChange={(to) => put(how(guide, to))} />
-            <BoxField label="of" value={guide.in} width={112} onChange={(box) => put({ ...guide, in: box })} />
-            {(at.how === 'from-start' || at.how === 'from-end') && (
-              <HeldLengthField {...context} label="distance" value={at.distance} width={76} onChange={(distance) => put({ ...guide, at: { ...at, distance } })} />
-            )}
-            {at.how === 'parts' && <NumberField label="parts" value={at.parts} least={2} most={100} whole width={54} onChange={(parts) => put({ ...guide, at: { ...at, parts } })} />}
-            <Button size="small" onClick={() => set('Remove guide', piece.guides.filter((g) => g.id !== guide.id))}>Remove</Button>
-          </Box>
-        );
-      })}
-      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => set('Add a guide', [...piece.guides, Guide.parse({ id: freshId(), side, axis: 'x', in: { box: 'trim' }, at: { how: 'from-start', distance: 10 } })])}>
-        Add a guide
       </Button>
     </Fold>
   );

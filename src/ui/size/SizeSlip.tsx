@@ -16,6 +16,7 @@ import { FormatGallery } from '../format/FormatGallery';
 import { useJob, usePiece } from '../job/context';
 import { Proposed } from '../job/Proposed';
 import { useDesk } from '../job/use-desk';
+import { GridMargins } from '../sheet/GridMargins';
 import { Group, Groups, Slip } from '../slip/Slip';
 import { FromFile } from './FromFile';
 import { ParameterField } from './ParameterField';
@@ -113,6 +114,13 @@ export function SizeSlip() {
               onChange={(mm) => resize.setAll(`Change ${gap}`, (p) => ({ ...p, grid: { ...p.grid, [gap]: mm } }))}
             />,
           ])}
+          <GridMargins
+            {...context}
+            name="grid"
+            margins={grid.margins}
+            facing={grid.facing}
+            onChange={(to) => resize.setAll('Change the grid’s margins', (p) => ({ ...p, grid: { ...p.grid, ...to } }))}
+          />
           <LengthField
             {...context}
             label="slug"

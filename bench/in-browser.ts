@@ -1,0 +1,138 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Browser, type Page } from '@playwright/test';
+import { CHROMIUM } from '../scripts/chromium.mjs';
+import type { Job } from '../src/core/job';
+import { makeJob } from '../src/testing/jobs';
+import { chainedPage, crowdedPage } from './pages';
+import { mb, ms, note, times } from './report';
+
+const PORT = 4397;
+const BASE = `http://127.0.0.1:${PORT}`;
+
+const average = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
+
+/** Times between frames, ms; the first two still belong to what was before. */
+const frames = (page: Page): Promise<number[]> =>
+  page.evaluate(
+    () =>
+      new Promise<number[]>((resolve) => {
+        const deltas: number[] = [];
+        let last = performance.now();
+        const tick = (now: number) => {
+          deltas.push(now - last);
+          last = now;
+          if (deltas.length < 90) requestAnimationFrame(tick);
+          else resolve(deltas.slice(2));
+        };
+        requestAnimationFrame(tick);
+      }),
+  );
+
+async function post(job: Job): Promise<void> {
+  await fetch(`${BASE}/api/jobs`, {
+    method: 'POST',
+    headers: { origin: BASE, 'content-type': 'application/json' },
+    body: JSON.stringify({ document: job, label: 'Bench' }),
+  });
+}
+
+/** From the address to the last element on the bench, ms, and what the page holds then, bytes. */
+async function opened(browser: Browser, id: string, count: number) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const start = performance.now();
+  await page.goto(`${BASE}/jobs/${id}`);
+  await page.waitForFunction((n) => document.querySelectorAll('[data-bench] [data-element]').length === n, count);
+  const took = performance.now() - start;
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('HeapProfiler.collectGarbage');
+  const { usedSize } = await cdp.send('Runtime.getHeapUsage');
+  return { page, took, heap: usedSize };
+}
+
+/** Drags the first element about. */
+async function dragged(page: Page): Promise<readonly number[]> {
+  const bench = page.locator('[data-bench]');
+  const box = await bench.boundingBox();
+  const scale = Number(await bench.getAttribute('data-scale'));
+  const [ox = 0, oy = 0] = ((await bench.getAttribute('data-origin')) ?? '').split(',').map(Number);
+  const [x, y] = [(box?.x ?? 0) + ox + 10 * scale, (box?.y ?? 0) + oy + 10 * scale];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 8, y + 8);
+  const measured = frames(page);
+  for (let i = 0; i < 120; i += 1) await page.mouse.move(x + 8 + i, y + 8 + (i % 40));
+  const found = await measured;
+  await page.mouse.up();
+  return [...found].sort((a, b) => a - b);
+}
+
+/** From a new value of the measure that every element keeps to, until the last one stands where it should. */
+async function resolved(page: Page): Promise<number> {
+  await page.getByRole('button', { name: /^Measures/ }).click();
+  const field = page.locator('input[name="measure-gap"]');
+  const last = page.locator('[data-bench] [data-element]').last();
+  const before = await last.innerHTML();
+  await field.fill('2.2');
+  return page.evaluate(
+    ([was]) =>
+      new Promise<number>((resolve) => {
+        const all = document.querySelectorAll('[data-bench] [data-element]');
+        const end = all[all.length - 1];
+        const start = performance.now();
+        const look = () => (end?.innerHTML === was ? requestAnimationFrame(look) : resolve(performance.now() - start));
+        document
+          .querySelector('input[name="measure-gap"]')
+          ?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+        look();
+      }),
+    [before],
+  );
+}
+
+/** Opening, dragging, one change of a measure that all keep to, and memory, in the running application. */
+export async function inBrowser(): Promise<void> {
+  const data = mkdtempSync(join(tmpdir(), 'ys-bench-data-'));
+  const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {
+    env: { ...process.env, YS_DATA: data },
+    stdio: 'ignore',
+    detached: true,
+  });
+  const browser = await chromium.launch(CHROMIUM);
+  try {
+    for (let i = 0; i < 100; i += 1) {
+      if (await fetch(`${BASE}/api/jobs`).then((r) => r.ok, () => false)) break; // prettier-ignore
+      await new Promise((r) => setTimeout(r, 100));
+    }
+    await post({ ...makeJob(), id: 'empty' });
+    // The first page of all also fetches the application.
+    await (await opened(browser, 'empty', 0)).page.close();
+    const empty = await opened(browser, 'empty', 0);
+    await empty.page.close();
+    for (const count of [500, 5000]) {
+      await post({ ...makeJob(crowdedPage(count)), id: `crowd-${count}` });
+      const { page, took, heap } = await opened(browser, `crowd-${count}`, count);
+      note(`open a page of ${count} elements (floor: an empty one)`, ms(took), ms(empty.took), times(took, empty.took));
+      note(`… what the page holds in memory`, mb(heap), mb(empty.heap), times(heap, empty.heap));
+      await page.waitForTimeout(1000);
+      const idle = average(await frames(page));
+      const moving = await dragged(page);
+      const p95 = moving[Math.floor(moving.length * 0.95)] ?? 0;
+      note(`drag on ${count} elements, mean frame (floor: the page at rest)`, ms(average(moving)), ms(idle), times(average(moving), idle)); // prettier-ignore
+      note('… its 95th percentile', ms(p95), ms(idle), times(p95, idle));
+      await page.close();
+      await post({ ...makeJob(chainedPage(count), { measures: [{ id: 'gap', name: 'gap', value: 2 }] }), id: `chain-${count}` }); // prettier-ignore
+      const chain = await opened(browser, `chain-${count}`, count);
+      await chain.page.keyboard.press('Alt+3');
+      const change = await resolved(chain.page);
+      note(`a measure changed that ${count} elements keep to, until they stand (floor: a frame)`, ms(change), ms(idle), times(change, idle)); // prettier-ignore
+      await chain.page.close();
+    }
+  } finally {
+    await browser.close();
+    if (server.pid) process.kill(-server.pid, 'SIGKILL');
+    rmSync(data, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,9 @@
+/** What was measured, one row each, beside its floor of the same run. */
+export const rows: { what: string; ours: string; floor: string; ratio: string }[] = [];
+
+export const note = (what: string, ours: string, floor = '', ratio = ''): void =>
+  void rows.push({ what, ours, floor, ratio });
+
+export const ms = (n: number): string => `${n.toFixed(n < 10 ? 2 : 0)} ms`;
+export const mb = (bytes: number): string => `${(bytes / 1e6).toFixed(0)} MB`;
+export const times = (a: number, b: number): string => `${(a / b).toFixed(2)} ×`;
