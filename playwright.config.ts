@@ -25,6 +25,6 @@ export default defineConfig({
     url: `http://127.0.0.1:${PORT}/api/jobs`,
     env: { YS_DEMO: '1', YS_DATA: `${process.cwd()}/test-results/data`, YS_HOME: process.cwd() },
     reuseExistingServer: false,
-    timeout: 60_000,
+    timeout: 240_000,
   },
 });

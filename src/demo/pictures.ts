@@ -8,6 +8,9 @@ export interface DemoFile {
   readonly bytes: Buffer;
 }
 
+/** Pixels across from which a picture is drawn at half its size. */
+const SOFT_FROM = 2000;
+
 type Drawn = (width: number, height: number) => string;
 
 /** Pictures as SVG, with the pixels that their place in print asks for. */
@@ -43,9 +46,12 @@ export async function demoFile(name: string, share = 1): Promise<DemoFile> {
   if (!picture) throw new Error(`The demo has no picture called ${name}.`);
   const [{ Resvg }, { default: sharp }] = await Promise.all([import('@resvg/resvg-js'), import('sharp')]);
   const [draw, width, height] = picture;
-  const svg = draw(Math.round(width * share), Math.round(height * share));
+  // Large skies are soft: drawn at half and enlarged they look the same, in a quarter of the time.
+  const drawnAt = width > SOFT_FROM ? share / 2 : share;
+  const svg = draw(Math.round(width * drawnAt), Math.round(height * drawnAt));
   const png = new Resvg(svg, { font: { loadSystemFonts: false } }).render().asPng();
   const bytes = await sharp(png)
+    .resize(Math.round(width * share), Math.round(height * share), { fit: 'fill' })
     .jpeg({ quality: 90, chromaSubsampling: '4:4:4' })
     .withMetadata({ density: 300 })
     .toBuffer();
