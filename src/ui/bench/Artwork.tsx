@@ -1,9 +1,12 @@
 'use client';
-import { memo } from 'react';
+import { memo, useId } from 'react';
 import type { Item } from '@/core/drawing';
 import { svgItems, type SvgContext } from '@/paint/svg';
 
-/** Items as the SVG reader draws them. The string holds numbers, hashes and escaped addresses only. */
+/**
+ * Items as the SVG reader draws them. The string holds numbers, hashes and escaped addresses only. What is drawn by
+ * reference has ids of its own in each, since all stand in one document.
+ */
 export const Items = memo(function Items({
   items,
   context,
@@ -13,5 +16,6 @@ export const Items = memo(function Items({
   context: SvgContext;
   id?: string;
 }) {
-  return <g data-element={id} dangerouslySetInnerHTML={{ __html: svgItems(items, context) }} />;
+  const scope = `d${useId().replace(/\W/g, '')}-`;
+  return <g data-element={id} dangerouslySetInnerHTML={{ __html: svgItems(items, context, scope) }} />;
 });

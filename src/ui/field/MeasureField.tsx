@@ -79,6 +79,8 @@ export function MeasureField<T>({
         inputLabel: { shrink: true },
         htmlInput: {
           spellCheck: false,
+          // A narrow field shows the whole of it to who points at it.
+          title: draft ?? shown,
           style: { fontFamily: FACES.figure, fontWeight: held ? 600 : 400, fontSize: 14 },
         },
       }}
