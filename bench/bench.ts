@@ -22,7 +22,7 @@ import { chainedPage, crowdedPage, manyPages } from './pages';
 import { ms, note, rows, times } from './report';
 
 async function mean(work: () => unknown, time = 400): Promise<number> {
-  const bench = new Bench({ time, warmupTime: 100 }).add('x', work);
+  const bench = new Bench({ time, warmupTime: 100, iterations: 5, warmupIterations: 1 }).add('x', work);
   await bench.run();
   const result = bench.tasks[0]?.result;
   if (!result || !('latency' in result)) throw new Error('nothing was measured');
