@@ -86,7 +86,7 @@ export function SizeSlip() {
             onChange={(safe) => resize.setAll('Change safe margin', (p) => ({ ...p, safe }))}
           />
         </Group>
-        <Group title="Grid in the safe area">
+        <Group title={grid.margins ? 'Grid in the trim' : 'Grid in the safe area'}>
           {(
             [
               ['columns', 'gutter'],
