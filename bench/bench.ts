@@ -6,28 +6,23 @@ import { deflateSync } from 'node:zlib';
 import { PDFContext, PDFDict, PDFName, PDFNumber, PDFRawStream, PDFWriter } from '@cantoo/pdf-lib';
 import { chromium } from '@playwright/test';
 import sharp from 'sharp';
-import { Bench } from 'tinybench';
 import { CHROMIUM } from '../scripts/chromium.mjs';
 import { checkSurface } from '../src/core/check';
-import { createComposer } from '../src/core/compose';
+import { createComposer, type Composer } from '../src/core/compose';
+import type { Drawing } from '../src/core/drawing';
 import { itemsOf } from '../src/core/drawing';
 import { parseLength } from '../src/core/measure';
 import { exportJob, openDesk, type Desk } from '../src/output';
 import { FORMATS } from '../src/core/format';
-import { blankOf, type Job } from '../src/core/job';
+import { blankOf, styleBook, type Job } from '../src/core/job';
 import { blankPicture, svgPage } from '../src/paint/svg';
 import { begin, inMemory, makeJob } from '../src/testing/jobs';
 import { inBrowser } from './in-browser';
+import { catalogue } from './catalogue';
+import { typing } from './typing';
 import { chainedPage, crowdedPage, manyPages } from './pages';
-import { ms, note, rows, times } from './report';
+import { mean, ms, note, rows, times } from './report';
 
-async function mean(work: () => unknown, time = 400): Promise<number> {
-  const bench = new Bench({ time, warmupTime: 100, iterations: 5, warmupIterations: 1 }).add('x', work);
-  await bench.run();
-  const result = bench.tasks[0]?.result;
-  if (!result || !('latency' in result)) throw new Error('nothing was measured');
-  return result.latency.mean;
-}
 async function once(work: () => Promise<unknown>): Promise<number> {
   const start = performance.now();
   await work();
@@ -96,35 +91,39 @@ async function layout() {
     const elements = piece?.surfaces['front'];
     if (!piece || !elements || !side) throw new Error('nothing to lay out');
     const floor = await mean(() => structuredClone(job));
-    const around = surroundings(desk, side);
+    const ground = groundOf(desk);
+    const surface = side.surface;
+    const draw = (composer: Composer, of: typeof piece): Drawing => {
+      const [drawing] = composer.piece(of, [surface]).drawings;
+      if (!drawing) throw new Error('nothing drawn');
+      return drawing;
+    };
     const cold = await mean(() => {
-      const drawing = createComposer(around).surface('front', elements, piece);
+      const drawing = draw(createComposer(ground), piece);
       checkSurface(job, piece, 'front', drawing, side.blank);
     });
     note(`${count} elements: solve, draw and check (floor: cloning the job)`, ms(cold), ms(floor), times(cold, floor));
-    const composer = createComposer(around);
+    const composer = createComposer(ground);
     let i = 0;
     const warm = await mean(() => {
       i = (i + 1) % count;
       const front = elements.map((e, n) => (n === i ? { ...e } : e));
-      composer.surface('front', front, piece);
+      draw(composer, { ...piece, surfaces: { ...piece.surfaces, front } });
     });
     note(`${count} elements: draw again after one change`, ms(warm), ms(floor), times(warm, floor));
     const chained = makeJob(chainedPage(count)).pieces[0];
-    const chain = chained?.surfaces['front'];
-    if (!chained || !chain) throw new Error('nothing to lay out');
+    if (!chained) throw new Error('nothing to lay out');
     let gap = 2;
     const all = await mean(() => {
       gap = gap === 2 ? 2.2 : 2;
-      const boxes = { ...around.boxes, measures: { gap } };
-      createComposer({ ...around, boxes }).surface('front', chain, chained);
+      const boxes = { ...surface.boxes, measures: { gap } };
+      createComposer(ground).piece(chained, [{ ...surface, boxes }]);
     });
     note(`${count} elements in chains: solve and draw after a measure changed`, ms(all), ms(floor), times(all, floor));
   }
 }
 
-const surroundings = (desk: Desk, side: Desk['sides'][number]) => ({
-  boxes: side.surface.boxes,
+const groundOf = (desk: Desk) => ({
   assets: desk.job.assets,
   language: 'en-GB',
   ppi: 300,
@@ -132,6 +131,7 @@ const surroundings = (desk: Desk, side: Desk['sides'][number]) => ({
   fonts: desk.fonts.set,
   hyphenator: () => undefined,
   art: () => undefined,
+  book: styleBook(desk.job),
 });
 
 /** The bare writer: pages whose content streams are the same bytes, and nothing else worked out. */
@@ -220,6 +220,8 @@ async function press() {
 await fields();
 await blanks();
 await layout();
+await typing();
+await catalogue();
 await press();
 await inBrowser();
 console.table(rows);

@@ -7,6 +7,7 @@ import { CHROMIUM } from '../scripts/chromium.mjs';
 import type { Job } from '../src/core/job';
 import { makeJob } from '../src/testing/jobs';
 import { chainedPage, crowdedPage } from './pages';
+import { flowingJob } from './typing';
 import { mb, ms, note, times } from './report';
 
 const PORT = 4397;
@@ -92,6 +93,37 @@ async function resolved(page: Page): Promise<number> {
   );
 }
 
+/** From a key to the frame in which its letter is drawn, ms, for some keys in the middle of the first frame. */
+async function typed(page: Page): Promise<number[]> {
+  await page.keyboard.press('Alt+3');
+  await page.keyboard.press('Tab');
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('[data-typing]');
+  await page.keyboard.press('Home');
+  const all: number[] = [];
+  for (let i = 0; i < 14; i += 1) {
+    const seen = page.evaluate(
+      () =>
+        new Promise<number>((resolve) => {
+          const first = document.querySelector('[data-bench] [data-element]');
+          let start = 0;
+          document.addEventListener('keydown', () => (start = performance.now()), { once: true, capture: true });
+          const watch = new MutationObserver(() => {
+            watch.disconnect();
+            requestAnimationFrame(() => resolve(performance.now() - start));
+          });
+          if (first) watch.observe(first, { subtree: true, childList: true, attributes: true, characterData: true });
+        }),
+    );
+    await page.keyboard.press('m');
+    all.push(await seen);
+    await page.waitForTimeout(150);
+  }
+  return all.slice(2);
+}
+
 /** Opening, dragging, one change of a measure that all keep to, and memory, in the running application. */
 export async function inBrowser(): Promise<void> {
   const data = mkdtempSync(join(tmpdir(), 'ys-bench-data-'));
@@ -130,6 +162,12 @@ export async function inBrowser(): Promise<void> {
       note(`a measure changed that ${count} elements keep to, until they stand (floor: a frame)`, ms(change), ms(idle), times(change, idle)); // prettier-ignore
       await chain.page.close();
     }
+    await post({ ...flowingJob(), id: 'flow' });
+    const flow = await opened(browser, 'flow', 20);
+    const keys = await typed(flow.page);
+    const still = average(await frames(flow.page));
+    note('a key in a text of 20 frames, until it is seen (floor: a frame at rest)', ms(average(keys)), ms(still), times(average(keys), still)); // prettier-ignore
+    await flow.page.close();
   } finally {
     await browser.close();
     if (server.pid) process.kill(-server.pid, 'SIGKILL');

@@ -1,3 +1,5 @@
+import { Bench } from 'tinybench';
+
 /** What was measured, one row each, beside its floor of the same run. */
 export const rows: { what: string; ours: string; floor: string; ratio: string }[] = [];
 
@@ -7,3 +9,12 @@ export const note = (what: string, ours: string, floor = '', ratio = ''): void =
 export const ms = (n: number): string => `${n.toFixed(n < 10 ? 2 : 0)} ms`;
 export const mb = (bytes: number): string => `${(bytes / 1e6).toFixed(0)} MB`;
 export const times = (a: number, b: number): string => `${(a / b).toFixed(2)} ×`;
+
+/** Mean of some runs after one to warm up, ms. */
+export async function mean(work: () => unknown, time = 400): Promise<number> {
+  const bench = new Bench({ time, warmupTime: 100, iterations: 5, warmupIterations: 1 }).add('x', work);
+  await bench.run();
+  const result = bench.tasks[0]?.result;
+  if (!result || !('latency' in result)) throw new Error('nothing was measured');
+  return result.latency.mean;
+}

@@ -33,7 +33,7 @@ test('a flyer from nothing to a press file that poppler, qpdf and Ghostscript ag
   await page.getByRole('button', { name: 'Text', exact: true }).click();
   await page.keyboard.type('Longest night');
   await page.keyboard.press('Escape');
-  await write(field(page, 'type-size'), '36');
+  await write(field(page, 'set in'), '36pt');
   await write(field(page, 'y-height'), '1in');
 
   await page.keyboard.press('Escape');

@@ -68,11 +68,24 @@ try {
   for (const [job, name, x, y] of [
     ['visitor-folder', 'lay-out-folder', 225, 60],
     ['report-poster', 'lay-out-poster', 60, 460],
+    ['volunteer-cv', 'lay-out-cv', 130, 120],
   ]) {
     await visit(`/jobs/demo-${job}?at=lay-out`);
     await clickAt(x, y);
     await shot(name);
   }
+  await visit('/jobs/demo-catalogue?at=lay-out');
+  await page
+    .locator('[data-strip]')
+    .getByRole('button', { name: /^page 8,/ })
+    .click();
+  await page
+    .locator('[data-strip]')
+    .getByRole('button', { name: /^page 9,/ })
+    .click();
+  // Its pictures are made for the screen when they are first asked for.
+  await page.waitForTimeout(9000);
+  await shot('lay-out-catalogue');
   await visit('/jobs/demo-first-proof?at=inspect');
   await shot('inspect');
   await visit('/jobs/demo-meteor-night');

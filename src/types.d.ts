@@ -58,7 +58,10 @@ declare module 'lcms-wasm' {
 
 declare module 'fontkit' {
   export interface OpenedFont {
-    layout(text: string): { readonly positions: readonly { readonly xAdvance: number }[] };
+    layout(text: string): {
+      readonly positions: readonly { readonly xAdvance: number }[];
+      readonly glyphs: readonly { readonly id: number }[];
+    };
   }
   export function create(bytes: Uint8Array): OpenedFont;
 }

@@ -2,7 +2,10 @@ import { expect, type Locator, type Page } from '@playwright/test';
 import { demoFile } from '../../src/demo/pictures';
 import { open } from '../helpers';
 
-/** What a person writes into the fields of the slip, by the name of each field; `true` ticks a box. */
+/**
+ * What a person writes into the fields of the slip, by the name of each field; `true` ticks a box. `Frame › stands` is a
+ * field behind a door of the slip.
+ */
 export type Look = Readonly<Record<string, string | number | boolean>>;
 
 /** What is open above the slip; a list of choices closes by itself. */
@@ -43,6 +46,9 @@ export class Hand {
     this.typed.push(text);
     await field.fill(text);
     await field.press('Enter');
+    // What a field refuses it keeps, and says so there.
+    if ((await field.count()) > 0)
+      expect(await field.getAttribute('aria-invalid'), `“${text}” is taken`).not.toBe('true');
   }
 
   private async choose(control: Locator, option: string): Promise<void> {
@@ -74,9 +80,9 @@ export class Hand {
   /** Sets fields of what is selected, or of the part that is open. */
   async set(look: Look): Promise<void> {
     for (const [label, value] of Object.entries(look)) {
-      const t = Date.now();
-      await this.setOne(label, value);
-      if (process.env['YS_PROF']) console.log('set', label, Date.now() - t);
+      const [part, within] = label.split(' › ');
+      if (part && within) await this.within(part, () => this.setOne(within, value));
+      else await this.setOne(label, value);
     }
   }
 
@@ -166,6 +172,53 @@ export class Hand {
     await this.page.keyboard.press('Escape');
   }
 
+  /** Makes a paragraph style under a name, as it is set, and what the paragraph after it is in. */
+  async style(
+    name: string,
+    setIn: string,
+    more: Look & { readonly next?: string; readonly based?: string } = {},
+  ): Promise<void> {
+    const { next, based, ...look } = more;
+    await this.press('Add a paragraph style');
+    const made = this.page.getByRole('group', { name: /^style Paragraph style/ });
+    await this.write(made.getByRole('textbox', { name: /^name/ }), name);
+    const style = this.page.getByRole('group', { name: `style ${name}`, exact: true });
+    if (based !== undefined) await this.choose(style.getByRole('combobox', { name: 'based on' }), based);
+    await this.write(style.locator('input[name="style-set-in"]'), setIn);
+    for (const [label, value] of Object.entries(look))
+      await this.write(
+        style
+          .locator(`input[name="${label}"]`)
+          .or(style.getByRole('textbox', { name: label, exact: true }))
+          .first(),
+        String(value),
+      );
+    if (next === undefined) return;
+    this.actions += 1;
+    await style.getByRole('button', { name: 'Paragraph' }).click();
+    await this.choose(this.page.getByRole('dialog').getByRole('combobox', { name: 'next paragraph in' }), next);
+    await this.close();
+  }
+
+  /** Types paragraphs into the text that is open: each after the key of its style, where it is not the one that follows by itself. */
+  async paragraphs(list: readonly (readonly [style: number | undefined, words: string])[]): Promise<void> {
+    for (const [i, [style, words]] of list.entries()) {
+      if (i > 0) {
+        this.actions += 1;
+        await this.page.keyboard.press('Enter');
+      }
+      if (style !== undefined) {
+        this.actions += 1;
+        await this.page.keyboard.press(`Alt+${style}`);
+      }
+      this.actions += 1;
+      this.typed.push(words);
+      await this.page.keyboard.insertText(words);
+    }
+    this.actions += 1;
+    await this.page.keyboard.press('Escape');
+  }
+
   /** Adds a shape or line by its key, or from the menu of further forms. */
   async shape(key: string, name: string, look: Look): Promise<void> {
     if (key.length === 1) await this.key(key);
@@ -220,6 +273,122 @@ export class Hand {
   /** Opens a part of the yellow sheet. */
   async unfold(part: string): Promise<void> {
     await this.press(new RegExp(`^${part}`));
+  }
+
+  /** Writes into the fields of the station Size, and comes back to lay out. */
+  async size(fields: Readonly<Record<string, string>>): Promise<void> {
+    await this.key('Alt+2');
+    for (const [path, value] of Object.entries(fields)) {
+      const [label = '', group] = path.split('/').reverse();
+      const scope = group === undefined ? this.page : this.page.getByRole('group', { name: group });
+      await this.write(scope.getByRole('textbox', { name: label, exact: true }).first(), value);
+    }
+    await this.key('Alt+3');
+  }
+
+  /** Goes to a page, or a cover, in the strip. */
+  async toPage(name: string): Promise<void> {
+    this.actions += 1;
+    await this.page.locator('[data-strip]').getByRole('button', { name: new RegExp(`^${name}(,|$)`) }).click(); // prettier-ignore
+    await expect(this.page.locator('[data-strip] [aria-current=page]')).toHaveAttribute('aria-label', new RegExp(`^${name}`)); // prettier-ignore
+  }
+
+  /** Adds a table and types its cells, one after another. */
+  async table(name: string, rows: readonly (readonly string[])[], look: Look): Promise<void> {
+    await this.key('Shift+T');
+    await this.page.keyboard.press('Escape');
+    await this.page.keyboard.press('Escape');
+    this.actions += 2;
+    await this.name(name);
+    await this.within('Rows', () => this.set({ 'table-columns': rows[0]?.length ?? 1, 'table-rows': rows.length }));
+    await this.key('Enter');
+    await this.key('Enter');
+    for (const [i, words] of rows.flat().entries()) {
+      if (i > 0) await this.page.keyboard.press('Tab');
+      this.actions += i > 0 ? 2 : 1;
+      this.typed.push(words);
+      await this.page.keyboard.insertText(words);
+    }
+    await this.page.keyboard.press('Escape');
+    await this.page.keyboard.press('Escape');
+    this.actions += 2;
+    await this.set(look);
+  }
+
+  /** Chooses cells of the table from its first on, with an arrow held, and sets what they look like. */
+  async cells([arrow, times]: readonly [arrow: string, times: number], look: Look): Promise<void> {
+    await this.key('Enter');
+    for (let i = 0; i < times; i += 1) await this.key(`Shift+${arrow}`);
+    await this.set(look);
+    await this.key('Escape');
+  }
+
+  /** Opens what can be done with pages, does something there, and closes it. */
+  private async pages(work: () => Promise<void>): Promise<void> {
+    await this.press('Pages');
+    await work();
+    await this.close();
+  }
+
+  /** Adds a base layout under a name, based on another where one is given, and goes to lay it out. */
+  async base(name: string, based?: string): Promise<void> {
+    await this.pages(() => this.press('Add an empty one'));
+    const made = this.page.getByRole('group', { name: /^base layout [A-Z]$/ });
+    await this.write(made.getByRole('textbox', { name: /^name/ }), name);
+    const layout = this.page.getByRole('group', { name: `base layout ${name}`, exact: true });
+    if (based !== undefined) await this.choose(layout.getByRole('combobox', { name: 'based on' }), based);
+    await this.press(`Lay out ${name}`);
+    await expect(this.page.locator('[data-strip] [aria-current=page]')).toHaveAttribute('aria-label', name);
+  }
+
+  /** Lets some pages follow a base layout. */
+  async follow(pages: string, layout: string): Promise<void> {
+    await this.pages(async () => {
+      await this.setOne('page-range', pages);
+      await this.setOne('follow', layout);
+    });
+  }
+
+  /** Lays the rows of a file, with pictures of the demo world, onto spreads from a page on. */
+  async fill(csv: { readonly name: string; readonly bytes: Buffer }, pictures: readonly string[], look: Readonly<Record<string, string>>): Promise<void> {
+    await this.press('Pages');
+    await this.press('Fill pages from CSV');
+    const dialog = this.page.getByRole('dialog', { name: 'Fill pages from CSV' });
+    this.actions += 2;
+    await dialog.getByLabel('Rows, as CSV').setInputFiles({ name: csv.name, mimeType: 'text/csv', buffer: csv.bytes });
+    const files = await Promise.all(pictures.map((name) => demoFile(name)));
+    await dialog.getByLabel('Pictures that the rows name').setInputFiles(files.map(({ name, bytes }) => ({ name, mimeType: 'image/jpeg', buffer: bytes })));
+    for (const [label, value] of Object.entries(look)) {
+      const field = dialog.locator(`input[name="${label}"]`);
+      if ((await field.count()) > 0) await this.write(field, value);
+      else await this.choose(dialog.getByRole('combobox', { name: label, exact: true }), value);
+    }
+    this.actions += 1;
+    await dialog.getByRole('button', { name: 'Lay them out' }).click();
+    await expect(dialog).toHaveCount(0, { timeout: 60_000 });
+    await this.close();
+  } // prettier-ignore
+
+  /** Chooses something in a field of the yellow sheet. */
+  async setSheet(label: string, option: string): Promise<void> {
+    await this.choose(this.page.getByRole('combobox', { name: label, exact: true }), option);
+  }
+
+  /** Closes a part of the yellow sheet. */
+  async fold(part: string): Promise<void> {
+    await this.unfold(part);
+  }
+
+  /** Adds a text of several paragraphs: each in its style, or in the one that follows by itself. */
+  async story(
+    name: string,
+    list: readonly (readonly [style: number | undefined, words: string])[],
+    look: Look,
+  ): Promise<void> {
+    await this.key('t');
+    await this.paragraphs(list);
+    await this.name(name);
+    await this.set(look);
   }
 
   /** Adds a measure to the sheet: a length with a name. */

@@ -43,7 +43,7 @@ async function front(hand: Hand): Promise<void> {
   await hand.text('Place', 'Quillrook observatory, above Hollin Ford', { box: 'Date band', 'x-left': 7, 'x-right': 5, 'y-bottom': 2.8, 'y-height': 7, ink: INK, 'set in': '600 12.5/15' }); // prettier-ignore
 
   // Names in two rows: each row keeps its gaps equal, however long the names are.
-  const performer = { 'x-width': 'content', 'y-height': 6, 'y-bottom': 27, ink: PALE, stands: 'middle', 'set in': 'Familjen Grotesk 700 13.5/16' }; // prettier-ignore
+  const performer = { 'x-width': 'content', 'y-height': 6, 'y-bottom': 27, ink: PALE, 'Frame › stands': 'middle', 'set in': 'Familjen Grotesk 700 13.5/16' }; // prettier-ignore
   await hand.text('With', 'with music and stories by', { 'y-bottom': 35.5, 'y-height': 6, ink: PALE, 'set in': 'Lora italic 11/14' }); // prettier-ignore
   await hand.text('Player 1', 'Ada Fellwright', performer);
   await hand.another('Player 2', 'The Low Lanterns');
@@ -92,14 +92,14 @@ async function back(hand: Hand): Promise<void> {
     'Fill/paint': INK,
   });
   await hand.text('What is on', 'What\nis on', { 'y-top': 0, 'y-height': 47, ink: PALE, 'set in': 'League Gothic 64/56 caps' }); // prettier-ignore
-  // One pitch of 43 pt for times, words and the rules between them.
-  await hand.text('Times', PROGRAMME.map(([time]) => time).join('\n'), { 'y-top': 57, 'y-height': '258pt', 'x-width': 22, ink: INK, 'set in': 'IBM Plex Mono 600 12/43' }); // prettier-ignore
-  await hand.text('Programme', PROGRAMME.map(([, what]) => what).join('\n'), { 'y-top': 57, 'y-height': '258pt', 'x-left': 24, 'x-right': 0, ink: '0 0 0 100', 'set in': '12.5/43' }); // prettier-ignore
-  await hand.shape('l', 'Rule', { box: 'Programme', 'x-width': '', 'x-left': -24, 'x-right': 0, 'y-top': '38.5pt', 'Line/paint': INK, 'stroke-width': 0.5 }); // prettier-ignore
-  await hand.within('Repeat', async () => {
-    await hand.press('In rows');
-    await hand.set({ across: 1, down: 5, 'gap down': '43pt' });
+  await hand.table('Programme', PROGRAMME, { 'y-top': 57, 'x-left': 0, 'x-width': '', 'x-right': 0, 'y-height': '258pt', 'set in': '12.5/15', 'column-widths': '24; rest', 'in a higher box': 'all rows alike' }); // prettier-ignore
+  await hand.within('Rows', () => hand.set({ 'header-rows': 0 }));
+  await hand.within('Cells', () => hand.set({ 'words stand': 'middle', 'inset-left': 0 }));
+  await hand.within('Lines', async () => {
+    await hand.set({ paint: INK, 'stroke-width': 0.5 });
+    await hand.press('between rows');
   });
+  await hand.cells(['ArrowDown', 5], { 'set in': 'IBM Plex Mono 600 12/15', ink: INK });
   await hand.text('Why dark', 'Why we keep it dark', { 'y-bottom': 33, 'y-height': 7, ink: INK, 'set in': 'Familjen Grotesk 700 12/14.4' }); // prettier-ignore
   await hand.key('Escape');
   await hand.unfold('Grids');
@@ -107,8 +107,7 @@ async function back(hand: Hand): Promise<void> {
   const body = {
     'y-bottom': 7,
     'y-height': 27,
-    hyphenate: true,
-    'set in': 'Source Serif 4 9.5/13 justified',
+    'set in': 'Source Serif 4 9.5/13 justified hyphenated',
   };
   await hand.text('Why dark, left', 'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light only, and point it at the ground.', { box: 'column 1 of notes', 'x-left': 0, 'x-right': 0, ...body }); // prettier-ignore
   await hand.another('Why dark, right', 'The bus leaves Hollin Ford bridge at ten past eight and waits for everybody. If cloud comes in, we try again the night after.', { box: 'column 2 of notes', 'x-left': 0, 'x-right': 0 }); // prettier-ignore

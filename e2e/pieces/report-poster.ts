@@ -42,8 +42,7 @@ export async function reportPoster(hand: Hand): Promise<void> {
   const body = {
     'y-top': 424,
     'y-height': 74,
-    hyphenate: true,
-    'set in': 'Source Serif 4 20/28.5',
+    'set in': 'Source Serif 4 20/28.5 hyphenated',
   };
   for (const [i, words] of FIGURES.entries()) {
     const [first, n] = [i === 0, i + 1];
@@ -58,7 +57,7 @@ export async function reportPoster(hand: Hand): Promise<void> {
     if (first) await hand.unfold('On this side');
   }
   await hand.shape('x', 'Foot', { box: 'trim', 'x-width': '100 %', 'x-left': 0, 'y-height': 62, 'y-bottom': 0, 'Fill/paint': INK }); // prettier-ignore
-  await hand.text('Next', 'Next year: a second telescope, a darker bus stop, and the moths counted too.', { box: 'columns 1–2 of report', 'x-left': 0, 'x-right': 0, 'y-bottom': -18, 'y-height': 38, ink: PALE, stands: 'middle', 'set in': 'Lora italic 29/40' }); // prettier-ignore
+  await hand.text('Next', 'Next year: a second telescope, a darker bus stop, and the moths counted too.', { box: 'columns 1–2 of report', 'x-left': 0, 'x-right': 0, 'y-bottom': -18, 'y-height': 38, ink: PALE, 'Frame › stands': 'middle', 'set in': 'Lora italic 29/40' }); // prettier-ignore
   await hand.place('emblem.svg', 'Emblem', { box: 'column 3 of report', 'x-width': 40, 'x-right': 0, 'y-height': 40, 'y-bottom': -19 }); // prettier-ignore
   await hand.within('Colours', () => hand.set({ 'colour 1': PALE, 'colour 2': YELLOW }));
 }

@@ -17,7 +17,7 @@ export async function tentBanner(hand: Hand): Promise<void> {
   await hand.within('Colours', () => hand.set({ 'colour 1': PALE, 'colour 2': YELLOW }));
   await hand.text('Title', 'Look up with us', { box: 'past Emblem', 'x-width': '108mm', 'x-left': '5mm', ink: PALE, 'set in': 'League Gothic 64/64 caps' }); // prettier-ignore
   await hand.against('down', 'Emblem');
-  await hand.set({ 'y-height': '34mm', 'y-off centre': '0mm', stands: 'middle' });
+  await hand.set({ 'y-height': '34mm', 'y-off centre': '0mm', 'Frame › stands': 'middle' });
 
   await hand.shape('x', 'Mount', { 'x-width': '', 'x-left': '0mm', 'x-right': '0mm', 'y-height': '36mm', 'y-top': '30mm', 'Fill/paint': PALE }); // prettier-ignore
   await hand.within('Effects', async () => {
@@ -30,5 +30,5 @@ export async function tentBanner(hand: Hand): Promise<void> {
   await hand.press('Frame in each cell');
   await hand.bring(...HEAVENS.map((name) => `${name.replaceAll(' ', '-')}.jpg`));
 
-  await hand.text('Invitation', 'Telescopes, soup and quiet. Every clear Friday from dusk.', { 'y-bottom': '0mm', 'y-height': '9mm', ink: YELLOW, stands: 'middle', 'set in': 'Familjen Grotesk 700 13.5/17 centred' }); // prettier-ignore
+  await hand.text('Invitation', 'Telescopes, soup and quiet. Every clear Friday from dusk.', { 'y-bottom': '0mm', 'y-height': '9mm', ink: YELLOW, 'Frame › stands': 'middle', 'set in': 'Familjen Grotesk 700 13.5/17 centred' }); // prettier-ignore
 }

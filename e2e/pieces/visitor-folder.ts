@@ -82,7 +82,7 @@ async function inside(hand: Hand): Promise<void> {
         'stroke-width': 1.5,
       });
       await hand.text('head 1', head, { ...inPanel(panel), 'y-top': 66, 'y-height': 9, ink: INK, 'set in': 'Familjen Grotesk 700 17/20' }); // prettier-ignore
-      await hand.text('body 1', body, { ...inPanel(panel), 'y-top': 76, 'y-height': 52, ink: INK, hyphenate: true, 'set in': 'Source Serif 4 12/17' }); // prettier-ignore
+      await hand.text('body 1', body, { ...inPanel(panel), 'y-top': 76, 'y-height': 52, ink: INK, 'set in': 'Source Serif 4 12/17 hyphenated' }); // prettier-ignore
     } else {
       await hand.select('Rule');
       await hand.key('Control+Shift+d');

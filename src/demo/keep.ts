@@ -13,24 +13,37 @@ export interface BroughtIn {
 }
 
 /** What the board says of a job, and what differs from one installation to the next. */
-const LEFT_OUT: readonly string[] = ['id', 'name', 'assets', 'client', 'stage', 'due', 'quantity', 'notes'];
+const LEFT_OUT: readonly string[] = ['id', 'name', 'assets', 'client', 'stage', 'due', 'quantity', 'notes', 'previous'];
 
 /** Every id that was given by chance, in the order of the job. */
-function idsOf({ measures, pieces }: Job): readonly string[] {
-  const named = pieces.flatMap((p) => [...p.grids, ...p.guides, ...p.groups, ...Object.values(p.surfaces).flat()]);
-  return [...measures, ...named].map(({ id }) => id);
+function idsOf({ measures, styles, cellStyles, pieces }: Job): readonly string[] {
+  const named = pieces.flatMap((p) => [
+    ...p.grids,
+    ...p.guides,
+    ...p.groups,
+    ...p.bases,
+    ...p.bases.flatMap((b) => b.elements),
+    ...Object.values(p.layouts).map(({ key }) => ({ id: key })),
+    ...Object.values(p.surfaces).flat(),
+  ]);
+  return [...measures, ...styles, ...cellStyles, ...named].map(({ id }) => id);
 }
 
 /** The job without what differs each time it is built. */
 export function toKept(job: Job): Kept {
   const ids = new Map(idsOf(job).map((id, i) => [id, `n${i + 1}`]));
-  const asName = (key: string, value: unknown): unknown => {
-    if (typeof value !== 'string') return value;
-    return NAMES_A_FILE.includes(key) ? (job.assets[value]?.name ?? value) : (ids.get(value) ?? value);
+  // An item of a layout on a page is named by both.
+  const asId = (id: string): string => id.split('@').map((part) => ids.get(part) ?? part).join('@');
+  const walk = (value: unknown, key: string): unknown => {
+    if (typeof value === 'string') return NAMES_A_FILE.includes(key) ? (job.assets[value]?.name ?? value) : isId(value) ? asId(value) : value;
+    if (Array.isArray(value)) return value.map((v) => walk(v, key));
+    if (typeof value !== 'object' || value === null) return value;
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [isId(k) ? asId(k) : k, walk(v, k)]));
   };
+  const isId = (text: string): boolean => ids.has(text) || (text.includes('@') && text.split('@').every((part) => ids.has(part)));
   const rest = Object.fromEntries(Object.entries(job).filter(([key]) => !LEFT_OUT.includes(key)));
-  return JSON.parse(JSON.stringify(rest, asName)) as Kept;
-}
+  return JSON.parse(JSON.stringify(walk(rest, ''))) as Kept;
+} // prettier-ignore
 
 /** The names of the files that a kept job asks for. */
 export function filesOf(kept: Kept): readonly string[] {

@@ -10,10 +10,15 @@ export interface LaidOut extends Board {
 }
 
 export const LAID_OUT: readonly LaidOut[] = [
+  { file: 'volunteer-cv', name: 'Volunteer’s CV', stage: 'in work', due: '2027-01-22', quantity: 12, notes: 'For the county’s volunteer prize. The jury reads it on paper, in A4 and in US letter.' },
   { file: 'letterhead', name: 'Letterhead', stage: 'sent', due: '2027-01-15', quantity: 1500, notes: 'The filing margin stays empty; letters are printed on it at the observatory.' },
   { file: 'report-poster', name: 'Report of a dark year', stage: 'in work', due: '2027-01-08', quantity: 60, notes: 'Hangs in the library and at the bus stop. Read from a metre away.' },
   { file: 'tent-banner', name: 'Tent banner', stage: 'in work', due: '2027-01-30', quantity: 2, notes: 'Tied to the poles of the soup tent.' },
   { file: 'visitor-folder', name: 'Visitor folder', stage: 'in work', due: '2027-02-12', quantity: 4000, notes: 'Lies beside the till, and goes out with every letter.' },
+  { file: 'catalogue', name: 'Ten years of night skies', stage: 'in work', due: '2027-04-15', quantity: 600, notes: 'Ten nights, one a year; the pages after them are for the members’ own.' },
+  { file: 'business-card', name: 'Business card', stage: 'in work', due: '2027-01-12', quantity: 250, notes: 'For the guides; names change, the rest stays.' },
+  { file: 'member-card', name: 'Member cards', stage: 'in work', due: '2027-01-05', quantity: 450, notes: 'Each with a picture that the member sends; round corners are punched.' },
+  { file: 'solstice-card', name: 'Solstice card', stage: 'in work', due: '2026-12-10', quantity: 120, notes: 'Printed here, scored, folded by volunteers.' },
   { file: 'meteor-night', name: 'Meteor-night flyer', stage: 'in work', due: '2026-12-11', quantity: 2500, notes: 'Handed out at the library and the bus stops. Same night as last year, one week later if cloudy.' },
 ]; // prettier-ignore
 

@@ -1,9 +1,9 @@
 import type { ColourEngine } from '../core/colour';
-import { createComposer, languagesNeeded, withBarePaper, withRepeats, type Composer } from '../core/compose';
+import { createComposer, languagesNeeded } from '../core/compose';
 import type { Blank, BlankSurface } from '../core/format';
-import { blankOf, elementsOn, rulesFor, type Job, type Piece } from '../core/job';
+import { blankOf, rulesFor, styleBook, type Job, type Piece } from '../core/job';
 import type { Rules } from '../core/rules';
-import { itemsOf, type Drawing } from '../core/drawing';
+import type { Drawing } from '../core/drawing';
 import { checkSurface, type Finding } from '../core/check';
 import { loadHyphenator, type Hyphenator } from '../core/type';
 import type { OpenProfile } from '../bring-in/profile';
@@ -47,28 +47,20 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
   const sides = job.pieces.flatMap((piece): DeskSide[] => {
     const blank = blankOf(job, piece);
     const rules = rulesFor(job, piece);
-    const drawn = blank.surfaces.map((surface): DeskSide => {
-      const composer: Composer = createComposer({
-        boxes: surface.boxes,
-        assets: job.assets,
-        language: job.language,
-        ppi: rules.ppi.value * blank.scale,
-        colour: profile.engine,
-        fonts: fonts.set,
-        hyphenator: (language) => hyphenators.get(language),
-        art: (sha) => art.get(sha),
-      });
-      const drawing = withBarePaper(
-        composer.surface(surface.name, elementsOn(piece, surface.name), piece),
-        surface.zones,
-      );
-      return { piece, blank, surface, rules, drawing };
+    const composer = createComposer({
+      assets: job.assets,
+      language: job.language,
+      ppi: rules.ppi.value * blank.scale,
+      colour: profile.engine,
+      fonts: fonts.set,
+      hyphenator: (language) => hyphenators.get(language),
+      art: (sha) => art.get(sha),
+      book: styleBook(job),
     });
-    return drawn.map((side): DeskSide => {
-      const { repeats } = side.surface;
-      const source = repeats && drawn.find((s) => s.surface.name === repeats.surface);
-      if (!repeats || !source) return side;
-      return { ...side, drawing: withRepeats(side.drawing, itemsOf(source.drawing), repeats.at) };
+    const { drawings } = composer.piece(piece, blank.surfaces);
+    return blank.surfaces.flatMap((surface, i): DeskSide[] => {
+      const drawing = drawings[i];
+      return drawing ? [{ piece, blank, surface, rules, drawing }] : [];
     });
   });
   return { job, assets, fonts, profile, colour: profile.engine, sides };

@@ -1,5 +1,5 @@
 import { formatOf } from '../core/format';
-import { remade, type Job } from '../core/job';
+import { elementsOf, plainText, remade, type Job } from '../core/job';
 import type { Rect } from '../core/layout';
 import { demoPiece } from '../testing/demo';
 import { openDesk } from './desk';
@@ -82,7 +82,7 @@ test('the flyer made an A2 poster: constraints kept, names in rows spread by the
     ['front', 'Credit', { y: 584 - 4.6 }],
     ['back', 'Moon', { x: 410 - 6 - 26, y: 10 + 8 }],
     ['back', 'Moon’s shadow', { x: 378 + 26 + 5 - 24, y: 18 - 3 }],
-    ['back', 'Rule', { x: 10, width: 400 }],
+    ['back', 'Programme', { x: 10, width: 400, y: 10 + 57, height: (258 * 25.4) / 72 }],
     // (400 − 6) ÷ 2 = 197 a column.
     ['back', 'Why dark, right', { x: 10 + 197 + 6, width: 197 }],
   ]);
@@ -100,3 +100,68 @@ test('the flyer made an A2 poster: constraints kept, names in rows spread by the
     expect(a - was).toBeCloseTo((400 - 138) / 2, 6);
   } // prettier-ignore
 });
+
+test('the CV on US letter, then on A4: every constraint and style is kept, no word is lost, and the feet of its columns stay level', async () => {
+  const { job, assets } = await demoPiece('volunteer-cv', 0.2);
+  const words = (of: Job) =>
+    of.pieces.flatMap(elementsOf).flatMap(({ element }) => (element.kind === 'text' ? plainText(element.paragraphs) : []));
+  /** Baselines of the last lines of the three columns above the references. */
+  const feet = (desk: Awaited<ReturnType<typeof openDesk>>) =>
+    ['Left', 'Work'].flatMap((name) => {
+      const items = desk.sides[0]?.drawing.frames.find((f) => f.name === name)?.items ?? [];
+      const lines = items.flatMap((item) => (item.kind === 'glyphs' ? [{ x: item.matrix[4], y: item.matrix[5] }] : []));
+      const lefts = name === 'Left' ? [0, 1e3] : [0, (desk.sides[0]?.surface.boxes.trim.width ?? 0) * 0.6, 1e3];
+      return lefts.slice(1).map((to, i) => Math.max(...lines.filter((l) => l.x >= (lefts[i] ?? 0) && l.x < to).map((l) => l.y)));
+    });
+  const onA4 = await expectWorked(job, assets, [['front', 'Band', { x: 0, y: 0, width: 210, height: 60 }]]);
+  const letter = sized(job, 215.9, 279.4);
+  const desk = await expectWorked(letter, assets, [
+    ['front', 'Band', { x: 0, y: 0, width: 215.9, height: 60 }],
+    // Three columns of the 185.9 mm within margins of 15 mm, 8 mm apart.
+    ['front', 'Left', { x: 15, width: (185.9 - 16) / 3, y: 68 }],
+    ['front', 'Work', { x: 15 + (185.9 - 16) / 3 + 8, width: (2 * (185.9 - 16)) / 3 + 8 }],
+    ['front', 'Name', { x: 15, width: (2 * (185.9 - 16)) / 3 + 8 }],
+    ['front', 'Reference 3', { x: 15 + (2 * (185.9 - 16)) / 3 + 16, y: 279.4 - 15 - 22 }],
+  ]);
+  for (const opened of [onA4, desk]) {
+    const [first = NaN, ...others] = feet(opened);
+    expect(others).toHaveLength(2);
+    for (const foot of others) expect(Math.abs(foot - first)).toBeLessThan(0.05);
+  }
+  // A shorter sheet: what finds no room is named, word for word.
+  const hidden = desk.sides.flatMap((s) => s.drawing.notes.flatMap((n) => (n.kind === 'overflow' ? [n.text] : [])));
+  for (const text of hidden) expect(words(letter).some((w) => w.endsWith(text))).toBe(true);
+  expect(words(letter)).toEqual(words(job));
+  const back = sized(letter, 210, 297);
+  expect(back.pieces[0]?.surfaces).toEqual(job.pieces[0]?.surfaces);
+  expect((await openDesk(back, assets)).sides[0]?.drawing).toEqual(onA4.sides[0]?.drawing);
+}); // prettier-ignore
+
+test('the catalogue from 170 × 240 mm to 148 × 210 mm: layouts, facts and rows are kept, pictures cross the spine, nothing is lost', async () => {
+  const { job, assets } = await demoPiece('catalogue', 0.2);
+  const smaller = sized(job, 148, 210);
+  expect(smaller.pieces[0]?.layouts).toEqual(job.pieces[0]?.layouts);
+  // 57.5 % of both pages wide from the outer edge, 63.5 % of a page high.
+  const width = 0.575 * 2 * 148;
+  const desk = await expectWorked(smaller, assets, [
+    ['page 4', 'picture', { x: 0, width, y: 0, height: 0.635 * 210 }],
+    ['page 22', 'picture', { x: 0, width, y: 0, height: 0.635 * 210 }],
+    ['page 4', 'year', { x: 12, width: 100 }],
+    ['page 4', 'Folio', { x: 12, width: 20, y: 210 - 9 - 5 }],
+    ['page 5', 'Folio', { x: 148 - 12 - 20, width: 20, y: 210 - 9 - 5 }],
+    ['page 5', 'name', { x: 0.24 * 148, width: 148 - 0.24 * 148 - 12, y: 16 }],
+    ['page 23', 'caption', { width: 0.6 * 148 }],
+  ]);
+  const side = (name: string) => desk.sides.find((s) => s.surface.name === name)?.drawing;
+  // The part past the spine lies on the page beside it, and as far into the bleed as the picture goes.
+  const crossing = side('page 5')?.repeated ?? [];
+  expect(crossing).toHaveLength(1);
+  expect(crossing[0]?.matrix[4]).toBeCloseTo((side('page 4')?.frames.find((f) => f.name === 'picture')?.items[0]?.matrix[4] ?? NaN) - 148, 6);
+  expect(side('page 24')?.repeated).toEqual([]);
+  // What finds no room is named: each page’s words against the foot of its page.
+  const words = (of: Job) => of.pieces.flatMap(elementsOf).flatMap(({ element }) => (element.kind === 'text' ? plainText(element.paragraphs) : []));
+  expect(words(smaller)).toEqual(words(job));
+  const back = sized(smaller, 170, 240);
+  const [before, after] = [await openDesk(job, assets), await openDesk(back, assets)];
+  expect(after.sides.map((s) => s.drawing)).toEqual(before.sides.map((s) => s.drawing));
+}, 60_000); // prettier-ignore

@@ -3,11 +3,13 @@ import {
   Element,
   Job,
   Placement,
+  plainParagraphs,
   startJob,
   unitThoughtIn,
   type ElementInput,
   type ElementKind,
   type ElementOf,
+  type ParagraphLook,
   type PictureAsset,
 } from '../core/job';
 import type { JobUnit } from '../core/measure';
@@ -21,7 +23,7 @@ export function makeJob(
 ): Job {
   return Job.parse({
     format: 'yellow-sheet-job',
-    version: 2,
+    version: 3,
     id: 'test-job',
     name: 'Test job',
     ...more,
@@ -73,7 +75,7 @@ export const words = (
   id: string,
   text: string,
   r: Bounds,
-  style: Partial<Input<'text'>['style']> = {},
+  look: Partial<ParagraphLook> = {},
   more: More<'text'> = {},
 ) =>
   element<'text'>({
@@ -81,8 +83,8 @@ export const words = (
     id,
     name: id,
     placement: at(...r),
-    text,
-    style: { family: 'Source Sans 3', sizePt: 12, paint: BLACK, ...style },
+    paragraphs: plainParagraphs(text),
+    look: { sizePt: 12, ...look },
     ...more,
   });
 

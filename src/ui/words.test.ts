@@ -1,6 +1,15 @@
 import { produce } from 'immer';
 import { OVERRIDE_FIELDS, type Figure } from '@/core/figure';
-import { blankOf, describeDifferences, elementsOf, type Job } from '@/core/job';
+import {
+  Element,
+  blankOf,
+  describeDifferences,
+  elementsOf,
+  nextName,
+  nextVersion,
+  tableOfWords,
+  type Job,
+} from '@/core/job';
 import { box, makeJob, words } from '@/testing/jobs';
 import { dueWords } from './board/due';
 import { keyOf } from './palette/commands';
@@ -62,6 +71,32 @@ test.each([
 ])('a key press %j is written %s', (event, expected) => {
   expect(keyOf({ ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...event })).toBe(expected);
 });
+
+test('words and pictures that changed are told, and nothing of the rest', () => {
+  const table = (time: string) =>
+    Element.parse({ kind: 'table', id: 't', name: 'Programme', placement: words('x', '', [0, 0, 9, 9]).placement, ...tableOfWords([['20:30', 'Doors'], [time, 'Talk']]) }); // prettier-ignore
+  const frame = (sha: string) => Element.parse({ kind: 'picture', id: 'p', name: 'Moon', placement: words('x', '', [0, 0, 9, 9]).placement, picture: sha.repeat(64) }); // prettier-ignore
+  const asset = (name: string) => ({ kind: 'picture', name, format: 'jpeg', width: 9, height: 9, colour: 'rgb', profile: null, alpha: false }) as const; // prettier-ignore
+  const assets = { ['a'.repeat(64)]: asset('old.jpg'), ['b'.repeat(64)]: asset('new.jpg') };
+  const date = (text: string, more = {}) => ({ ...words('d', text, [0, 0, 50, 10]), name: 'Date', ...more });
+  const before = makeJob([date('12 August 2026'), table('21:00'), frame('a')], { assets });
+  const after = nextVersion(makeJob([date('11 August 2027'), table('21:15'), frame('b')], { assets }), 'next', 3);
+  expect(describeDifferences(before, after)).toEqual([
+    'name: "Test job" → "Test job 2"',
+    'front: Date says “11 August 2027”, not “12 August 2026”',
+    'front: Programme says “21:15”, not “21:00”',
+    'front: Moon shows new.jpg, not old.jpg',
+  ]);
+  expect(describeDifferences(before, makeJob([date('Soon', { opacity: 0.5 }), table('21:00'), frame('a')], { assets }))).toEqual(['front: Date says “Soon”, not “12 August 2026”, and looks otherwise']); // prettier-ignore
+  expect(after.previous).toEqual({ job: before.id, revision: 3 });
+});
+
+test.each([
+  ['Moon calendar 2028', 'Moon calendar 2029'],
+  ['2026 report, 2nd proof', '2027 report, 2nd proof'],
+  ['Meteor-night flyer', 'Meteor-night flyer 2'],
+  ['Meteor-night flyer 2', 'Meteor-night flyer 3'],
+])('the version after “%s” is called “%s”', (name, next) => expect(nextName(name)).toBe(next));
 
 test('differences between two versions, in sentences', () => {
   const before = makeJob([box('a', [0, 0, 10, 10]), words('gone', 'x', [0, 0, 10, 10])]);

@@ -13,19 +13,25 @@ export function openFont(key: string, bytes: Uint8Array): ShapingFont {
   const font = new Font(face);
   const extents = font.hExtents();
   const outlines = new Map<number, Path>();
-  const noLigatures = ['liga', 'clig'].map((tag) => new Feature(tag, 0));
+  const known = new Map<string, Feature>();
+  const feature = (tag: string): Feature => {
+    const made = known.get(tag) ?? (tag.startsWith('-') ? new Feature(tag.slice(1), 0) : new Feature(tag, 1));
+    known.set(tag, made);
+    return made;
+  };
   return {
     key,
     unitsPerEm: face.upem,
     ascender: extents.ascender,
     descender: extents.descender,
     has: (codePoint) => characters.has(codePoint),
-    shape: (text, language, ligatures) => {
+    features: new Set([...face.getTableFeatureTags('GSUB'), ...face.getTableFeatureTags('GPOS')]),
+    shape: (text, language, features) => {
       const buffer = new Buffer();
       buffer.addText(text);
       buffer.guessSegmentProperties();
       buffer.setLanguage(language);
-      shape(font, buffer, ligatures ? [] : noLigatures);
+      shape(font, buffer, features.map(feature));
       return buffer.getGlyphInfosAndPositions().map((g) => ({
         gid: g.codepoint,
         cluster: g.cluster,

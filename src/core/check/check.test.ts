@@ -150,6 +150,53 @@ describe('ink', () => {
   });
 });
 
+describe('type', () => {
+  test('typewriter signs are found, in the language of the text, and all mended at once', async () => {
+    const job = makeJob([words('t', 'She said "no" - twice...', [20, 20, 100, 20])]);
+    const [found] = await findings(job);
+    expect(found).toMatchObject({ rule: 'typography', severity: 'note' });
+    expect(found?.message).toContain('4 places');
+    expect(await fixed(job, 'typography')).toEqual([]);
+    const german = makeJob([words('t', 'Sie sagte „nein“', [20, 20, 100, 20], {}, { language: 'de' })]);
+    expect(await findings(german)).toEqual([]);
+  });
+
+  test('type read from afar is large enough for it', async () => {
+    const job = makeJob([words('t', 'Moor', [20, 20, 100, 20], { sizePt: 12 })], { readingDistance: 1500 });
+    const [found] = await findings(job);
+    // 1500 mm ÷ 300 ÷ 0.7 = 7.14 mm = 20.2 pt [cp].
+    expect(found).toMatchObject({ rule: 'type-distance', message: expect.stringContaining('20.2 pt') as string });
+    expect(await fixed(job, 'type-distance')).toEqual([]);
+  });
+
+  test('three families pull a letterhead apart, not a flyer', async () => {
+    const three = ['Lora', 'Jost', 'Oswald'].map((family, i) =>
+      words(family, 'Moor', [30, 40 + i * 20, 60, 12], { family }),
+    );
+    expect(ids(await of(three))).toEqual([]);
+    const letter = begin('letterhead', { size: 'A4', sides: '1' });
+    const [piece] = letter.pieces;
+    if (!piece) throw new Error('no piece');
+    const laid = { ...letter, pieces: [{ ...piece, surfaces: { front: three } }] };
+    expect(await findings(laid)).toMatchObject([{ rule: 'type-families', element: null, severity: 'note' }]);
+  });
+
+  test('what does not fit is enlarged, tightened by at most a tenth, or flows on to the next side', async () => {
+    const long = 'Eyes need about twenty minutes to learn the dark and one headlamp to forget it.';
+    const job = makeJob([words('t', long, [20, 20, 60, 15])], {}, { sides: 2 });
+    const overflow = (await findings(job)).find((f) => f.rule === 'text-overflow');
+    expect(overflow?.fixes.map((f) => f.label)).toEqual([
+      'Enlarge the frame',
+      'Tighten it, at most by a tenth',
+      'Flow on: back',
+    ]);
+    for (const { change } of overflow?.fixes ?? []) {
+      const after = await findings(applyChange(job, change));
+      expect(after.filter((f) => f.rule === 'text-overflow')).toEqual([]);
+    }
+  });
+});
+
 test('a missing font is named, and another can stand in for good', async () => {
   const job = makeJob([words('heading', 'Moon', [20, 20, 60, 20], { family: 'Nowhere Sans' })]);
   expect((await findings(job))[0]?.message).toContain('Nowhere Sans');

@@ -1,4 +1,4 @@
-import { elementsOf } from '../job';
+import { elementsOn } from '../job';
 import type { Rule } from './rule';
 
 /** A printed side with nothing on it is paid for twice. */
@@ -7,9 +7,10 @@ export const emptyPageRule: Rule = {
   title: 'Empty side',
   why: 'A side that is declared printed is plated and priced, and an empty one is usually a forgotten one.',
   check: ({ drawing, side, piece, blank }) => {
-    const nothingYet = elementsOf(piece).length === 0;
-    // A piece on which nothing was laid yet is said to be empty once, not for each of its pages.
-    if (nothingYet && blank.surfaces.length > 2 && side !== blank.surfaces[0]?.name) return [];
+    const bare = blank.surfaces.filter((s) => !s.repeats && elementsOn(piece, s.name).length === 0).map((s) => s.name);
+    // Many empty sides are said once, not for each of them.
+    const isMany = bare.length > 2;
+    if (isMany && bare.includes(side) && side !== bare[0]) return [];
     if (drawing.frames.some((f) => f.items.length > 0) || drawing.repeated.length > 0) return [];
     // A sheet that repeats another surface is empty when that one is, which is said there.
     if (blank.surfaces.some((s) => s.name === side && s.repeats)) return [];
@@ -18,10 +19,9 @@ export const emptyPageRule: Rule = {
         severity: 'warning',
         element: null,
         where: drawing.boxes.trim,
-        message:
-          nothingYet && blank.surfaces.length > 2
-            ? `Nothing is printed on any of its ${blank.surfaces.length} sides yet.`
-            : `Nothing is printed on ${/^(page|month) /.test(side) ? '' : 'the '}${side}.`,
+        message: isMany
+          ? `Nothing is printed on ${bare.length === blank.surfaces.length ? `any of its ${bare.length} sides yet` : `${bare.length} of its ${blank.surfaces.length} sides, of which ${side} is the first`}.`
+          : `Nothing is printed on ${/^(page|month) /.test(side) ? '' : 'the '}${side}.`,
         fixes:
           side === 'back' && typeof piece['sides'] === 'number'
             ? [{ label: 'Print one side only', change: { kind: 'sides', piece: piece.id, sides: 1 } }]

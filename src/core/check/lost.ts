@@ -1,5 +1,5 @@
-import { nameOf } from '../compose';
-import { blankOf, elementsOn, type Element, type Job, type Piece, type SideName } from '../job';
+import { evenTracks, nameOf } from '../compose';
+import { baseOfSide, blankOf, elementsOn, sidesLaid, type Element, type Job, type Piece, type SideName } from '../job';
 import { boxName, isMissing, overlaps, insets, settle, turnedBounds, TOUCH, type SurfaceBoxes } from '../layout';
 
 /** Something that a change of size, kind or fold leaves without its place. */
@@ -20,7 +20,8 @@ export function lostByChange(before: Job, after: Job): readonly Lost[] {
   if (!old || !piece) return [];
   const was = boxesOf(before, old);
   const is = boxesOf(after, piece);
-  return Object.keys(piece.surfaces).flatMap((side) =>
+  const sides = sidesLaid(piece).filter((side) => baseOfSide(side) === undefined);
+  return sides.flatMap((side) =>
     elementsOn(piece, side).flatMap((element): Lost[] => {
       const now = is.get(side);
       const earlier = was.get(side);
@@ -38,7 +39,7 @@ const boxesOf = (job: Job, piece: Piece): ReadonlyMap<string, SurfaceBoxes> =>
   new Map(
     blankOf(job, piece).surfaces.map((s) => {
       const layout = { side: s.name, elements: elementsOn(piece, s.name), ...piece };
-      return [s.name, settle(s.boxes, layout, { name: nameOf, size: () => UNMEASURED })];
+      return [s.name, settle(s.boxes, layout, { name: nameOf, size: () => UNMEASURED, tracks: evenTracks })];
     }),
   );
 

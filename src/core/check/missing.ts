@@ -1,5 +1,14 @@
+import { mapLooks, mapTexts, type TextElement } from '../element';
 import { FALLBACK_FAMILY } from '../type';
 import { noted, replace, type Report, type Rule } from './rule';
+
+const FEATURES: Readonly<Record<string, string>> = {
+  lnum: 'lining figures',
+  onum: 'old-style figures',
+  tnum: 'tabular figures',
+  pnum: 'proportional figures',
+  dlig: 'discretionary ligatures',
+};
 
 /** What the job speaks of has to be there. */
 export const missingRule: Rule = {
@@ -9,10 +18,10 @@ export const missingRule: Rule = {
   check: (subject) => [
     ...noted(subject, 'missing-font').map(({ note, element, frame }): Report => {
       const message = `The font “${note.family}” is not here; ${FALLBACK_FAMILY} stands in. Bring the font in, or choose another.`;
-      const fixes =
-        element.kind === 'text'
-          ? [replace(`Use ${FALLBACK_FAMILY}`, { ...element, style: { ...element.style, family: FALLBACK_FAMILY } })]
-          : [];
+      const { book } = subject;
+      const uses = (text: TextElement) =>
+        mapLooks(text, book, ({ family }) => (family === note.family ? { family: FALLBACK_FAMILY } : {}));
+      const fixes = [replace(`Use ${FALLBACK_FAMILY}`, mapTexts(element, book, uses))];
       return { severity: 'fault', element: element.id, where: frame.rect, message, fixes };
     }),
     ...noted(subject, 'missing-picture').map(({ note, element, frame }): Report => {
@@ -27,6 +36,19 @@ export const missingRule: Rule = {
       where: frame.rect,
       message: 'The shape that it was clipped to is not on this side any more; it is shown whole.',
       fixes: [replace('Show it whole', { ...element, clipTo: null })],
+    })),
+    ...noted(subject, 'missing-outline').map(({ element, frame }): Report => ({
+      severity: 'fault',
+      element: element.id,
+      where: frame.rect,
+      message: 'The shape that its words run along is not on this side any more; none of them is shown.',
+      fixes: element.kind === 'text' ? [replace('Set it straight', { ...element, along: null })] : [],
+    })),
+    ...noted(subject, 'missing-feature').map(({ note, element, frame }): Report => ({
+      severity: 'warning',
+      element: element.id,
+      where: frame.bounds,
+      message: `The font has no ${note.features.map((f) => FEATURES[f] ?? f).join(', no ')}; its usual signs are set. Choose another font for it, or the usual figures.`,
     })),
     ...noted(subject, 'missing-glyphs').map(({ note, element, frame }): Report => ({
       severity: 'fault',

@@ -1,6 +1,6 @@
 import type { Blank } from '../format';
 import type { Drawing } from '../drawing';
-import { blankOf, elementsOn, rulesFor, type Job, type Piece, type SideName } from '../job';
+import { blankOf, elementsOn, rulesFor, styleBook, type Job, type Piece, type SideName } from '../job';
 import { blankProblemsRule } from './blank-problems';
 import { bleedRule } from './bleed';
 import { emptyPageRule } from './empty-page';
@@ -12,9 +12,13 @@ import { placementRule } from './placement';
 import { rgbLeftRule } from './rgb-left';
 import type { Finding, Rule, Severity } from './rule';
 import { safeAreaRule } from './safe-area';
+import { tablePastBoxRule } from './table-past-box';
 import { textOverflowRule } from './text-overflow';
 import { totalInkRule } from './total-ink';
+import { typeDistanceRule } from './type-distance';
+import { typeFamiliesRule } from './type-families';
 import { typeSmallRule } from './type-small';
+import { typographyRule } from './typography';
 import { vectorWantedRule } from './vector-wanted';
 import { zonesRule } from './zones';
 
@@ -25,11 +29,15 @@ export const RULES: readonly Rule[] = [
   safeAreaRule,
   zonesRule,
   textOverflowRule,
+  tablePastBoxRule,
   missingRule,
   pictureResolutionRule,
   totalInkRule,
   rgbLeftRule,
   typeSmallRule,
+  typeDistanceRule,
+  typographyRule,
+  typeFamiliesRule,
   lineThinRule,
   placementRule,
   nearMissRule,
@@ -48,7 +56,16 @@ export function checkSurface(
   blank: Blank = blankOf(job, piece),
 ): readonly Finding[] {
   const elements = new Map(elementsOn(piece, side).map((element) => [element.id, element]));
-  const subject = { job, piece, side, blank, rules: rulesFor(job, piece), drawing, elements };
+  const subject = {
+    job,
+    piece,
+    side,
+    blank,
+    rules: rulesFor(job, piece),
+    drawing,
+    elements,
+    book: styleBook(job),
+  };
   const findings = RULES.flatMap((rule) =>
     rule.check(subject).map((report): Finding => ({
       rule: rule.id,

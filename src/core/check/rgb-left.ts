@@ -19,7 +19,7 @@ export const rgbLeftRule: Rule = {
           y: Math.round(left.build.y),
           k: Math.round(left.build.k),
         };
-        const mended = repaint(element, (paint) => (paint.kind === 'rgb' ? asPaint(build) : paint));
+        const mended = repaint(element, subject.book, (paint) => (paint.kind === 'rgb' ? asPaint(build) : paint));
         return [
           {
             severity: 'fault',

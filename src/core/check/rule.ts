@@ -1,6 +1,15 @@
 import type { Blank } from '../format';
 import type { Drawing, Frame, Note } from '../drawing';
-import type { Element, Job, Piece, SideName } from '../job';
+import {
+  elementsOn,
+  mapElements,
+  withSide,
+  type Element,
+  type Job,
+  type Piece,
+  type SideName,
+  type StyleBook,
+} from '../job';
 import type { Rect } from '../layout';
 import type { Mm } from '../measure';
 import { formatLength } from '../measure';
@@ -12,6 +21,8 @@ export type Severity = 'fault' | 'warning' | 'note';
 /** A change of the job that mends a finding. */
 export type Change =
   | { readonly kind: 'element'; readonly element: Element }
+  /** One more element on a side, above the others. */
+  | { readonly kind: 'add'; readonly piece: string; readonly side: SideName; readonly element: Element }
   | { readonly kind: 'sides'; readonly piece: string; readonly sides: 1 | 2 };
 
 export interface Fix {
@@ -41,6 +52,8 @@ export interface Subject {
   readonly rules: Rules;
   readonly drawing: Drawing;
   readonly elements: ReadonlyMap<string, Element>;
+  /** The job’s type styles. */
+  readonly book: StyleBook;
 }
 
 /** What a rule reports; the registry adds where it was found. */
@@ -93,18 +106,16 @@ export function applyChange(job: Job, change: Change): Job {
   switch (change.kind) {
     case 'sides':
       return { ...job, pieces: job.pieces.map((p) => (p.id === change.piece ? { ...p, sides: change.sides } : p)) };
-    case 'element': {
-      const swap = (elements: readonly Element[]) =>
-        elements.map((el) => (el.id === change.element.id ? change.element : el));
+    case 'add':
       return {
         ...job,
-        pieces: job.pieces.map((piece) => ({
-          ...piece,
-          surfaces: Object.fromEntries(
-            Object.entries(piece.surfaces).map(([side, elements]) => [side, swap(elements)]),
-          ),
-        })),
+        pieces: job.pieces.map((p) =>
+          p.id === change.piece ? withSide(p, change.side, [...elementsOn(p, change.side), change.element]) : p,
+        ),
       };
+    case 'element': {
+      const { element } = change;
+      return { ...job, pieces: job.pieces.map((p) => mapElements(p, (e) => (e.id === element.id ? element : e))) };
     }
   }
 }

@@ -1,5 +1,6 @@
 import { moveTo } from '../layout';
-import { noted, replace, type Rule } from './rule';
+import { elementsOf, type ElementOf } from '../job';
+import { noted, replace, type Fix, type Rule, type Subject } from './rule';
 
 /** Every word that was typed has to be on the paper. */
 export const textOverflowRule: Rule = {
@@ -18,7 +19,35 @@ export const textOverflowRule: Rule = {
         element: element.id,
         where: frame.rect,
         message: `${note.words} word${note.words === 1 ? '' : 's'} hidden: “${shown}”.`,
-        fixes: fits ? [replace('Enlarge the frame', { ...element, placement })] : [],
+        fixes: [
+          ...(fits ? [replace('Enlarge the frame', { ...element, placement })] : []),
+          ...(element.kind === 'text' ? [...tightened(element), ...flowOn(element, subject)] : []),
+        ],
       };
     }),
 };
+
+/** Sizes reduced together, but not below nine tenths. A frame that takes up another’s text is not fitted by itself. */
+const tightened = (text: ElementOf<'text'>): readonly Fix[] =>
+  text.fit === null && text.along === null && text.after === null
+    ? [replace('Tighten it, at most by a tenth', { ...text, fit: { to: 'frame', least: 90, most: 100 } })]
+    : [];
+
+/** A frame in the same place of the next side, into which the rest flows. */
+function flowOn(text: ElementOf<'text'>, { piece, side, blank }: Subject): readonly Fix[] {
+  const at = blank.surfaces.findIndex((s) => s.name === side);
+  const [here, next] = [blank.surfaces[at], blank.surfaces[at + 1]];
+  const { width, height } = here?.boxes.trim ?? {};
+  const isAlike = next && next.boxes.trim.width === width && next.boxes.trim.height === height;
+  const isTaken = elementsOf(piece).some(({ element }) => element.kind === 'text' && element.after === text.id);
+  // What stands against an element or a grid of this side would stand nowhere on the next.
+  const refs = [text.placement.against, text.placement.x.of, text.placement.y.of];
+  const isLocal = refs.some((ref) => ref && (ref.box === 'element' || ('grid' in ref && ref.grid !== undefined)));
+  if (!next || !isAlike || isTaken || isLocal || text.along !== null) return [];
+  let n = 2;
+  const ids = new Set(elementsOf(piece).map(({ element }) => element.id));
+  const stem = text.id.slice(0, 58);
+  while (ids.has(`${stem}-${n}`)) n += 1;
+  const element = { ...text, id: `${stem}-${n}`, after: text.id, paragraphs: [{ runs: [] }], group: null, clipTo: null, fit: null };
+  return [{ label: `Flow on: ${next.name}`, change: { kind: 'add', piece: piece.id, side: next.name, element } }];
+} // prettier-ignore

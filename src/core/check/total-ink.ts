@@ -29,7 +29,7 @@ export const totalInkRule: Rule = {
       );
       if (!worst || totalInk(worst) <= limit + 0.5) return [];
       const reduced = withinLimit(worst, limit);
-      const mended = repaint(element, (paint) =>
+      const mended = repaint(element, subject.book, (paint) =>
         paint.kind === 'process' ? asPaint(withinLimit(paint, limit)) : paint.kind === 'rgb' ? asPaint(reduced) : paint,
       );
       return [

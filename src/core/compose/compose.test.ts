@@ -1,4 +1,5 @@
 import { itemsOf } from '../drawing';
+import { styleBook } from '../element';
 import { openDesk } from '../../output';
 import { box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
 import { createComposer, effectivePpi, faceFor, fitPicture, nameOf } from './index';
@@ -39,7 +40,6 @@ test('an element is composed once while it and its surroundings stay', async () 
   const [side] = desk.sides;
   if (!side) throw new Error('nothing drawn');
   const composer = createComposer({
-    boxes: side.surface.boxes,
     assets: {},
     language: 'en',
     ppi: 300,
@@ -47,18 +47,18 @@ test('an element is composed once while it and its surroundings stay', async () 
     fonts: desk.fonts.set,
     hyphenator: () => undefined,
     art: () => undefined,
+    book: styleBook({ styles: [] }),
   });
   const [piece] = job.pieces;
   if (!piece) throw new Error('no piece');
-  const elements = piece.surfaces['front'] ?? [];
-  const [one, two] = [
-    composer.surface('front', elements, piece),
-    composer.surface(
-      'front',
-      elements.map((e, i) => (i === 0 ? { ...e } : e)),
-      piece,
-    ),
-  ];
+  const drawn = (of: typeof piece) => composer.piece(of, side.blank.surfaces).drawings[0];
+  const one = drawn(piece);
+  const front = piece.surfaces['front'] ?? [];
+  const two = drawn({
+    ...piece,
+    surfaces: { ...piece.surfaces, front: front.map((e, i) => (i === 0 ? { ...e } : e)) },
+  });
+  if (!one || !two) throw new Error('nothing drawn');
   expect(two.frames[1]).toBe(one.frames[1]);
   expect(two.frames[0]).not.toBe(one.frames[0]);
   expect(two.frames[0]).toEqual(one.frames[0]);

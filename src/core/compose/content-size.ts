@@ -3,6 +3,7 @@ import { pictureAsset } from '../job';
 import type { ContentReader } from '../layout';
 import { naturalSize } from './fit-picture';
 import { nameOf } from './name';
+import { tableSize, tableTracks } from './set-table';
 import { textSize } from './text';
 import type { Surroundings } from './surroundings';
 
@@ -22,6 +23,7 @@ function natural(element: Element, around: Surroundings): { readonly width: numb
     case 'shape':
     case 'line':
     case 'text':
+    case 'table':
       return undefined;
   }
 } // prettier-ignore
@@ -34,8 +36,10 @@ export const contentReader = (around: Surroundings): ContentReader => ({
   name: nameOf,
   size: (element, axis, other) => {
     if (element.kind === 'text') return textSize(element, axis, other, around);
+    if (element.kind === 'table') return tableSize(element, axis, other, around);
     const size = natural(element, around) ?? { width: ASSUMED, height: ASSUMED };
     const [own, beside] = axis === 'x' ? [size.width, size.height] : [size.height, size.width];
     return other === undefined ? own : (other * own) / beside;
   },
+  tracks: (element, rect) => (element.kind === 'table' ? tableTracks(element, rect, around) : undefined),
 });

@@ -22,6 +22,7 @@ import { nameOf } from './name';
 import { composePicture } from './picture';
 import { composeLine, composeShape } from './shape';
 import type { Body, Composed, Setting, Surroundings } from './surroundings';
+import { composeTable } from './table';
 import { composeTextFrame } from './text';
 import { composePage, composeVector } from './vector';
 
@@ -61,11 +62,7 @@ export function composeElement(element: Element, placed: Rect, around: Surroundi
     bounds: union(wholes.map(({ copy, whole }) => mappedBounds(whole.bounds, copy))),
     items,
   };
-  return {
-    frame,
-    notes: first?.whole.body.notes ?? [],
-    ...(first?.whole.body.text && { text: first.whole.body.text }),
-  };
+  return { frame, notes: first?.whole.body.notes ?? [] };
 }
 
 const ONE: readonly Matrix[] = [IDENTITY];
@@ -102,10 +99,18 @@ function bodyOf(element: Element, setting: Setting, around: Surroundings): Body 
       return composeVector(element, setting, around);
     case 'page':
       return composePage(element, setting, around);
-    case 'text':
-      return composeTextFrame(element, setting, around);
+    case 'text': {
+      const story = around.story(element.id);
+      return story ? composeTextFrame(element, setting, around, story) : bare(setting);
+    }
+    case 'table': {
+      const set = around.table(element.id);
+      return set ? composeTable(element, setting, around, set) : bare(setting);
+    }
   }
 }
+
+const bare = ({ rect }: Setting): Body => ({ items: [], ink: rect, notes: [] });
 
 /** Whether edges of the element that lie on the trim go on into the bleed. */
 const bleeds = (element: Element): boolean =>

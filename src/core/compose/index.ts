@@ -1,4 +1,4 @@
-export * from './surface';
+export * from './piece';
 export * from './element';
 export * from './surroundings';
 export * from './fit-picture';
@@ -7,4 +7,6 @@ export * from './name';
 export * from './needs';
 export { outlineOf } from './shape';
 export { artMatrix } from './picture';
+export { evenTracks, type SetTable, type PlacedCell } from './set-table';
 export { samePaint } from './vector';
+export { chainsOf, isEmpty, type Story, type TextElement } from './story';

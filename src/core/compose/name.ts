@@ -1,4 +1,4 @@
-import type { Element, FormKind } from '../element';
+import { plainText, readable, type Element, type FormKind } from '../element';
 
 export const FORM_WORDS: Readonly<Record<FormKind, string>> = {
   rectangle: 'Box',
@@ -17,7 +17,7 @@ export function nameOf(element: Element): string {
   if (element.name) return element.name;
   switch (element.kind) {
     case 'text': {
-      const words = element.text.trim().split(/\s+/).slice(0, 4).join(' ');
+      const words = readable(plainText(element.paragraphs)).trim().split(/\s+/).slice(0, 4).join(' ');
       return words ? words.slice(0, 32) : 'Empty text';
     }
     case 'shape':
@@ -28,6 +28,8 @@ export function nameOf(element: Element): string {
       return 'Picture';
     case 'vector':
       return 'Drawing';
+    case 'table':
+      return 'Table';
     case 'page':
       return 'PDF page';
   }

@@ -1,3 +1,4 @@
+import { styleBook, textsIn, type CharacterLook } from '../element';
 import { elementsOf, jobFonts, type FontAsset, type Job } from '../job';
 import { FALLBACK_FAMILY, SHIPPED_FACES, nearestFace, type ShippedFace } from '../type';
 
@@ -10,15 +11,31 @@ export interface FaceNeed {
 /** What the slug line and stand-ins are set in. */
 export const SLUG_FACE: FaceNeed = { family: FALLBACK_FAMILY, weight: 400, italic: false };
 
+/** The looks of everything that is set in a job, of its styles too: a style in hand is to be seen at once. */
+function looksIn(job: Job): readonly { readonly look: CharacterLook; readonly language: string; readonly isHyphenated: boolean }[] {
+  const book = styleBook(job);
+  const found = job.pieces.flatMap((piece) =>
+    elementsOf(piece).flatMap(({ element }) => {
+      return textsIn(element, book).flatMap((text) => {
+        const language = text.language ?? job.language;
+        return text.paragraphs.flatMap((paragraph) => {
+          const within = book.paragraph(text, paragraph);
+          const looks = [within, ...paragraph.runs.map((run) => book.run(within, run))];
+          return looks.map((look) => ({ look, language, isHyphenated: within.hyphenate }));
+        });
+      });
+    }),
+  );
+  const styles = job.styles.map(({ id }) => ({ look: book.style(id), language: job.language, isHyphenated: book.style(id).hyphenate }));
+  return [...found, ...styles];
+} // prettier-ignore
+
 /** The faces a job’s text asks for, and the one that stands in. */
 export function facesNeeded(job: Job): readonly FaceNeed[] {
   const needs = new Map([[keyOf(SLUG_FACE), SLUG_FACE]]);
-  for (const piece of job.pieces) {
-    for (const { element } of elementsOf(piece)) {
-      if (element.kind !== 'text') continue;
-      const { family, weight, italic } = element.style;
-      needs.set(keyOf(element.style), { family, weight, italic });
-    }
+  for (const { look } of looksIn(job)) {
+    const { family, weight, italic } = look;
+    needs.set(keyOf(look), { family, weight, italic });
   }
   return [...needs.values()];
 }
@@ -51,13 +68,8 @@ export function faceFor(job: Job, need: FaceNeed): FaceSource | undefined {
 }
 
 /** The languages whose hyphenation a job asks for. */
-export function languagesNeeded(job: Job): readonly string[] {
-  const found = job.pieces.flatMap((piece) =>
-    elementsOf(piece).flatMap(({ element }) =>
-      element.kind === 'text' && element.style.hyphenate ? [element.language ?? job.language] : [],
-    ),
-  );
-  return [...new Set(found)];
-}
+export const languagesNeeded = (job: Job): readonly string[] => [
+  ...new Set(looksIn(job).flatMap(({ language, isHyphenated }) => (isHyphenated ? [language] : []))),
+];
 
 const keyOf = (need: FaceNeed) => `${need.family}/${need.weight}/${need.italic}`;

@@ -1,13 +1,15 @@
 import type { ColourEngine } from '../colour';
 import type { Frame, Item, Note } from '../drawing';
+import type { ElementOf, StyleBook } from '../element';
 import type { Asset } from '../job';
 import type { Matrix, Rect, SurfaceBoxes } from '../layout';
 import type { VectorArt } from '../shape';
-import type { ComposedText, FontSet, Hyphenator } from '../type';
+import type { FontSet, Hyphenator, TypeContext } from '../type';
+import type { SetTable } from './set-table';
+import type { Story } from './story';
 
-/** What composing needs beside the element. */
-export interface Surroundings {
-  readonly boxes: SurfaceBoxes;
+/** What composing a piece needs beside the piece. */
+export interface Ground {
   readonly assets: Readonly<Record<string, Asset>>;
   readonly language: string;
   readonly ppi: number;
@@ -16,6 +18,22 @@ export interface Surroundings {
   readonly hyphenator: (language: string) => Hyphenator | undefined;
   /** Drawings that were brought in, by hash. */
   readonly art: (sha: string) => VectorArt | undefined;
+  /** The job’s type styles. */
+  readonly book: StyleBook;
+}
+
+/** What composing an element needs beside the element. */
+export interface Surroundings extends Ground {
+  readonly boxes: SurfaceBoxes;
+  readonly type: TypeContext;
+  /** A shape of the same side. */
+  readonly shape: (id: string) => ElementOf<'shape'> | undefined;
+  /** A text of the piece. */
+  readonly text: (id: string) => ElementOf<'text'> | undefined;
+  /** A table of the same side, laid out in its box. */
+  readonly table: (id: string) => SetTable | undefined;
+  /** The story that a text is part of. */
+  readonly story: (id: string) => Story | undefined;
 }
 
 /** Where an element is laid. */
@@ -34,12 +52,9 @@ export interface Body {
   /** Box around the ink, before turning. */
   readonly ink: Rect;
   readonly notes: readonly Note[];
-  readonly text?: ComposedText;
 }
 
 export interface Composed {
   readonly frame: Frame;
   readonly notes: readonly Note[];
-  /** Set for text: the lines, for the caret and for measuring. */
-  readonly text?: ComposedText;
 }

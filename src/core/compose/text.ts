@@ -1,86 +1,134 @@
-import type { ElementOf } from '../element';
-import { insetsOf } from '../element';
 import type { Item, Note } from '../drawing';
-import { grow, negated, positive, type Rect } from '../layout';
-import { ptToMm, type Mm } from '../measure';
-import { composeText, fontRuns, hiddenText, type ComposedText, type Face, type FontSet } from '../type';
+import { multiply, rectPath, type Matrix, type Rect } from '../layout';
+import type { Mm } from '../measure';
+import { askedFeatures, composeText, fitText, hiddenText, lineInk, plainBox, type Line } from '../type';
+import { insetsOf, plainText } from '../element';
+import { alongOutline } from './along';
+import { glyphItems } from './glyph-items';
 import { fineInkOf } from './ink';
+import { innerOf, lookedParagraphs, type Story, type TextElement } from './story';
 import type { Body, Setting, Surroundings } from './surroundings';
-
-type Text = ElementOf<'text'>;
-
-/** The face a text is set in, or the one that stands in for it. */
-function faceOf({ style }: Text, { fonts }: Surroundings): { readonly face: Face | undefined; readonly found: boolean } {
-  const found = fonts.find(style.family, style.weight, style.italic);
-  return { face: found ?? fonts.fallback(), found: found !== undefined };
-} // prettier-ignore
-
-function setInto(element: Text, face: Face, inner: { width: Mm; height: Mm }, around: Surroundings): ComposedText {
-  const language = element.language ?? around.language;
-  return composeText(element.text, element.style, element.vertical, inner, face, language, around.hyphenator(language));
-}
 
 /** Wider than anything is set. */
 const ENDLESS = 1e6;
 
 /** What a text takes on an axis: its longest line unbroken, or the height of its lines at a width. */
-export function textSize(element: Text, axis: 'x' | 'y', width: Mm | undefined, around: Surroundings): Mm {
-  const { face } = faceOf(element, around);
-  if (!face) return 0;
+export function textSize(element: TextElement, axis: 'x' | 'y', width: Mm | undefined, around: Surroundings): Mm {
   const inset = insetsOf(element.inset, around.boxes.measures);
   const across = inset.left + inset.right;
   const inner = axis === 'y' && width !== undefined ? Math.max(0, width - across) : ENDLESS;
-  const text = setInto(element, face, { width: inner, height: ENDLESS }, around);
+  const language = element.language ?? around.language;
+  const looked = lookedParagraphs(element, around.type);
+  // A height follows from a fitted width; a width that follows from the words cannot be fitted to.
+  const fit = axis === 'y' && element.fit?.to === 'width' ? element.fit : null;
+  const box = { ...plainBox(inner, ENDLESS), columns: axis === 'y' ? element.columns : 1 };
+  const text = fit
+    ? fitText(looked, [box], fit, language, around.type).text
+    : composeText(looked, [box], language, around.type);
   if (axis === 'y') return text.needs + inset.top + inset.bottom;
-  return Math.max(0, ...text.lines.map((line) => line.width)) + across;
+  return Math.max(0, ...text.lines.map((line) => line.left + line.width - Math.min(0, line.x - line.left))) + across;
 }
 
-export function composeTextFrame(element: Text, { rect, matrix }: Setting, around: Surroundings): Body {
-  const { style } = element;
-  const inset = insetsOf(element.inset, around.boxes.measures);
-  const inner = positive(grow(rect, negated(inset)));
-  const { face, found } = faceOf(element, around);
-  const notes: Note[] = found ? [] : [{ kind: 'missing-font', element: element.id, family: style.family }];
-  if (!face) return { items: [], ink: rect, notes };
-  const text = setInto(element, face, inner, around);
-  const hidden = hiddenText(element.text, text);
-  if (hidden.words > 0) {
-    notes.push({ kind: 'overflow', element: element.id, ...hidden, needs: text.needs + inset.top + inset.bottom });
-  }
-  const missing = new Set(text.lines.flatMap((l) => l.glyphs.filter((g) => g.gid === 0).map((g) => g.text)));
-  if (missing.size > 0) {
-    notes.push({ kind: 'missing-glyphs', element: element.id, characters: [...missing].join(' ') });
-  }
-  const ink = fineInkOf(style.paint, around.colour);
-  const size = ptToMm(style.sizePt);
-  const items = text.lines
-    .flatMap((line) => fontRuns(line.glyphs))
-    .map((run): Item => ({
-      kind: 'glyphs',
-      from: element.id,
-      opacity: 1,
-      matrix,
-      font: run[0].font,
-      size,
-      ink,
-      glyphs: run.map((g) => ({ gid: g.gid, x: inner.x + g.x, y: inner.y + g.y, text: g.text })),
-    }));
-  return { items, ink: inkBox(text, inner, size, around.fonts) ?? rect, notes, text };
+/** Draws the lines of a story that stand in one of its frames. */
+export function composeTextFrame(
+  element: TextElement,
+  { rect, matrix }: Setting,
+  around: Surroundings,
+  story: Story,
+): Body {
+  const inner = innerOf(element, rect, around.boxes);
+  const frame = story.chain.indexOf(element.id);
+  const isLast = frame === story.chain.length - 1;
+  const lines = story.text.lines.filter((line) => line.frame === frame);
+  const notes: Note[] = [];
+  if (frame === 0)
+    for (const family of story.text.missing) notes.push({ kind: 'missing-font', element: element.id, family });
+  if (isLast) notes.push(...overflowOf(element, story, around));
+  notes.push(...glyphNotes(element, lines, around));
+  const body = element.along ? alongOutline(element, lines, around) : set(element, lines, story, inner, matrix, around);
+  return { ...body, ink: body.ink ?? rect, notes: [...notes, ...body.notes] };
 }
+
+function overflowOf(element: TextElement, { text, chain }: Story, around: Surroundings): Note[] {
+  const typed = chain
+    .map((id) => around.text(id))
+    .flatMap((t) => (t ? [plainText(t.paragraphs)] : []))
+    .join('\n');
+  const hidden = hiddenText(typed, text);
+  if (hidden.words === 0) return [];
+  const inset = insetsOf(element.inset, around.boxes.measures);
+  return [{ kind: 'overflow', element: element.id, ...hidden, needs: text.needs + inset.top + inset.bottom }];
+}
+
+/** Lines of which every sign and feature is there. */
+const sound = new WeakSet<Line['glyphs']>();
+
+function glyphNotes(element: TextElement, lines: readonly Line[], { fonts }: Surroundings): Note[] {
+  const missing = new Set<string>();
+  const features = new Set<string>();
+  for (const { glyphs } of lines) {
+    if (sound.has(glyphs)) continue;
+    const before = missing.size + features.size;
+    for (const g of glyphs) {
+      if (g.gid === 0) missing.add(g.text);
+      const asked = askedFeatures(g.look);
+      if (asked.length === 0) continue;
+      const has = fonts.file(g.font)?.features;
+      for (const tag of asked) if (has && !has.has(tag)) features.add(tag);
+    }
+    if (missing.size + features.size === before) sound.add(glyphs);
+  }
+  return [
+    ...(missing.size > 0 ? [{ kind: 'missing-glyphs' as const, element: element.id, characters: [...missing].join(' ') }] : []),
+    ...(features.size > 0 ? [{ kind: 'missing-feature' as const, element: element.id, features: [...features] }] : []),
+  ];
+} // prettier-ignore
+
+interface SetBody {
+  readonly items: readonly Item[];
+  readonly ink: Rect | undefined;
+  readonly notes: readonly Note[];
+}
+
+function set(
+  element: TextElement,
+  lines: readonly Line[],
+  { stretch }: Story,
+  inner: Rect,
+  matrix: Matrix,
+  around: Surroundings,
+): SetBody {
+  const items = lines.flatMap((line): Item[] => {
+    const wider = stretch?.[line.paragraph] ?? 1;
+    const there: Matrix = wider === 1 ? matrix : multiply(matrix, [wider, 0, 0, 1, (inner.x + line.left) * (1 - wider), 0]);
+    return [
+      ...glyphItems(element.id, line.glyphs, multiply(there, [1, 0, 0, 1, inner.x + line.left, inner.y + line.baseline]), around),
+      ...line.rules.map((rule): Item => ({
+        kind: 'path',
+        from: element.id,
+        opacity: 1,
+        matrix: there,
+        path: rectPath({ x: inner.x + line.left + rule.from, y: inner.y + line.baseline + rule.y - rule.width / 2, width: rule.to - rule.from, height: rule.width }),
+        fill: fineInkOf(rule.look.paint, around.colour),
+        stroke: null,
+      })),
+    ];
+  });
+  return { items, ink: inkBox(lines, stretch, inner, around), notes: [] };
+} // prettier-ignore
 
 /** Box around the outlines of the set glyphs: where ink really lies. */
-function inkBox(text: ComposedText, inner: Rect, size: Mm, fonts: FontSet): Rect | undefined {
+function inkBox(lines: readonly Line[], stretch: readonly number[] | undefined, inner: Rect, around: Surroundings): Rect | undefined {
   let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const glyph of text.lines.flatMap((line) => line.glyphs)) {
-    const font = fonts.file(glyph.font);
-    const box = font?.extents(glyph.gid);
-    if (!font || !box) continue;
-    const scale = size / font.unitsPerEm;
-    left = Math.min(left, glyph.x + box.xMin * scale);
-    right = Math.max(right, glyph.x + box.xMax * scale);
-    top = Math.min(top, glyph.y - box.yMax * scale);
-    bottom = Math.max(bottom, glyph.y - box.yMin * scale);
+  for (const line of lines) {
+    const ink = lineInk(line, around.fonts);
+    if (!ink) continue;
+    const wider = stretch?.[line.paragraph] ?? 1;
+    left = Math.min(left, line.left + ink.left * wider);
+    right = Math.max(right, line.left + ink.right * wider);
+    top = Math.min(top, line.baseline + ink.top);
+    bottom = Math.max(bottom, line.baseline + ink.bottom);
   }
   if (right < left) return undefined;
   return { x: inner.x + left, y: inner.y + top, width: right - left, height: bottom - top };
-}
+} // prettier-ignore

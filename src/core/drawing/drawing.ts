@@ -170,6 +170,12 @@ export type Note =
   | { readonly kind: 'missing-picture'; readonly element: string; readonly empty: boolean }
   /** A clip names a shape that is not there. */
   | { readonly kind: 'missing-clip'; readonly element: string }
+  /** Type runs along a shape that is not there. */
+  | { readonly kind: 'missing-outline'; readonly element: string }
+  /** What the rows and columns of a table take, mm, where that is more than its box. */
+  | { readonly kind: 'table-past-box'; readonly element: string; readonly width: Mm; readonly height: Mm }
+  /** OpenType features that the font does not have. */
+  | { readonly kind: 'missing-feature'; readonly element: string; readonly features: readonly string[] }
   | { readonly kind: 'missing-glyphs'; readonly element: string; readonly characters: string };
 
 /** Where an element ended up. */

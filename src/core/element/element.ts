@@ -4,10 +4,14 @@ import { Form } from './form';
 import { Insets } from './grid';
 import { ARTWORK } from './group';
 import { Adjust, Framing } from './picture';
+import { Extent, Length } from './length';
+import { ParagraphChanges } from './look';
 import { Blend, Paint, SolidPaint } from './paint';
-import { Placement, id } from './placement';
+import { Paragraph } from './paragraph';
+import { Placement, elementId, id } from './placement';
 import { Repeat } from './repeat';
 import { Stroke } from './stroke';
+import { TableFacts, isWhole } from './table';
 
 const sha = z.string().regex(/^[0-9a-f]{64}$/);
 
@@ -19,8 +23,11 @@ const common = {
   blend: Blend.default('normal'),
   layer: id.default(ARTWORK),
   group: id.nullable().default(null),
-  clipTo: id.nullable().default(null).describe('A shape outside which it is not seen.'),
+  clipTo: elementId.nullable().default(null).describe('A shape outside which it is not seen.'),
   effects: z.array(Effect).max(12).default([]),
+  wrap: Extent.nullable()
+    .default(null)
+    .describe('Text of the same side keeps this far off its outline; null: it runs beneath.'),
   repeat: z.array(Repeat).max(4).default([]).describe('Each is applied to what the one before gave.'),
 };
 
@@ -75,37 +82,62 @@ const Page = z.strictObject({
   page: z.number().int().min(1).max(10_000).default(1),
 });
 
-export const TextStyle = z.strictObject({
-  family: z.string().min(1).max(100),
-  weight: z.number().int().min(1).max(1000).default(400),
-  italic: z.boolean().default(false),
-  sizePt: z.number().min(0.5).max(5000),
-  leadingPt: z
-    .number()
-    .min(0.5)
-    .max(10_000)
-    .nullable()
-    .default(null)
-    .describe('Baseline to baseline; null is 120 % of the size.'),
-  tracking: z.number().min(-500).max(5000).default(0).describe('Thousandths of the size added after each letter.'),
-  case: z.enum(['typed', 'upper', 'lower', 'title']).default('typed'),
-  paint: SolidPaint,
-  align: z.enum(['left', 'centre', 'right', 'justified']).default('left'),
-  hyphenate: z.boolean().default(false),
-}); // prettier-ignore
-export type TextStyle = z.infer<typeof TextStyle>;
+/** Type sized by what it has to fill; solved again whenever words or frame change. */
+const TypeFit = z.discriminatedUnion('to', [
+  z
+    .strictObject({ to: z.literal('width'), by: z.enum(['tracking', 'size', 'scale']).default('size') })
+    .describe('Each line made exactly as long as the frame is wide.'),
+  z
+    .strictObject({
+      to: z.literal('frame'),
+      least: z.number().min(10).max(100).default(90),
+      most: z.number().min(100).max(1000).default(100),
+    })
+    .describe(
+      'Sizes and leading reduced or enlarged together, between two percentages, until all words are in the frame.',
+    ),
+  z
+    .strictObject({ to: z.literal('lines'), lines: z.number().int().min(1).max(100) })
+    .describe('The largest size at which the words stay in so many lines and in the frame.'),
+]);
+export type TypeFit = z.infer<typeof TypeFit>;
 
+/** Type set along the outline of a shape. */
+const Along = z.strictObject({
+  shape: elementId.describe('A shape of the same side.'),
+  start: Length.default(0).describe('Where along the outline the words begin, mm; with `centre` from its top.'),
+  side: z.enum(['outside', 'inside']).default('outside'),
+  anchor: z
+    .enum(['start', 'centre'])
+    .default('centre')
+    .describe('Whether they begin there or have their middle there.'),
+});
+export type Along = z.infer<typeof Along>;
+
+/** One text frame. */
 const Text = z.strictObject({
   kind: z.literal('text'),
   ...common,
-  text: z.string().max(100_000).describe('Paragraphs, parted by line feeds.'),
-  style: TextStyle,
-  vertical: z.enum(['top', 'middle', 'bottom']).default('top'),
+  style: id.nullable().default(null).describe('The paragraph style of what says nothing itself.'),
+  look: ParagraphChanges.default({}).describe('What differs from the style.'),
+  paragraphs: z.array(Paragraph).min(1).max(20_000).default([{ runs: [] }]),
+  vertical: z.enum(['top', 'middle', 'bottom', 'spread']).default('top').describe('`spread`: paragraphs parted until the frame is full.'),
   inset: Insets.default({ top: 0, right: 0, bottom: 0, left: 0 }),
+  columns: z.number().int().min(1).max(20).default(1),
+  columnGap: Extent.default(4),
+  balance: z.boolean().default(false).describe('Columns of about equal height.'),
+  fit: TypeFit.nullable().default(null),
+  along: Along.nullable().default(null),
+  after: elementId.nullable().default(null).describe('The text frame whose overflow flows into this one; its own words then follow.'),
   language: z.string().max(20).nullable().default(null).describe('BCP 47; null is the job’s.'),
-});
+}); // prettier-ignore
 
-export const Element = z.discriminatedUnion('kind', [Shape, Line, Picture, Vector, Page, Text]);
+/** Words in rows and columns; its cells are boxes that other elements can stand in. */
+const Table = z
+  .strictObject({ kind: z.literal('table'), ...common, ...TableFacts })
+  .refine(isWhole, { error: 'Every row needs one cell for each column.' });
+
+export const Element = z.discriminatedUnion('kind', [Shape, Line, Picture, Vector, Page, Text, Table]);
 export type Element = z.infer<typeof Element>;
 /** An element as it may be written: what has a usual value may be left out. */
 export type ElementInput = z.input<typeof Element>;

@@ -3,8 +3,11 @@ import { Len } from './length';
 
 export const id = z.string().min(1).max(64).regex(/^[\w-]+$/); // prettier-ignore
 
+/** Names an element of the same side; on a page, what it shows of its layout is named by the item and the page. */
+export const elementId = z.string().min(1).max(400).regex(/^[\w@-]+$/); // prettier-ignore
+
 const track = z.number().int().min(1).max(100);
-const grid = id.optional().describe('A named grid; left out, the grid of the side.');
+const grid = elementId.optional().describe('A named grid; left out, the grid of the side.');
 
 /** Which box of another element is meant. */
 export const ELEMENT_PARTS = ['whole', 'visible', 'before', 'past'] as const;
@@ -12,7 +15,7 @@ export type ElementPart = (typeof ELEMENT_PARTS)[number];
 
 /** The named box an element stands against. */
 export const BoxRef = z.discriminatedUnion('box', [
-  z.strictObject({ box: z.enum(['trim', 'bleed', 'safe']) }),
+  z.strictObject({ box: z.enum(['trim', 'bleed', 'safe', 'spread']) }),
   z
     .strictObject({ box: z.literal('columns'), from: track, to: track, grid })
     .describe('A span of columns, first and last counted from 1.'),
@@ -29,7 +32,7 @@ export const BoxRef = z.discriminatedUnion('box', [
     .strictObject({ box: z.literal('hole'), hole: z.number().int().min(1).max(1000) })
     .describe('A drilled hole, counted in reading order.'),
   z
-    .strictObject({ box: z.literal('element'), element: id, part: z.enum(ELEMENT_PARTS).default('whole') })
+    .strictObject({ box: z.literal('element'), element: elementId, part: z.enum(ELEMENT_PARTS).default('whole') })
     .describe(
       'Another element: whole, what is left of it after trimming, or the line at its near edge (before) or far edge (past).',
     ),

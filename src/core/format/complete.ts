@@ -90,7 +90,8 @@ const isAlike = (a: SurfacePlan, b: SurfacePlan): boolean =>
   a.outline === b.outline &&
   a.bleed === b.bleed &&
   a.repeats === b.repeats &&
-  a.isLeftPage === b.isLeftPage;
+  a.isLeftPage === b.isLeftPage &&
+  a.facing === b.facing;
 
 function completeSurface(plan: SurfacePlan, bleed: Edges, safe: Edges, { grid, measures }: PieceCommons): BlankSurface {
   const { size } = plan;
@@ -105,7 +106,13 @@ function completeSurface(plan: SurfacePlan, bleed: Edges, safe: Edges, { grid, m
   const panels = plan.panels ?? [{ name: plan.name, x: 0, y: 0, ...size }];
   const processLines = plan.processLines ?? [];
   const holes = processLines.flatMap((l) => (l.process === 'drill' && l.path ? [pathBounds(l.path)] : []));
-  const boxes = surfaceBoxes(size, by, inner, grid, { panels, holes, measures, isLeftPage: plan.isLeftPage ?? false });
+  const boxes = surfaceBoxes(size, by, inner, grid, {
+    panels,
+    holes,
+    measures,
+    isLeftPage: plan.isLeftPage ?? false,
+    facing: plan.facing,
+  });
   const outline = plan.outline ?? rectPath(boxes.trim);
   const bleedOutline = plan.outline ? bleedAround(plan.outline, by) : rectPath(boxes.bleed);
   return {

@@ -36,6 +36,8 @@ export interface SurfacePlan {
   readonly repeats?: Repeats;
   /** A left-hand page of a book: its inner margin lies at the right. */
   readonly isLeftPage?: boolean;
+  /** On which side another page lies beside it in the open book. */
+  readonly facing?: 'left' | 'right';
   /** Kept clear beyond the safe margin, at each edge (a hem, a binding). */
   readonly clear?: Partial<EdgeLengths>;
 }

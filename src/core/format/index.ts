@@ -19,5 +19,6 @@ export {
   type ValuesOf,
 } from './parameter';
 export { otherFace } from './sides';
+export { facingOf, isLeftPage, pageName, pageNumberOf } from './pages';
 export { readOutline, openEnd } from './outline-text';
 export * from './registry';

@@ -4,6 +4,24 @@ import type { ProcessLine, Zone } from './blank';
 import type { SurfacePlan } from './format';
 import { hole, mirrorLine, mirrorZone, zone } from './sides';
 
+/** The number of a page by its name; undefined for a cover or a side. */
+export function pageNumberOf(side: string): number | undefined {
+  const n = /^page (\d+)$/.exec(side)?.[1];
+  return n === undefined ? undefined : Number(n);
+}
+
+export const pageName = (n: number): string => `page ${n}`;
+
+/** Even pages lie at the left of their spread: the first page is a right-hand one. */
+export const isLeftPage = (side: string): boolean => (pageNumberOf(side) ?? 1) % 2 === 0;
+
+/** The page beside one in an open book: 2 and 3, 4 and 5; the first has none. */
+export function facingOf(side: string): string | undefined {
+  const n = pageNumberOf(side);
+  if (n === undefined || n === 1) return undefined;
+  return pageName(n % 2 === 0 ? n + 1 : n - 1);
+}
+
 /**
  * Pages as single surfaces. The first is a right-hand page, so odd pages are bound at their left and even ones at
  * their right.
@@ -26,7 +44,16 @@ export function pageSurfaces(
     clear: { right: inner },
     isLeftPage: true,
   };
-  return Array.from({ length: pages }, (_, i) => ({ name: `page ${i + 1}`, size, ...(i % 2 === 0 ? right : left) }));
+  /** The first lies alone, and so does a left-hand page at the end. */
+  const [facedRight, facedLeft] = [
+    { ...right, facing: 'left' as const },
+    { ...left, facing: 'right' as const },
+  ];
+  const sortOf = (n: number) => {
+    if (isLeftPage(pageName(n))) return n === pages ? left : facedLeft;
+    return n === 1 ? right : facedRight;
+  };
+  return Array.from({ length: pages }, (_, i) => ({ name: pageName(i + 1), size, ...sortOf(i + 1) }));
 }
 
 /** Holes for a wire at the left edge, evenly at the pitch and centred, and the rim they need. */

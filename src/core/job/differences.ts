@@ -1,47 +1,98 @@
-import { elementsOn } from './read';
-import type { Job } from './schema';
+import { cellOver, plainText, readable, type Element } from '../element';
+import { baseById, baseOfSide, elementsOn, sidesLaid } from './inherit';
+import type { Asset, Job, Piece, SideName } from './schema';
 
 const MOST = 40;
 
+/** An element that is not as it was. */
+export interface ChangedElement {
+  readonly side: SideName;
+  readonly id: string;
+  readonly how: 'added' | 'changed' | 'taken out';
+  /** What it is now; what it was, where it was taken out. */
+  readonly element: Element;
+  readonly before: Element | undefined;
+}
+
+/** Elements that came, went or changed between two versions of a piece, side by side. */
+export function changedElements(before: Piece, after: Piece): readonly ChangedElement[] {
+  return [...new Set([...sidesLaid(after), ...sidesLaid(before)])].flatMap((side) => {
+    const was = new Map(elementsOn(before, side).map((e) => [e.id, e]));
+    const is = elementsOn(after, side);
+    const here = new Set(is.map((e) => e.id));
+    return [
+      ...is.flatMap((element): ChangedElement[] => {
+        const earlier = was.get(element.id);
+        if (!earlier) return [{ side, id: element.id, how: 'added', element, before: undefined }];
+        return same(earlier, element) ? [] : [{ side, id: element.id, how: 'changed', element, before: earlier }];
+      }),
+      ...[...was.values()].filter((e) => !here.has(e.id)).map((element): ChangedElement => ({ side, id: element.id, how: 'taken out', element, before: element })),
+    ];
+  });
+} // prettier-ignore
+
+/** Facts of a piece that are said by its elements, or only order them. */
+const NOT_SAID: readonly string[] = ['surfaces', 'bases', 'layouts', 'id'];
+/** Facts of a job that are no part of what is printed. */
+const ABOUT: readonly string[] = ['pieces', 'assets', 'id', 'previous'];
+
 /**
- * What differs between two versions of a job, in sentences: fields that changed, elements that came, went or changed.
+ * What differs between two versions of a job, in sentences: fields that changed, elements that came, went or changed,
+ * with the words and pictures that did.
  * @param before the version compared with
  */
 export function describeDifferences(before: Job, after: Job): readonly string[] {
   const lines: string[] = [];
   for (const key of Object.keys(after) as (keyof Job)[]) {
-    if (key === 'pieces' || key === 'assets') continue;
+    if (ABOUT.includes(key)) continue;
     if (!same(before[key], after[key])) lines.push(`${words(key)}: ${show(before[key])} → ${show(after[key])}`);
   }
+  const assets = { ...before.assets, ...after.assets };
   for (const piece of after.pieces) {
     const old = before.pieces.find((p) => p.id === piece.id);
     if (!old) {
       lines.push(`${piece.name} was added`);
       continue;
     }
-    const decisions = new Set([...Object.keys(old), ...Object.keys(piece)]);
-    for (const key of decisions) {
-      if (key === 'surfaces' || key === 'id') continue;
+    for (const key of new Set([...Object.keys(old), ...Object.keys(piece)])) {
+      if (NOT_SAID.includes(key)) continue;
       if (!same(old[key], piece[key])) lines.push(`${words(key)}: ${show(old[key])} → ${show(piece[key])}`);
     }
-    for (const side of new Set([...Object.keys(old.surfaces), ...Object.keys(piece.surfaces)])) {
-      const was = new Map(elementsOn(old, side).map((e) => [e.id, e]));
-      const is = new Map(elementsOn(piece, side).map((e) => [e.id, e]));
-      for (const [id, element] of is) {
-        const name = element.name || element.kind;
-        const earlier = was.get(id);
-        if (!earlier) lines.push(`${side}: ${name} was added`);
-        else if (!same(earlier, element)) lines.push(`${side}: ${name} was changed`);
-      }
-      for (const [id, element] of was)
-        if (!is.has(id)) lines.push(`${side}: ${element.name || element.kind} was taken out`);
+    for (const { side, how, element, before: was } of changedElements(old, piece)) {
+      const where = baseById(piece, baseOfSide(side))?.name ?? side;
+      const name = element.name || element.kind;
+      const what = how === 'changed' && was ? contentChange(was, element, assets) : undefined;
+      lines.push(`${where}: ${name} ${what ?? `was ${how}`}`);
     }
   }
   if (lines.length === 0) return ['Nothing differs.'];
   return lines.length > MOST ? [...lines.slice(0, MOST), `and ${lines.length - MOST} more`] : lines;
 }
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+/** The words or the picture that changed, where that is all that did. */
+function contentChange(was: Element, is: Element, assets: Readonly<Record<string, Asset>>): string | undefined {
+  const quoted = (text: string) => `“${text.length > 60 ? `${text.slice(0, 60)}…` : text}”`;
+  const oneLine = (text: string) => readable(text).replace(/\s+/g, ' ').trim();
+  if (was.kind === 'text' && is.kind === 'text') {
+    const [a, b] = [plainText(was.paragraphs), plainText(is.paragraphs)].map(oneLine);
+    const isRest = same({ ...was, paragraphs: null }, { ...is, paragraphs: null });
+    return a !== undefined && b !== undefined && a !== b ? `says ${quoted(b)}, not ${quoted(a)}${isRest ? '' : ', and looks otherwise'}` : undefined;
+  }
+  if (was.kind === 'picture' && is.kind === 'picture' && was.picture !== is.picture) {
+    const nameOf = (sha: string | null) => (sha === null ? 'nothing' : (assets[sha]?.name ?? 'a picture'));
+    return `shows ${nameOf(is.picture)}, not ${nameOf(was.picture)}`;
+  }
+  if (was.kind === 'table' && is.kind === 'table') {
+    const cells = is.rows.flatMap((row, r) => row.content.flatMap((_, c) => {
+      const [a, b] = [cellOver(was, { row: r, column: c }), cellOver(is, { row: r, column: c })].map((cell) => oneLine(cell ? plainText(cell.cell.paragraphs) : ''));
+      return a !== b ? [`${quoted(b ?? '')}, not ${quoted(a ?? '')}`] : [];
+    }));
+    return cells.length > 0 ? `says ${cells.slice(0, 4).join('; ')}${cells.length > 4 ? ` and ${cells.length - 4} cells more` : ''}` : undefined;
+  }
+  return undefined;
+} // prettier-ignore
+
+const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 const words = (key: string): string => key.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`).replace(/-/g, ' ');
 

@@ -1,4 +1,5 @@
-import { isMeasureRef } from '../element';
+import { isMeasureRef, stylesNamed } from '../element';
+import { elementsOf } from './inherit';
 import type { Job, Piece } from './schema';
 
 /** Most sentences that are of use at once. */
@@ -10,19 +11,32 @@ export function looseEnds(job: Job): string[] {
   const measures = new Set(job.measures.map((m) => m.id));
   for (const id of measuresUsed(job.pieces))
     if (!measures.has(id)) found.add(`The measure “${id}” is used but not listed under measures.`);
-  for (const piece of job.pieces) for (const problem of looseIn(piece)) found.add(problem);
+  const styles = new Set([...job.styles, ...job.cellStyles].map((s) => s.id));
+  for (const { basedOn, name } of [...job.styles, ...job.cellStyles])
+    if (basedOn !== null && !styles.has(basedOn))
+      found.add(`The style “${name}” is based on “${basedOn}”, which is not listed under styles.`);
+  for (const { numbering } of job.pieces)
+    if (numbering.heads !== null && !styles.has(numbering.heads))
+      found.add(`Running heads repeat the style “${numbering.heads}”, which is not listed under styles.`);
+  for (const piece of job.pieces)
+    for (const problem of [...looseIn(piece), ...looseStyles(piece, styles)]) found.add(problem);
   return [...found].slice(0, MOST);
 }
 
 function looseIn(piece: Piece): string[] {
   const layers = new Set(piece.layers.map((l) => l.id));
   const groups = new Set(piece.groups.map((g) => g.id));
-  return Object.values(piece.surfaces).flatMap((elements) =>
-    elements.flatMap((element) => [
+  return elementsOf(piece).flatMap(({ element }) => [
       ...(layers.has(element.layer) ? [] : [`“${element.name || element.id}” lies on the layer “${element.layer}”, which is not listed.`]),
       ...(element.group === null || groups.has(element.group) ? [] : [`“${element.name || element.id}” is in the group “${element.group}”, which is not listed.`]),
-    ]),
-  );
+  ]);
+} // prettier-ignore
+
+/** Styles that texts name and the job does not have. */
+function looseStyles(piece: Piece, styles: ReadonlySet<string>): string[] {
+  return [...new Set(elementsOf(piece).flatMap(({ element }) => stylesNamed(element)))]
+    .filter((id) => !styles.has(id))
+    .map((id) => `The style “${id}” is used but not listed under styles.`);
 } // prettier-ignore
 
 /** Ids of the measures that anything within a value refers to. */

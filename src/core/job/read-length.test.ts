@@ -56,7 +56,7 @@ test('a job that uses a measure it does not list is refused with its name', () =
   expect(!loose.ok && loose.problems).toHaveLength(2);
 });
 
-test('a job of the first version is read as one of the second: boxes and ovals are forms of a shape', () => {
+test('a job of the first version is read as one of today: boxes and ovals are forms of a shape', () => {
   const placement = { against: { box: 'trim' }, x: { start: 0, size: 5 }, y: { start: 0, size: 5 } };
   const [piece] = makeJob().pieces;
   const old = {
@@ -69,7 +69,7 @@ test('a job of the first version is read as one of the second: boxes and ovals a
   }; // prettier-ignore
   const read = readJob(old);
   if (!read.ok) throw new Error(read.problems.join('; '));
-  expect(read.job.version).toBe(2);
+  expect(read.job.version).toBe(3);
   expect(read.job.pieces[0]?.surfaces['front']).toMatchObject([
     { kind: 'shape', shape: { form: 'rectangle', radius: 3 }, atTrim: 'stops' },
     { kind: 'shape', shape: { form: 'ellipse' } },

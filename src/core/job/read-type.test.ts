@@ -1,7 +1,8 @@
 import { SHIPPED } from '../type';
-import { TextStyle, readTypeSpec, writeTypeSpec } from './index';
+import { USUAL_LOOK, readTypeSpec, writeTypeSpec } from './index';
 
-const read = (text: string) => readTypeSpec(text, SHIPPED);
+const MM = { unit: 'mm', ppi: 300 } as const;
+const read = (text: string) => readTypeSpec(text, SHIPPED, MM);
 
 test.each([
   ['Lora italic 19/24', { family: 'Lora', italic: true, sizePt: 19, leadingPt: 24 }],
@@ -10,6 +11,9 @@ test.each([
   ['9/auto justified', { sizePt: 9, leadingPt: null, align: 'justified' }],
   ['oswald 600 20/24 caps', { family: 'Oswald', weight: 600, sizePt: 20, leadingPt: 24, case: 'upper' }],
   ['Source Sans 3 bold +12 centred', { family: 'Source Sans 3', weight: 700, tracking: 12, align: 'centre' }],
+  ['Barlow 9/12 hyphenated after 1.5mm', { family: 'Barlow', sizePt: 9, leadingPt: 12, hyphenate: true, after: 1.5 }],
+  ['before 4 first −2 keep', { before: 4, firstIndent: -2, keepWithNext: true }],
+  ['drop3', { dropCap: 3 }],
   ['', {}],
 ])('%s', (text, spec) => expect(read(text)).toEqual({ ok: true, value: spec }));
 
@@ -17,6 +21,8 @@ test.each([
   ['Lroa 12/14', 0, 4, /no face/],
   ['Lora 600', 5, 3, /20\/24/],
   ['Lora 12', 5, 2, /20\/24/],
+  ['before', 0, 6, /length is wanted/],
+  ['after -2', 0, 5, /length is wanted/],
   ['9000/9000', 0, 9, /5000/],
 ])('%s is refused where it is wrong', (text, at, length, message) => {
   const found = read(text);
@@ -24,10 +30,10 @@ test.each([
 }); // prettier-ignore
 
 test('what is written reads as what it was', () => {
-  const plain = { family: 'Lora', sizePt: 19, paint: { kind: 'paper' } } as const;
+  const plain = { ...USUAL_LOOK, family: 'Lora', sizePt: 19 };
   for (const more of [{}, { weight: 700, italic: true, leadingPt: 24.5, tracking: -8, align: 'centre', case: 'upper' }] as const) {
-    const style = TextStyle.parse({ ...plain, ...more });
-    const found = read(writeTypeSpec(style));
-    expect(found.ok && { ...TextStyle.parse(plain), ...found.value }).toEqual(style);
+    const style = { ...plain, ...more };
+    const found = read(writeTypeSpec(style, MM));
+    expect(found.ok && { ...plain, ...found.value }).toEqual(style);
   }
 }); // prettier-ignore

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { Job, JOB_VERSION, type Asset, type FontAsset, type PictureAsset, type Piece, type SideName } from './schema';
-import type { Element } from '../element';
+import { Job, JOB_VERSION, type Asset, type FontAsset, type PictureAsset, type Piece } from './schema';
 import { Impossible } from '../format';
 import { blankOf } from './blank-of';
 import { upgraded } from './upgrade';
+import { readLayouts } from './inherit';
 import { looseEnds } from './loose-ends';
 
 export type JobReading =
@@ -24,10 +24,14 @@ export function readJob(data: unknown): JobReading {
   if (!parsed.success) return { ok: false, problems: describeProblems(parsed.error) };
   const twice = repeatedIds(parsed.data);
   if (twice.length > 0) return { ok: false, problems: twice.map((id) => `Two elements share the id “${id}”.`) };
-  const loose = looseEnds(parsed.data);
+  const followed = parsed.data.pieces.map(readLayouts);
+  const unlike = followed.flatMap((f) => f.problems).slice(0, 12);
+  if (unlike.length > 0) return { ok: false, problems: unlike };
+  const job = { ...parsed.data, pieces: followed.map((f) => f.piece) };
+  const loose = looseEnds(job);
   if (loose.length > 0) return { ok: false, problems: loose };
-  const impossible = parsed.data.pieces.flatMap((piece) => impossibilities(parsed.data, piece));
-  return impossible.length > 0 ? { ok: false, problems: impossible } : { ok: true, job: parsed.data };
+  const impossible = job.pieces.flatMap((piece) => impossibilities(job, piece));
+  return impossible.length > 0 ? { ok: false, problems: impossible } : { ok: true, job };
 }
 
 /** What cannot be made of a piece’s decisions; empty when it can. */
@@ -51,22 +55,15 @@ export function describeProblems(error: z.ZodError): string[] {
 
 function repeatedIds(job: Job): string[] {
   return job.pieces.flatMap((piece) => {
-    const ids = Object.values(piece.surfaces).flatMap((elements) => elements.map((element) => element.id));
+    const ids = [...Object.values(piece.surfaces), ...piece.bases.map((b) => b.elements)].flatMap((list) =>
+      list.map((e) => e.id),
+    );
     return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))];
   });
 }
 
 /** The JSON Schema of the job file, from the same source as the types. */
 export const jobJsonSchema = (): object => z.toJSONSchema(Job, { io: 'input', reused: 'ref' });
-
-/** The elements of a side; none where nothing was laid on it yet. */
-export const elementsOn = (piece: Piece, side: SideName): readonly Element[] => piece.surfaces[side] ?? [];
-
-/** The piece with other elements on a side. */
-export const withSide = (piece: Piece, side: SideName, elements: readonly Element[]): Piece => ({
-  ...piece,
-  surfaces: { ...piece.surfaces, [side]: [...elements] },
-});
 
 export function pictureAsset(assets: Readonly<Record<string, Asset>>, sha: string | null): PictureAsset | undefined {
   const asset = sha === null ? undefined : assets[sha];
@@ -76,9 +73,4 @@ export function pictureAsset(assets: Readonly<Record<string, Asset>>, sha: strin
 /** Fonts that came with the job, with the SHA-256 of their bytes. */
 export function jobFonts(job: Job): readonly (FontAsset & { readonly sha: string })[] {
   return Object.entries(job.assets).flatMap(([sha, asset]) => (asset.kind === 'font' ? [{ ...asset, sha }] : []));
-}
-
-/** Every element of the piece with its side, also on sides that it has no longer. */
-export function elementsOf(piece: Piece): readonly { readonly side: SideName; readonly element: Element }[] {
-  return Object.entries(piece.surfaces).flatMap(([side, elements]) => elements.map((element) => ({ side, element })));
 }

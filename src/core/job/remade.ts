@@ -14,9 +14,9 @@ export function remade(job: Job, piece: Piece, format: Format): Piece {
       return value !== undefined && parameter.schema.safeParse(value).success ? [[name, value]] : [];
     }),
   );
-  const { bleed, safe, grid, grids, guides, layers, groups, slug, id } = piece;
+  const { bleed, safe, grid, grids, guides, baselineGrid, layers, groups, bases, numbering, slug, id } = piece;
   const make = (values: Readonly<Record<string, unknown>>) =>
-    ({ ...makePiece(format, id, values, job.unit), grid, grids, guides, layers, groups, slug, ...(bleed && { bleed }), ...(safe && { safe }) }) as Piece;
+    ({ ...makePiece(format, id, values, job.unit), grid, grids, guides, baselineGrid, layers, groups, bases, numbering, layouts: {}, slug, ...(bleed && { bleed }), ...(safe && { safe }) }) as Piece;
   // What was kept may not go together with the new kind; then its own defaults stand.
   const made = refusalOf(job, make(kept)) ? make({}) : make(kept);
   const from = blankOf(job, piece).surfaces.map((s) => s.name);
@@ -24,8 +24,7 @@ export function remade(job: Job, piece: Piece, format: Format): Piece {
   const renamed = (name: string) => to[from.indexOf(name)] ?? name;
   const onSide = <T extends { readonly side?: string | undefined }>(list: readonly T[]): T[] =>
     list.map((entry) => (entry.side === undefined ? entry : { ...entry, side: renamed(entry.side) }));
-  const surfaces = Object.fromEntries(
-    Object.entries(piece.surfaces).map(([name, elements]) => [renamed(name), elements]),
-  );
-  return { ...made, surfaces, grids: onSide(grids), guides: onSide(guides) };
+  const bySide = <T>(record: Readonly<Record<string, T>>): Record<string, T> =>
+    Object.fromEntries(Object.entries(record).map(([name, value]) => [renamed(name), value]));
+  return { ...made, surfaces: bySide(piece.surfaces), layouts: bySide(piece.layouts), grids: onSide(grids), guides: onSide(guides) };
 } // prettier-ignore

@@ -7,22 +7,33 @@ import {
   Group,
   Guide,
   Layer,
+  Extent,
   NamedGrid,
+  TypeStyle,
+  CellStyle,
   extent,
   id,
   measureId,
   type Measures,
 } from '../element';
+import { BaseLayout, Numbering, PageLayout } from './base-layout';
 import { FORMATS, type Format } from '../format';
 import { JOB_UNITS } from '../measure';
 import { House, PROFILES, Stock } from '../shop';
 
-export const JOB_VERSION = 2;
+export const JOB_VERSION = 3;
 
 /** Name of a side or page of a piece: `front`, `inside`, `page 12`. */
 export type SideName = string;
 
 const elements = z.array(Element).max(10_000);
+
+/** Level lines that the baselines of text stand on, across the sides of a piece. */
+export const BaselineGrid = z.strictObject({
+  first: Extent.describe('From the trim’s top edge, mm.'),
+  stepPt: z.number().min(1).max(1000),
+});
+export type BaselineGrid = z.infer<typeof BaselineGrid>;
 
 /** What every piece has beside the decisions of its kind. */
 const commons = {
@@ -33,6 +44,7 @@ const commons = {
   grid: Grid.default({ columns: 1, gutter: 4, rows: 1, rowGutter: 4 }),
   grids: z.array(NamedGrid).max(100).default([]).describe('Grids beside that of the side, laid into boxes.'),
   guides: z.array(Guide).max(500).default([]),
+  baselineGrid: BaselineGrid.nullable().default(null),
   layers: z
     .array(Layer)
     .min(1)
@@ -40,6 +52,12 @@ const commons = {
     .default([{ id: ARTWORK, name: 'Artwork', locked: false, hidden: false }])
     .describe('Sheets that elements lie on, lowest first.'),
   groups: z.array(Group).max(2000).default([]),
+  bases: z.array(BaseLayout).max(200).default([]).describe('What recurs on pages.'),
+  layouts: z
+    .record(z.string().min(1).max(60), PageLayout)
+    .default({})
+    .describe('The base layout that a side or page follows, by its name.'),
+  numbering: Numbering.prefault({}),
   slug: extent.default(0).describe('Room for notes beyond the marks, at the foot, mm.'),
   surfaces: z
     .record(z.string().min(1).max(60), elements)
@@ -62,8 +80,12 @@ export interface Piece {
   grid: Grid;
   grids: NamedGrid[];
   guides: Guide[];
+  baselineGrid: BaselineGrid | null;
   layers: Layer[];
   groups: Group[];
+  bases: BaseLayout[];
+  layouts: Record<SideName, PageLayout>;
+  numbering: Numbering;
   slug: number;
   surfaces: Record<SideName, Element[]>;
   /** The decisions of its kind, by the names its format gives them. */
@@ -159,6 +181,11 @@ export const Job = z.strictObject({
   due: z.iso.date().nullable().default(null),
   quantity: z.number().int().min(1).max(100_000_000).nullable().default(null),
   notes: z.string().max(10_000).default(''),
+  previous: z
+    .strictObject({ job: id, revision: z.number().int().min(1) })
+    .nullable()
+    .default(null)
+    .describe('The job, and its state, that this one is the next version of.'),
   stock: Stock.prefault({}),
   house: House.prefault({}).describe('The printer’s wishes; without a name, common practice with a few set by hand.'),
   unit: z.enum(JOB_UNITS).default('mm').describe('What a bare number means.'),
@@ -172,6 +199,8 @@ export const Job = z.strictObject({
     .describe('From which it is looked at, mm; decides the needed resolution.'),
   ppi: z.number().min(1).max(5000).optional().describe('Overrides the needed resolution.'),
   measures: z.array(NamedMeasure).max(500).default([]),
+  styles: z.array(TypeStyle).max(500).default([]).describe('Looks of type with names.'),
+  cellStyles: z.array(CellStyle).max(500).default([]).describe('Looks of table cells with names.'),
   pieces: z.array(Piece).min(1).max(100),
   assets: z.record(z.string().regex(/^[0-9a-f]{64}$/), Asset).default({}),
   output: Output.prefault({}),

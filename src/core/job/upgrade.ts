@@ -6,6 +6,7 @@ const isObject = (value: unknown): value is Raw => typeof value === 'object' && 
 /** What each version’s file needs to become one of the next; each knows only its own step. */
 const STEPS: Readonly<Record<number, (job: Raw) => Raw>> = {
   1: (job) => ({ ...job, version: 2, pieces: eachElement(job, shapeOfOldBox) }),
+  2: (job) => ({ ...job, version: 3, pieces: eachElement(job, paragraphsOfOldText) }),
 };
 
 /** A job file of an earlier version as one of the present; anything else comes back as it is. */
@@ -26,6 +27,15 @@ function shapeOfOldBox(element: Raw): Raw {
   if (kind === 'ellipse') return { kind: 'shape', shape: { form: 'ellipse' }, ...rest };
   return element;
 } // prettier-ignore
+
+/** A text’s one string became paragraphs, and its whole style what differs from the usual look. */
+function paragraphsOfOldText(element: Raw): Raw {
+  const { text, style, ...rest } = element;
+  if (element['kind'] !== 'text' || typeof text !== 'string') return element;
+  const paragraphs = text.split('\n').map((words) => ({ runs: words === '' ? [] : [{ text: words }] }));
+  // Lines were broken one by one then, and stay as they were.
+  return { ...rest, look: { ...(isObject(style) && style), breaking: 'line' }, paragraphs };
+}
 
 function eachElement(job: Raw, change: (element: Raw) => Raw): unknown {
   const { pieces } = job;

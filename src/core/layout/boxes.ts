@@ -33,6 +33,8 @@ export interface SurfaceBoxes {
   readonly trim: Rect;
   readonly bleed: Rect;
   readonly safe: Rect;
+  /** Both pages of an open book that this is one of; without a facing page, its trim. */
+  readonly spread: Rect;
   readonly panels: readonly PanelBox[];
   /** Drilled holes in reading order. */
   readonly holes: readonly Rect[];
@@ -52,6 +54,8 @@ export interface SurfaceParts {
   readonly holes?: readonly Rect[];
   readonly measures?: Measures;
   readonly isLeftPage?: boolean;
+  /** On which side another page lies beside it. */
+  readonly facing?: 'left' | 'right' | undefined;
 }
 
 /** The boxes of a bare surface; elements and named grids come when it is laid out. */
@@ -60,7 +64,7 @@ export function surfaceBoxes(
   bleed: EdgeLengths,
   safe: EdgeLengths,
   grid: Grid,
-  { panels = [], holes = [], measures = {}, isLeftPage = false }: SurfaceParts = {},
+  { panels = [], holes = [], measures = {}, isLeftPage = false, facing }: SurfaceParts = {},
 ): SurfaceBoxes {
   const trim = { x: 0, y: 0, ...size };
   const inner = grow(trim, negated(safe));
@@ -68,6 +72,7 @@ export function surfaceBoxes(
     trim,
     bleed: grow(trim, bleed),
     safe: inner,
+    spread: facing === undefined ? trim : { ...trim, x: facing === 'right' ? 0 : -size.width, width: 2 * size.width },
     panels,
     holes,
     grid: tracksOf(grid, gridArea(grid, trim, inner, measures, isLeftPage), measures),
@@ -95,6 +100,7 @@ export function boxRect(ref: BoxRef, boxes: SurfaceBoxes): Rect {
     case 'trim':
     case 'bleed':
     case 'safe':
+    case 'spread':
       return boxes[ref.box];
     case 'columns': {
       const { columns, area } = tracksNamed(ref.grid, boxes);
@@ -159,6 +165,7 @@ export function isMissing(ref: BoxRef, boxes: SurfaceBoxes): boolean {
     case 'trim':
     case 'bleed':
     case 'safe':
+    case 'spread':
       return false;
   }
 }
@@ -174,6 +181,8 @@ export function boxName(ref: BoxRef, boxes: Pick<SurfaceBoxes, 'grids' | 'placed
     case 'bleed':
     case 'safe':
       return ref.box;
+    case 'spread':
+      return 'both pages';
     case 'columns':
       return inGrid(ref.grid, range('column', ref.from, ref.to));
     case 'rows':

@@ -11,3 +11,4 @@ export * from './gaps';
 export * from './arrange';
 export * from './path';
 export * from './offset';
+export * from './share';

@@ -89,14 +89,23 @@ export const isUpright = ({ rotate, shear }: Pick<Placement, 'rotate' | 'shear'>
  * How far each edge goes past the placed rectangle: an edge that lies on the trim goes out to the bleed by itself.
  * A turned element has no edge that lies on the trim.
  */
-export function bleedOut(rect: Rect, upright: boolean, boxes: Pick<SurfaceBoxes, 'trim' | 'bleed'>): EdgeLengths {
-  const { trim, bleed } = boxes;
+export function bleedOut(
+  rect: Rect,
+  upright: boolean,
+  boxes: Pick<SurfaceBoxes, 'trim' | 'bleed'> & { readonly spread?: Rect },
+): EdgeLengths {
+  const { trim, bleed, spread = trim } = boxes;
   const reach = (edge: number, trimEdge: number, bleedEdge: number): number =>
     upright && Math.abs(edge - trimEdge) <= TOUCH ? Math.abs(bleedEdge - edge) : 0;
+  /** What crosses the spine ends at the far page’s outer edge and bleeds there as this one does at its own. */
+  const [outerLeft, outerRight] = [trim.x - bleed.x, bleed.x + bleed.width - trim.x - trim.width];
+  const farLeft = spread.x < trim.x ? reach(rect.x, spread.x, spread.x - outerRight) : 0;
+  const spreadEnd = spread.x + spread.width;
+  const farRight = spreadEnd > trim.x + trim.width ? reach(rect.x + rect.width, spreadEnd, spreadEnd + outerLeft) : 0;
   return {
     top: reach(rect.y, trim.y, bleed.y),
-    left: reach(rect.x, trim.x, bleed.x),
-    right: reach(rect.x + rect.width, trim.x + trim.width, bleed.x + bleed.width),
+    left: reach(rect.x, trim.x, bleed.x) + farLeft,
+    right: reach(rect.x + rect.width, trim.x + trim.width, bleed.x + bleed.width) + farRight,
     bottom: reach(rect.y + rect.height, trim.y + trim.height, bleed.y + bleed.height),
   };
 }

@@ -13,7 +13,7 @@ const bare = surfaceBoxes(A5, edges(3), edges(5), grid, {
   panels: [{ name: 'left', x: 0, y: 0, width: 74, height: 210 }],
 });
 
-const content = { name: (e: Element) => e.name, size: () => 20 };
+const content = { name: (e: Element) => e.name, size: () => 20, tracks: () => undefined };
 
 /** An element by its two axes. */
 const at = (id: string, against: BoxRef, x: Axis, y: Axis, more: Partial<Element> = {}): Element =>

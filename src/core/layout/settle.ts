@@ -13,6 +13,7 @@ import { solveAxis, type Span } from './axis';
 import { guideLines } from './guide';
 import { boxRect, isMissing, type NamedTracks, type PlacedBox, type SurfaceBoxes } from './boxes';
 import { roomOf } from './place';
+import type { Rect } from './geometry';
 import { gridArea, rectOf, spanX, spanY, tracksOf } from './tracks';
 
 /** What lies on one side, and what it is ordered by. */
@@ -29,6 +30,8 @@ export interface ContentReader {
   readonly name: (element: Element) => string;
   /** @param width the width it has, once that is known: the height of set text follows from it */
   readonly size: (element: Element, axis: 'x' | 'y', other: Mm | undefined) => Mm;
+  /** Columns and rows that an element lays into its own box: those of a table. */
+  readonly tracks: (element: Element, rect: Rect) => NamedTracks | undefined;
 }
 
 /**
@@ -63,10 +66,11 @@ export function settle(base: SurfaceBoxes, layout: SideLayout, content: ContentR
       case 'columns':
       case 'rows':
       case 'cells':
-        return ref.grid === undefined || layGrid(ref.grid);
+        return ref.grid === undefined || (elements.has(ref.grid) ? place(ref.grid) : layGrid(ref.grid));
       case 'trim':
       case 'bleed':
       case 'safe':
+      case 'spread':
       case 'panel':
       case 'hole':
         return true;
@@ -121,11 +125,14 @@ export function settle(base: SurfaceBoxes, layout: SideLayout, content: ContentR
     return within(id, () => {
       // The height of set text follows from its width; the width of a picture may follow from its height.
       const { x: givenX, y: givenY } = element.placement;
-      const heightFirst = givenX.size === 'content' && givenY.size !== 'content' && element.kind !== 'text';
+      const heightFirst =
+        givenX.size === 'content' && givenY.size !== 'content' && element.kind !== 'text' && element.kind !== 'table';
       const first = heightFirst ? axisOf(element, 'y', undefined) : axisOf(element, 'x', undefined);
       const second = heightFirst ? axisOf(element, 'x', first.size) : axisOf(element, 'y', first.size);
       const rect = heightFirst ? rectOf(second, first) : rectOf(first, second);
       placed[id] = { ...rect, name: content.name(element), rotate: element.placement.rotate };
+      const tracks = content.tracks(element, rect);
+      if (tracks) grids[id] = tracks;
     });
   };
 

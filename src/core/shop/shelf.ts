@@ -40,6 +40,7 @@ const PAPERS: readonly Facts[] = [
   ['Heather offset 300', 'uncoated', 300, 0.37, 'short', '#f7f9fc', ['SRA3', 'B2']],
   ['Bilberry laid 100', 'uncoated', 100, 0.13, 'long', '#f6f1e4', ['A4', 'Letter']],
   ['Bilberry card 240', 'uncoated', 240, 0.32, 'long', '#f6f1e4', ['A4', 'Letter', 'SRA3']],
+  ['Bilberry card 240, short grain', 'uncoated', 240, 0.32, 'short', '#f6f1e4', ['A4', 'Letter', 'SRA3']],
   ['Peat recycled 90', 'uncoated', 90, 0.115, 'long', '#ece9e0', ['A4', 'A3', 'SRA3']],
   ['Peat recycled 140', 'uncoated', 140, 0.18, 'long', '#ece9e0', ['A4', 'SRA3']],
   ['Copier 75', 'uncoated', 75, 0.1, 'long', '#f8fafd', ['Letter', 'Tabloid', 'A4', 'A3']],

@@ -1,219 +1,282 @@
-import type { TextStyle } from '../element';
-import { ptToMm, type Mm } from '../measure';
-import { opportunities, type Opportunity } from './breaks';
-import type { Face } from './font';
-import type { Hyphenator } from './hyphenation';
-import { applyCase } from './letter-case';
-import { shapeText, widthOf, type SetGlyph, type ShapeStyle } from './shape-runs';
-
-/** A glyph in its place: origin on the baseline, mm from the frame’s inner top-left corner. */
-export interface LineGlyph {
-  readonly font: string;
-  readonly gid: number;
-  readonly x: Mm;
-  readonly y: Mm;
-  readonly text: string;
-  /** Index in the typed text. */
-  readonly at: number;
-  readonly advance: Mm;
-}
+import type { Paragraph, ParagraphLook } from '../element';
+import { wordsOf } from '../element';
+import type { Mm } from '../measure';
+import { HAIR } from './break-lines';
+import { dropCapOf, type DropCap } from './drop-cap';
+import { fill, type FilledLine, type Flowing } from './fill';
+import { listMarks } from './list-mark';
+import { prepare, type Prepared, type TypeContext } from './prepare';
+import { NOT_TYPED, setLine, type LineGlyph, type SetLine, type TextRule } from './set-line';
+import { shapeText } from './shape-runs';
+import { columnsOf, type Column, type TextBox } from './slots';
 
 export interface Line {
   /** Typed text from `from` up to `to` stands on this line. */
   readonly from: number;
   readonly to: number;
+  readonly paragraph: number;
+  /** Where its paragraph starts in the typed text: glyphs count from there. */
+  readonly start: number;
+  /** The frame it stands in, of those that the text flows through. */
+  readonly frame: number;
+  /** Where its measure begins, mm from the frame’s inner left edge: glyphs count from there. */
+  readonly left: Mm;
+  /** Where its words begin, mm from the frame’s inner left edge. */
   readonly x: Mm;
+  /** mm from the frame’s inner top edge; glyphs count from there. */
   readonly baseline: Mm;
   readonly width: Mm;
+  readonly ascent: Mm;
+  readonly descent: Mm;
+  readonly glyphs: readonly LineGlyph[];
+  readonly rules: readonly TextRule[];
+  /** Spaced out or tightened beyond what its look allows. */
+  readonly ends: boolean;
+}
+
+/** Text set into the frames that it flows through. */
+export interface ComposedText {
+  readonly lines: readonly Line[];
+  /** Lines that found no room; they stand where they would if the last frame went on. */
+  readonly hidden: readonly Line[];
+  /** Height that all lines need in the last frame, mm. */
+  readonly needs: Mm;
+  /** Families that something else stands in for. */
+  readonly missing: readonly string[];
+}
+
+/** A paragraph and its whole look. */
+export interface LookedParagraph {
+  readonly paragraph: Paragraph;
+  readonly look: ParagraphLook;
+}
+
+interface Made {
+  readonly look: ParagraphLook;
+  readonly language: string;
+  readonly context: TypeContext;
+  readonly prepared: Prepared | undefined;
+}
+
+const prepared = new WeakMap<Paragraph, Made>();
+
+function prepareOnce({ paragraph, look }: LookedParagraph, language: string, context: TypeContext): Prepared | undefined {
+  const before = prepared.get(paragraph);
+  if (before?.look === look && before.language === language && before.context === context) return before.prepared;
+  const made = prepare(paragraph, look, language, context);
+  prepared.set(paragraph, { look, language, context, prepared: made });
+  return made;
+} // prettier-ignore
+
+/**
+ * Sets paragraphs into the frames that they flow through.
+ *
+ * The first baseline stands one ascender below a column’s head; further ones follow by the leading and by the room that
+ * paragraphs want between them.
+ * @param boxes at least one frame, in the order of the flow
+ */
+export function composeText(
+  paragraphs: readonly LookedParagraph[],
+  boxes: readonly TextBox[],
+  language: string,
+  context: TypeContext,
+): ComposedText {
+  const marks = listMarks(paragraphs.map(({ look }) => look.list));
+  const flowing: Flowing[] = [];
+  const heads: (readonly LineGlyph[])[] = [];
+  const starts: number[] = [];
+  let start = 0;
+  for (const [i, looked] of paragraphs.entries()) {
+    const p = prepareOnce(looked, language, context);
+    if (!p) return { lines: [], hidden: [], needs: 0, missing: [looked.look.family] };
+    const head = headOf(p, marks[i]);
+    const { sign, drop } = head;
+    heads.push(head.glyphs);
+    flowing.push({ p, drop, firstBegin: sign?.begin ?? p.indent + p.firstIndent });
+    starts.push(start);
+    start += wordsOf(looked.paragraph).length + 1;
+  }
+  const columns = balancedColumns(flowing, boxes);
+  const filled = fill(flowing, columns);
+  const down = shifts(filled, columns, flowing);
+  const lines = filled.map((f, i) => lineOf(f, flowing, columns, starts, heads, down[i] ?? 0));
+  const shown = lines.filter((_, i) => (filled[i]?.slot.column ?? 0) < columns.length);
+  const last = lines.at(-1);
+  const missing = new Set(flowing.flatMap(({ p }) => p.missing));
+  return {
+    lines: shown,
+    hidden: lines.slice(shown.length),
+    needs: needsOf(lines, shown.length, boxes, last),
+    missing: [...missing],
+  };
+}
+
+/** What stands at the head of a paragraph without being of its lines: the sign of a list, or a dropped letter. */
+interface Head {
+  readonly mark: string | undefined;
+  readonly sign: ReturnType<typeof signOf> | undefined;
+  readonly drop: DropCap | undefined;
   readonly glyphs: readonly LineGlyph[];
 }
 
-/** Text set into a box. */
-export interface ComposedText {
-  readonly lines: readonly Line[];
-  /** Lines that found no room. */
-  readonly hidden: readonly Line[];
-  /** Height that all lines need, mm. */
-  readonly needs: Mm;
-  readonly ascent: Mm;
-  readonly descent: Mm;
-  readonly leading: Mm;
+const heads = new WeakMap<Prepared, Head>();
+
+function headOf(p: Prepared, mark: string | undefined): Head {
+  const before = heads.get(p);
+  if (before && before.mark === mark) return before;
+  const sign = mark === undefined ? undefined : signOf(p, mark);
+  const drop = sign ? undefined : dropCapOf(p);
+  const made = { mark, sign, drop, glyphs: sign?.glyphs ?? drop?.glyphs ?? [] };
+  heads.set(p, made);
+  return made;
 }
 
-export interface TextBox {
-  readonly width: Mm;
-  readonly height: Mm;
+/** The sign of a list, before the words. */
+function signOf(p: Prepared, mark: string): { readonly glyphs: readonly LineGlyph[]; readonly begin: Mm } {
+  const [piece] = p.pieces;
+  if (!piece) return { glyphs: [], begin: p.indent };
+  const shape = { ...piece.shape, tracking: 0 };
+  const x = Math.max(0, p.indent + p.firstIndent);
+  let pen = x;
+  const glyphs = shapeText(mark, shape).map((g): LineGlyph => {
+    const glyph = { font: g.font, gid: g.gid, size: shape.size, look: piece.look, x: pen + g.dx, y: 0 - g.dy, text: g.text, at: NOT_TYPED, advance: g.advance };
+    pen += g.advance;
+    return glyph;
+  });
+  const beside = pen + shape.size * SIGN_GAP;
+  return { glyphs, begin: Math.max(p.indent + Math.max(0, p.firstIndent), beside) };
+} // prettier-ignore
+
+/** Least room between the sign of a list and its words, as a share of the size [cp]. */
+const SIGN_GAP = 0.3;
+
+/** Lines as they were set, with what stands before them; as long as they are the same, so are their glyphs. */
+const setOnce = new WeakMap<
+  object,
+  { readonly begin: Mm; readonly width: Mm; readonly own: readonly LineGlyph[]; readonly set: SetLine }
+>();
+
+const NONE: readonly LineGlyph[] = [];
+
+/** Signs and dropped letters count from the column, words from where their measure begins. */
+const withHead = (set: SetLine, own: readonly LineGlyph[], begin: Mm): SetLine =>
+  own.length === 0 ? set : { ...set, glyphs: [...own.map((g) => ({ ...g, x: g.x - begin })), ...set.glyphs] };
+
+function lineOf(
+  { paragraph, index, line, slot, measure }: FilledLine,
+  flowing: readonly Flowing[],
+  columns: readonly Column[],
+  starts: readonly number[],
+  heads: readonly (readonly LineGlyph[])[],
+  down: Mm,
+): Line {
+  const flow = flowing[paragraph];
+  const column = columns[Math.min(slot.column, columns.length - 1)];
+  if (!flow || !column) throw new RangeError('A line of no paragraph.');
+  const { p } = flow;
+  const own = index === 0 ? (heads[paragraph] ?? NONE) : NONE;
+  const before = setOnce.get(line);
+  const isSame = before?.begin === measure.begin && before.width === measure.width && before.own === own;
+  const set = isSame ? before.set : withHead(setLine(p, line, measure), own, measure.begin);
+  if (!isSame) setOnce.set(line, { ...measure, own, set });
+  const start = starts[paragraph] ?? 0;
+  const left = slot.x + measure.begin;
+  return {
+    from: start + (index === 0 ? 0 : (p.source[line.from] ?? 0)),
+    to: start + (p.source[line.to] ?? p.typed),
+    paragraph,
+    start,
+    frame: column.frame,
+    left,
+    x: left + set.x,
+    baseline: slot.baseline + down,
+    width: set.width,
+    ascent: p.ascent,
+    descent: p.descent,
+    glyphs: set.glyphs,
+    rules: set.rules,
+    ends: line.ends,
+  };
 }
 
-/** 120 % of the size, where no leading is given [cp]. */
-export const AUTO_LEADING = 1.2;
+/** Room between a paragraph and the one before it. */
+const roomBefore = (paragraph: number, flowing: readonly Flowing[]): Mm =>
+  (flowing[paragraph]?.p.before ?? 0) + (flowing[paragraph - 1]?.p.after ?? 0);
 
-export const leadingOf = (style: Pick<TextStyle, 'leadingPt' | 'sizePt'>): number =>
-  style.leadingPt ?? style.sizePt * AUTO_LEADING;
-
-/** Room for rounding, so that a frame made to fit its text still fits it, mm. */
-const HAIR = 1e-4;
+/** How far the lines of each column are let down, so that they stand where their frame wants them. */
+function shifts(filled: readonly FilledLine[], columns: readonly Column[], flowing: readonly Flowing[]): readonly Mm[] {
+  const out = filled.map(() => 0);
+  columns.forEach((column, c) => {
+    const { vertical, avoid } = column.box;
+    if (vertical === 'top' || avoid) return;
+    const mine = filled.flatMap((f, i) => (f.slot.column === c ? [i] : []));
+    const lastLine = filled[mine.at(-1) ?? -1];
+    if (!lastLine) return;
+    const foot = lastLine.slot.baseline + (flowing[lastLine.paragraph]?.p.descent ?? 0);
+    const free = column.box.height - foot;
+    if (free <= 0) return;
+    const rooms = mine.map((i, k) => {
+      const line = filled[i];
+      return k > 0 && line?.index === 0 ? roomBefore(line.paragraph, flowing) : undefined;
+    });
+    const gaps = rooms.filter((room) => room !== undefined);
+    const total = gaps.reduce((sum, room) => sum + room, 0);
+    let passed = 0;
+    mine.forEach((i, k) => {
+      // Paragraphs part where they are parted already, by so much more; all alike where none of them is.
+      const room = rooms[k];
+      if (room !== undefined) passed += total > 0 ? room / total : 1 / gaps.length;
+      out[i] = vertical === 'middle' ? free / 2 : vertical === 'bottom' ? free : free * passed;
+    });
+  });
+  return out;
+} // prettier-ignore
 
 /**
- * Sets text into a box, line by line: each line takes what fits (greedy), breaking where Unicode and the language allow.
- *
- * The first baseline stands one ascender below the top; further ones follow by the leading.
- * @param typed  paragraphs parted by line feeds
- * @param box    inner width and height, mm
+ * Columns of a frame that wants them level are as low as they can be with all of the text in them: first all alike, then
+ * what is left after each again.
  */
-export function composeText(
-  typed: string,
-  style: TextStyle,
-  vertical: 'top' | 'middle' | 'bottom',
-  box: TextBox,
-  face: Face,
-  language: string,
-  hyphenator: Hyphenator | undefined,
-): ComposedText {
-  const size = ptToMm(style.sizePt);
-  const leading = ptToMm(leadingOf(style));
-  const shape: ShapeStyle = { face, size, tracking: (style.tracking / 1000) * size, language };
-  const ascent = Math.max(...face.files.map((f) => (f.ascender / f.unitsPerEm) * size));
-  const descent = Math.max(...face.files.map((f) => (-f.descender / f.unitsPerEm) * size));
-
-  const broken: BrokenLine[] = [];
-  let start = 0;
-  for (const paragraph of typed.split('\n')) {
-    broken.push(...breakParagraph(paragraph, start, style, shape, box.width, hyphenator));
-    start += paragraph.length + 1;
-  }
-
-  const heightOf = (count: number) => (count === 0 ? 0 : ascent + (count - 1) * leading + descent);
-  const room = broken.filter((_, i) => heightOf(i + 1) <= box.height + HAIR).length;
-  const free = box.height - heightOf(room);
-  const top = vertical === 'top' ? 0 : vertical === 'middle' ? free / 2 : free;
-  const lines = broken.map((line, i) => placeLine(line, style, shape, box.width, top + ascent + i * leading));
-  return {
-    lines: lines.slice(0, room),
-    hidden: lines.slice(room),
-    needs: heightOf(broken.length),
-    ascent,
-    descent,
-    leading,
-  };
-}
-
-interface BrokenLine {
-  readonly from: number;
-  readonly to: number;
-  readonly glyphs: readonly SetGlyph[];
-  /** Index in the typed text of each glyph. */
-  readonly source: readonly number[];
-  readonly last: boolean;
-}
-
-function breakParagraph(
-  paragraph: string,
-  start: number,
-  style: TextStyle,
-  shape: ShapeStyle,
-  width: Mm,
-  hyphenator: Hyphenator | undefined,
-): BrokenLine[] {
-  const cased = applyCase(paragraph, style.case, shape.language);
-  const lineOf = (from: number, to: number, hyphen: boolean, last: boolean): BrokenLine => {
-    const text = cased.text.slice(from, to).replace(/\s+$/, '');
-    const glyphs = shapeText(hyphen ? `${text}-` : text, shape);
-    const sourceAt = (i: number) => start + (cased.source[Math.min(from + i, cased.text.length)] ?? 0);
-    return {
-      from: sourceAt(0),
-      to: start + (cased.source[to] ?? paragraph.length),
-      glyphs,
-      source: glyphs.map((g) => sourceAt(g.at)),
-      last,
-    };
-  };
-  const whole = shapeText(cased.text, shape);
-  const sums = advanceSums(whole, cased.text.length);
-  if (trimmedWidth(cased.text, sums, 0, cased.text.length) - shape.tracking <= width + HAIR) {
-    return [lineOf(0, cased.text.length, false, true)];
-  }
-
-  const hyphenWidth = widthOf(shapeText('-', shape), shape.tracking);
-  const places = opportunities(cased.text, style.hyphenate ? hyphenator : undefined);
-  const fits = (from: number, place: Opportunity) =>
-    trimmedWidth(cased.text, sums, from, place.at) - shape.tracking + (place.hyphen ? hyphenWidth : 0) <= width + HAIR;
-
-  const lines: BrokenLine[] = [];
-  let from = 0;
-  let next = 0;
-  while (from < cased.text.length) {
-    let best: Opportunity | undefined;
-    let i = next;
-    for (let place = places[i]; place && (fits(from, place) || place.at <= from); i += 1, place = places[i]) {
-      if (place.at > from) {
-        best = place;
-        next = i + 1;
-      }
+function balancedColumns(flowing: readonly Flowing[], boxes: readonly TextBox[]): readonly Column[] {
+  const whole = columnsOf(boxes, (frame) => boxes[frame]?.height ?? 0);
+  const last = boxes.length - 1;
+  const box = boxes[last];
+  if (!box?.balance || box.columns < 2) return whole;
+  const holds = (columns: readonly Column[]) => fill(flowing, columns).every((f) => f.slot.column < columns.length);
+  if (!holds(whole)) return whole;
+  const heights: Mm[] = [];
+  const at = (height: Mm) => columnsOf(boxes, (frame, column) => (frame === last ? (heights[column] ?? height) : (boxes[frame]?.height ?? 0)));
+  for (let column = 0; column < box.columns; column += 1) {
+    let [least, most] = [0, heights.at(-1) ?? box.height];
+    for (let i = 0; i < 14; i += 1) {
+      const height = (least + most) / 2;
+      if (holds(at(height))) most = height;
+      else least = height;
     }
-    best ??= { at: emergencyBreak(cased.text, sums, from, width + shape.tracking + HAIR), hyphen: false };
-    lines.push(lineOf(from, best.at, best.hyphen, best.at >= cased.text.length));
-    from = best.at;
+    heights.push(most + HAIR);
   }
-  return lines;
+  return at(box.height);
+} // prettier-ignore
+
+function needsOf(lines: readonly Line[], shown: number, boxes: readonly TextBox[], last: Line | undefined): Mm {
+  if (!last) return 0;
+  const box = boxes.at(-1);
+  const height = box?.height ?? 0;
+  if (shown === lines.length) return last.frame === boxes.length - 1 ? last.baseline + last.descent : 0;
+  const beyond = last.baseline + last.descent - height;
+  return height + Math.max(0, beyond) / (box?.columns ?? 1);
 }
 
-/** Advance from the paragraph’s start up to each UTF-16 index. */
-function advanceSums(glyphs: readonly SetGlyph[], length: number): Float64Array {
-  const sums = new Float64Array(length + 1);
-  for (const glyph of glyphs) {
-    const at = glyph.at + 1;
-    sums[at] = (sums[at] ?? 0) + glyph.advance;
-  }
-  for (let i = 1; i <= length; i += 1) sums[i] = (sums[i] ?? 0) + (sums[i - 1] ?? 0);
-  return sums;
-}
+/** Glyphs of one line in their places in the frame, mm from its inner top-left corner. */
+export const glyphsIn = (line: Line): readonly LineGlyph[] =>
+  line.glyphs.map((g) => ({ ...g, x: line.left + g.x, y: line.baseline + g.y }));
 
-/** Width between two indices without the spaces at the end, which hang past the line. */
-function trimmedWidth(text: string, sums: Float64Array, from: number, to: number): Mm {
-  let end = to;
-  while (end > from && /\s/.test(text[end - 1] ?? '')) end -= 1;
-  return (sums[end] ?? 0) - (sums[from] ?? 0);
-}
-
-/** A word wider than the line is broken where the line is full, but never inside a surrogate pair and never at once. */
-function emergencyBreak(text: string, sums: Float64Array, from: number, width: Mm): number {
-  let at = from + 1;
-  while (at < text.length && (sums[at + 1] ?? 0) - (sums[from] ?? 0) <= width) at += 1;
-  return /[\udc00-\udfff]/.test(text[at] ?? '') ? at + 1 : at;
-}
-
-function placeLine(line: BrokenLine, style: TextStyle, shape: ShapeStyle, width: Mm, baseline: Mm): Line {
-  const natural = widthOf(line.glyphs, shape.tracking);
-  const spaces = line.glyphs.filter((g) => g.text === ' ').length;
-  const stretch = style.align === 'justified' && !line.last && spaces > 0 ? (width - natural) / spaces : 0;
-  const slack = width - natural;
-  const x = style.align === 'centre' ? slack / 2 : style.align === 'right' ? slack : 0;
-  let pen = x;
-  const glyphs = line.glyphs.map((g, i): LineGlyph => {
-    const advance = g.advance + (g.text === ' ' ? stretch : 0);
-    const placed = {
-      font: g.font,
-      gid: g.gid,
-      x: pen + g.dx,
-      y: baseline - g.dy,
-      text: g.text,
-      at: line.source[i] ?? line.from,
-      advance,
-    };
-    pen += advance;
-    return placed;
-  });
-  return { from: line.from, to: line.to, x, baseline, width: natural + stretch * spaces, glyphs };
-}
-
-/** Glyphs parted into stretches of one font file each, in reading order, so that text copies as it was typed. */
-export function fontRuns<G extends { readonly font: string }>(glyphs: readonly G[]): readonly (readonly [G, ...G[]])[] {
-  const runs: [G, ...G[]][] = [];
-  for (const glyph of glyphs) {
+/** Neighbouring values that are alike, in runs. */
+export function runsOf<T>(list: readonly T[], isAlike: (a: T, b: T) => boolean): readonly (readonly [T, ...T[]])[] {
+  const runs: [T, ...T[]][] = [];
+  for (const item of list) {
     const last = runs.at(-1);
-    if (last?.[0].font === glyph.font) last.push(glyph);
-    else runs.push([glyph]);
+    if (last && isAlike(last[0], item)) last.push(item);
+    else runs.push([item]);
   }
   return runs;
 }

@@ -35,7 +35,10 @@ export interface ShapingFont {
   /** Negative below the baseline. */
   readonly descender: number;
   readonly has: (codePoint: number) => boolean;
-  readonly shape: (text: string, language: string, ligatures: boolean) => readonly ShapedGlyph[];
+  /** OpenType features that it carries, by their tags. */
+  readonly features: ReadonlySet<string>;
+  /** @param features tags turned on (`onum`) or off (`-kern`) beside what is usual */
+  readonly shape: (text: string, language: string, features: readonly string[]) => readonly ShapedGlyph[];
   /** Advance width of a glyph, font units. */
   readonly advance: (gid: number) => number;
   readonly facts: FontFacts;

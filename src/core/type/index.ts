@@ -1,5 +1,15 @@
 export * from './font';
 export * from './catalogue';
 export * from './hyphenation';
+export { AUTO_LEADING, faceContext, leadingOf, shapeOf, type TypeContext } from './prepare';
+export { NOT_TYPED, type LineGlyph, type TextRule } from './set-line';
+export { plainBox, type TextBox } from './slots';
+export * from './list-mark';
+export * from './care';
+export * from './placeholder';
 export * from './compose';
+export { fitText, type FittedText } from './fit';
+export * from './line-ink';
 export * from './caret';
+export { shapeText, type SetGlyph, type ShapeStyle } from './shape-runs';
+export { askedFeatures } from './features';

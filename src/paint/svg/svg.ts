@@ -141,8 +141,18 @@ function fillOf(ink: Ink, defs: Definitions): { readonly defs: string; readonly 
   return { defs: drawn, value: `url(#${id})` };
 }
 
-/** One path for the whole run: far fewer nodes than a path a glyph. */
+const outlined = new WeakMap<GlyphItem['glyphs'], string>();
+
+/** One path for the whole run: far fewer nodes than a path a glyph. A run that is painted again is not written again. */
 function glyphOutlines(item: GlyphItem, context: SvgContext): string {
+  const before = outlined.get(item.glyphs);
+  if (before !== undefined) return before;
+  const made = writtenOutlines(item, context);
+  outlined.set(item.glyphs, made);
+  return made;
+}
+
+function writtenOutlines(item: GlyphItem, context: SvgContext): string {
   const font = context.fonts.file(item.font);
   if (!font) return '';
   const scale = item.size / font.unitsPerEm;

@@ -9,6 +9,7 @@ import type { Command } from '../palette/commands';
 const SHOWN: readonly { readonly id: string; readonly label: string }[] = [
   { id: 'add-text', label: 'Text' },
   { id: 'add-picture', label: 'Picture' },
+  { id: 'add-table', label: 'Table' },
   { id: 'add-rectangle', label: 'Box' },
   { id: 'add-ellipse', label: 'Oval' },
   { id: 'add-line', label: 'Line' },

@@ -1,7 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
 import { useCallback, useEffect, useMemo, useRef, type DragEvent, type MouseEvent } from 'react';
-import { insets } from '@/core/layout';
+import { elementsOn } from '@/core/job';
+import { insets, union, type Rect, type SurfaceBoxes } from '@/core/layout';
 import { marksFor } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
 import type { Blank, BlankSurface } from '@/core/format';
@@ -11,12 +12,14 @@ import { useDesk, useFindings } from '../job/use-desk';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { COLOURS } from '../shell/theme';
+import { cellAt } from './cell-at';
 import { useMeasured } from './use-measured';
 import { Dimensions, type Chains } from './Dimensions';
 import { EmptyFrames, EmptyHint } from './EmptyFrames';
 import { FindingMarks } from './FindingMarks';
 import { FramingHint } from './FramingHint';
 import { framesAt } from './gestures';
+import { BaselineLines } from './BaselineLines';
 import { LineCode, project } from './LineCode';
 import { GradientHandles } from './GradientHandles';
 import { Paper } from './Paper';
@@ -25,7 +28,8 @@ import { pickedAt } from './pick';
 import { BoxOutlines, ProcessLines } from './PressLines';
 import { Selection } from './Selection';
 import { SheetPicture } from './SheetPicture';
-import { Typing } from './Typing';
+import { TableCells } from './TableCells';
+import { Typing } from './typing/Typing';
 import { useDrag } from './use-drag';
 import { projection, useBenchView } from './view';
 
@@ -34,6 +38,15 @@ interface Props {
 }
 
 /** The piece drawn to scale, on a pale bench. */
+const movedBy = (r: Rect, dx: number): Rect => ({ ...r, x: r.x + dx });
+
+/** A page with its bleed, but for the edge at the spine: there the other page begins. */
+function toSpine({ trim, bleed, spread }: SurfaceBoxes): Rect {
+  const left = spread.x < trim.x ? trim.x : bleed.x;
+  const right = spread.x + spread.width > trim.x + trim.width ? trim.x + trim.width : bleed.x + bleed.width;
+  return { ...bleed, x: left, width: right - left };
+}
+
 export function Bench({ onDropFiles }: Props) {
   const desk = useDesk();
   const store = useJobStore();
@@ -54,6 +67,9 @@ export function Bench({ onDropFiles }: Props) {
   const editing = useJob((s) => s.editing);
   const framing = useJob((s) => s.framing);
   const picking = useJob((s) => s.picking);
+  const show = useJob((s) => s.show);
+  const besideDx = desk.beside?.dx ?? 0;
+  const besideAt = useMemo(() => projection({ scale, x: x + besideDx * scale, y }), [scale, x, y, besideDx]);
   const [only] = selection.length === 1 ? selection : [];
   const measured = useMeasured(host, drawing, scale);
 
@@ -87,7 +103,10 @@ export function Bench({ onDropFiles }: Props) {
   );
 
   // The piece is brought into view when it opens and when its size or what is shown of it changes.
-  const shownBox = press?.sheet ?? boxes.bleed;
+  const { beside } = desk;
+  const shownBox =
+    press?.sheet ??
+    (beside && !isTrimmed ? union([boxes.bleed, movedBy(beside.drawing.boxes.bleed, beside.dx)]) : boxes.bleed);
   const boxKey = JSON.stringify(shownBox);
   useEffect(() => {
     const room = host.current;
@@ -99,8 +118,21 @@ export function Bench({ onDropFiles }: Props) {
     observer.observe(room);
     return () => observer.disconnect();
   }, [resize]);
+  const spread = useRef<{
+    readonly key: string;
+    readonly station: string;
+    readonly beside: string | undefined;
+    readonly dx: number;
+    readonly side: string;
+  }>(undefined);
   useEffect(() => {
-    fit(JSON.parse(boxKey) as typeof shownBox);
+    const before = spread.current;
+    spread.current = { key: boxKey, station, beside: beside?.drawing.surface, dx: beside?.dx ?? 0, side: surface.name };
+    // The other page of the same spread: the paper stays where it lies.
+    if (before && before.station === station && before.beside === surface.name)
+      useBenchView.getState().turnTo(before.dx, JSON.parse(boxKey) as typeof shownBox);
+    else fit(JSON.parse(boxKey) as typeof shownBox);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the spread is told by its box
   }, [boxKey, fit, station]);
   useEffect(() => () => useBenchView.setState({ width: 0, height: 0 }), []);
 
@@ -130,9 +162,15 @@ export function Bench({ onDropFiles }: Props) {
     if (station !== 'lay-out') return;
     const [top] = framesAt(drawing, pointIn(event), 4 / scale);
     if (!top) return;
-    const { select, type, frame, editPath } = store.getState();
+    const { select, type, frame, editPath, chooseCells } = store.getState();
     select([top.element]);
     if (top.kind === 'text') type(top.element);
+    const table = elementsOn(piece, surface.name).find((e) => e.id === top.element);
+    const tracks = drawing.boxes.grids[top.element];
+    if (table?.kind === 'table' && tracks) {
+      const place = cellAt(table, tracks, pointIn(event));
+      chooseCells({ from: place, to: place });
+    }
     if (top.kind === 'picture') frame(top.element);
     if (top.kind === 'shape') editPath(top.element);
   };
@@ -156,7 +194,8 @@ export function Bench({ onDropFiles }: Props) {
     if (files.length > 0) onDropFiles(files, pointIn(event));
   };
 
-  const shown = isOutput ? shownBox : isTrimmed ? boxes.trim : boxes.bleed;
+  const isSpread = beside !== undefined && !isOutput && !isTrimmed;
+  const shown = isOutput ? shownBox : isTrimmed ? boxes.trim : isSpread ? toSpine(boxes) : boxes.bleed;
   const chains = useMemo(() => partsChains(desk.blank, surface), [desk.blank, surface]);
   const frames = drawing.frames.filter((f) => selection.includes(f.element));
   const here = findings.filter((f) => f.surface === surface.name);
@@ -185,6 +224,17 @@ export function Bench({ onDropFiles }: Props) {
           cursor: picking ? 'crosshair' : drag.dragging === 'pan' ? 'grabbing' : 'default',
         }}
       >
+        {isSpread && (
+          <Paper
+            drawing={beside.drawing}
+            context={context}
+            at={besideAt}
+            shown={toSpine(beside.drawing.boxes)}
+            lies={beside.drawing.boxes.trim}
+            white={job.stock.white ?? '#ffffff'}
+            marks={undefined}
+          />
+        )}
         <Paper
           drawing={drawing}
           context={context}
@@ -195,14 +245,31 @@ export function Bench({ onDropFiles }: Props) {
           marks={press?.items}
         />
         <svg width="100%" height="100%" style={{ position: 'absolute', inset: 0, willChange: 'transform' }}>
+          {isSpread && (
+            <rect
+              {...project(beside.drawing.boxes.trim, besideAt)}
+              fill="transparent"
+              data-beside={beside.drawing.surface}
+              style={{ cursor: 'pointer' }}
+              onPointerDown={(event) => {
+                event.stopPropagation();
+                show(beside.drawing.surface);
+              }}
+            >
+              <title>{beside.drawing.surface}</title>
+            </rect>
+          )}
           {isOutput && <ProcessLines surface={surface} at={at} codes={rules.lines} weight={rules.lineWeightPt.value} />}
           {!isTrimmed && !isOutput && (
             <LineCode surface={surface} boxes={drawing.boxes} at={at} guides={guides} names={station === 'size'} />
           )}
+          {guides && !isTrimmed && desk.piece.baselineGrid && station === 'lay-out' && (
+            <BaselineLines grid={desk.piece.baselineGrid} boxes={drawing.boxes} at={at} />
+          )}
           {isOutput && <BoxOutlines boxes={boxes} at={at} />}
           {guides && !isTrimmed && (
             <Dimensions
-              boxes={isOutput ? { ...boxes, bleed: shownBox } : boxes}
+              boxes={isOutput || isSpread ? { ...boxes, bleed: shownBox } : boxes}
               bleed={desk.blank.bleed}
               safe={insets(boxes.safe, boxes.trim)}
               scale={desk.blank.scale}
@@ -215,6 +282,7 @@ export function Bench({ onDropFiles }: Props) {
           )}
           {station === 'lay-out' && <EmptyFrames drawing={drawing} at={at} />}
           {station === 'inspect' && <FindingMarks findings={here} at={at} />}
+          {station === 'lay-out' && <TableCells at={at} />}
           {typing ? (
             <Typing id={typing} at={at} />
           ) : (

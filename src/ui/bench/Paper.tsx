@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useId } from 'react';
 import type { Drawing, Item } from '@/core/drawing';
 import type { Rect } from '@/core/layout';
 import type { SvgContext } from '@/paint/svg';
@@ -25,6 +25,7 @@ interface Props {
  */
 export const Paper = memo(function Paper({ drawing, context, at, shown, lies, white, marks }: Props) {
   const paper = project(shown, at);
+  const clip = `paper-${useId().replace(/\W/g, '')}`;
   return (
     <svg
       width="100%"
@@ -33,13 +34,13 @@ export const Paper = memo(function Paper({ drawing, context, at, shown, lies, wh
       style={{ position: 'absolute', inset: 0, pointerEvents: 'none', willChange: 'transform' }}
     >
       <defs>
-        <clipPath id="paper-clip">
+        <clipPath id={clip}>
           <rect {...paper} />
         </clipPath>
       </defs>
       <Shadow of={project(lies, at)} />
       <rect {...paper} fill={white} />
-      <g clipPath="url(#paper-clip)">
+      <g clipPath={`url(#${clip})`}>
         <g transform={`translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`}>
           {drawing.repeated.length > 0 && <Items items={drawing.repeated} context={context} />}
           {drawing.frames.map((frame) => (

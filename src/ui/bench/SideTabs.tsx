@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import ButtonGroup from '@mui/material/ButtonGroup';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { pageCount } from '@/core/job';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { FACES } from '../shell/theme';
@@ -17,7 +18,7 @@ const ABREAST = 4;
 
 /** The sides and pages of the piece, flat or folded, and how near one looks. */
 export function SideTabs({ commands }: { readonly commands: () => readonly Command[] }) {
-  const { blank, surface } = useDesk();
+  const { blank, piece, surface } = useDesk();
   const show = useJob((s) => s.show);
   const station = useJob((s) => s.station);
   const folded = useJob((s) => s.folded);
@@ -29,7 +30,7 @@ export function SideTabs({ commands }: { readonly commands: () => readonly Comma
       ?.run();
   return (
     <>
-      {blank.surfaces.length <= ABREAST ? (
+      {station === 'lay-out' && pageCount(piece) !== undefined ? null : blank.surfaces.length <= ABREAST ? (
         <ToggleButtonGroup
           exclusive
           size="small"

@@ -140,6 +140,7 @@ function isCarried(ref: BoxRef, carriers: ReadonlySet<string>, grids: readonly N
     case 'trim':
     case 'bleed':
     case 'safe':
+    case 'spread':
     case 'panel':
     case 'hole':
       return false;

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { STAGES, type JobSummary } from '@/core/job';
+import { STAGES, nextVersion, type JobSummary } from '@/core/job';
 import { FileButton } from '../field/FileButton';
 import { Room } from '../shell/Room';
 import { useSay } from '../shell/Messages';
@@ -60,6 +60,15 @@ export function Board() {
   const openFile = async (file: File) => {
     try {
       router.push(`/jobs/${(await api.open(file)).id}`);
+    } catch (problem) {
+      say({ tone: 'problem', text: wordsOf(problem) });
+    }
+  };
+  const next = async ({ id }: JobSummary) => {
+    try {
+      const { job, head } = await api.current(id);
+      const made = await api.create(nextVersion(job, crypto.randomUUID(), head), `Next version of ${job.name}`);
+      router.push(`/jobs/${made.id}?at=lay-out`);
     } catch (problem) {
       say({ tone: 'problem', text: wordsOf(problem) });
     }
@@ -145,6 +154,7 @@ export function Board() {
                 title={STAGE_WORDS[stage] ?? stage}
                 jobs={byDue(found.filter((j) => j.stage === stage))}
                 onRemove={(job) => void remove(job)}
+                onNext={(job) => void next(job)}
               />
             ))}
           </Box>
@@ -163,10 +173,12 @@ function Stage({
   title,
   jobs,
   onRemove,
+  onNext,
 }: {
   readonly title: string;
   readonly jobs: readonly JobSummary[];
   readonly onRemove: (job: JobSummary) => void;
+  readonly onNext: (job: JobSummary) => void;
 }) {
   const [all, setAll] = useState(false);
   const shown = all ? jobs : jobs.slice(0, SHOWN);
@@ -190,7 +202,7 @@ function Stage({
       <Box sx={{ display: 'grid', gap: 1.5 }}>
         {jobs.length === 0 && <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>None</Box>}
         {shown.map((job) => (
-          <JobCard key={job.id} job={job} onRemove={() => onRemove(job)} />
+          <JobCard key={job.id} job={job} onRemove={() => onRemove(job)} onNext={() => onNext(job)} />
         ))}
         {shown.length < jobs.length && (
           <Button onClick={() => setAll(true)}>Show {jobs.length - shown.length} more</Button>

@@ -10,7 +10,16 @@ import { COLOURS, FACES } from '../shell/theme';
 import { dueWords } from './due';
 
 /** A job on the board: how it looks, when it is due, and what stands in its way. */
-export function JobCard({ job, onRemove }: { readonly job: JobSummary; readonly onRemove: () => void }) {
+interface Props {
+  readonly job: JobSummary;
+  readonly onRemove: () => void;
+  /** Begins a job from it for another year. */
+  readonly onNext: () => void;
+}
+
+const SMALL = { zIndex: 1, minHeight: 0, minWidth: 0, fontSize: 12, color: 'text.secondary', p: 0.25 };
+
+export function JobCard({ job, onRemove, onNext }: Props) {
   const { data } = useQuery({
     queryKey: ['findings', job.id, job.head],
     queryFn: () => api.findings(job.id, job.head),
@@ -69,22 +78,14 @@ export function JobCard({ job, onRemove }: { readonly job: JobSummary; readonly 
               ? `${first.severity === 'fault' ? '✕' : '▲'} ${open.length} open: ${first.message}`.slice(0, 78)
               : '✓ nothing open'}
         </Box>
-        <Button
-          size="small"
-          onClick={onRemove}
-          aria-label={`Take ${job.name} off the board`}
-          sx={{
-            alignSelf: 'flex-end',
-            zIndex: 1,
-            minHeight: 0,
-            fontSize: 12,
-            color: 'text.secondary',
-            p: 0.25,
-            mt: 'auto',
-          }}
-        >
-          take off
-        </Button>
+        <Box sx={{ display: 'flex', justifyContent: 'flex-end', gap: 1.5, mt: 'auto' }}>
+          <Button size="small" onClick={onNext} aria-label={`Begin the next version of ${job.name}`} sx={SMALL}>
+            next version
+          </Button>
+          <Button size="small" onClick={onRemove} aria-label={`Take ${job.name} off the board`} sx={SMALL}>
+            take off
+          </Button>
+        </Box>
       </Box>
     </Paper>
   );

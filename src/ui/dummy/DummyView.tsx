@@ -19,7 +19,7 @@ const THICKEST = 30;
 
 /** The piece folding on the screen, with both its printed sides on it. */
 export default function DummyView() {
-  const { blank, drawings, resources, rules } = useDesk();
+  const { blank, drawingOf, resources, rules } = useDesk();
   const { folding } = blank;
   const [progress, setProgress] = useState(0);
   const [thick, setThick] = useState(6);
@@ -27,7 +27,7 @@ export default function DummyView() {
   const context = usePainting(resources, rules.profile);
   const sideOf = (name: string | undefined) => ({
     surface: blank.surfaces.find((s) => s.name === name),
-    drawing: drawings.find((d) => d.side === name)?.drawing,
+    drawing: name === undefined ? undefined : drawingOf(name),
   });
   const [up, down] = [sideOf(folding?.up), sideOf(folding?.down)];
   const upTexture = useSideTexture(up.surface, up.drawing, context);

@@ -31,7 +31,10 @@ export function ChoiceField<T extends string>({ label, value, options, onChange,
         if (!refusal) onChange(chosen.value);
       }}
       sx={{ width }}
-      slotProps={{ inputLabel: { shrink: true }, select: { SelectDisplayProps: { style: { fontSize: 14 } } } }}
+      slotProps={{
+        inputLabel: { shrink: true },
+        select: { displayEmpty: true, SelectDisplayProps: { style: { fontSize: 14 } } },
+      }}
     >
       {options.map((o) => (
         <MenuItem key={o.value} value={o.value} dense>

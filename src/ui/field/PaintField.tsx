@@ -6,7 +6,18 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import { totalInk, writeBuild, writeHex, type ColourEngine } from '@/core/colour';
-import { BLACK, elementsOf, readPaint, type Job, type Paint, type SolidPaint } from '@/core/job';
+import {
+  BLACK,
+  elementsOf,
+  readPaint,
+  styleBook,
+  textsIn,
+  type ElementOf,
+  type Job,
+  type Paint,
+  type SolidPaint,
+  type StyleBook,
+} from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { useDesk } from '../job/use-desk';
 import { FACES } from '../shell/theme';
@@ -216,14 +227,21 @@ function Total({ total }: { readonly total: number }) {
 const solidsOf = (paint: Paint | null): readonly SolidPaint[] =>
   !paint ? [] : paint.kind === 'gradient' ? paint.stops.map((stop) => stop.paint) : [paint];
 
+/** Colours of a text’s words. */
+const textPaints = (text: ElementOf<'text'>, book: StyleBook): readonly SolidPaint[] =>
+  text.paragraphs.flatMap((p) => p.runs.map((run) => book.run(book.paragraph(text, p), run).paint));
+
 /** Colours that the job uses already. */
 function Used({ job, colour, onChange }: { job: Job; colour: ColourEngine; onChange: (paint: SolidPaint) => void }) {
-  const used = new Map<string, SolidPaint>();
+  const book = styleBook(job);
+  const used = new Map<string, SolidPaint>(
+    job.styles.flatMap(({ look }) => (look.paint ? [[paintWords(look.paint), look.paint]] : [])),
+  );
   for (const { element } of job.pieces.flatMap(elementsOf)) {
     const paints = [
       'fill' in element ? element.fill : null,
       'stroke' in element ? (element.stroke?.paint ?? null) : null,
-      element.kind === 'text' ? element.style.paint : null,
+      ...textsIn(element, book).flatMap((text) => textPaints(text, book)),
     ];
     for (const paint of paints.flatMap(solidsOf)) used.set(paintWords(paint), paint);
   }

@@ -73,7 +73,9 @@ export function Header({ onPalette }: { readonly onPalette: () => void }) {
                 badgeContent={faults}
                 color="error"
                 aria-label={`${faults} to look at`}
-                sx={{ ml: 1.25, mr: 0.5 }}
+                sx={
+                  faults > 9 ? { ml: faults > 99 ? 2.25 : 1.75, mr: faults > 99 ? 1.25 : 0.75 } : { ml: 1.25, mr: 0.5 }
+                }
               />
             )}
           </ButtonBase>

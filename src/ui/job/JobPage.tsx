@@ -14,6 +14,8 @@ import { useBenchView } from '../bench/view';
 import { SideTabs } from '../bench/SideTabs';
 import { AddBar } from '../bench/AddBar';
 import { MeasuresProvider } from '../field/measures';
+import { PageStrip } from '../pages/PageStrip';
+import { pageCount } from '@/core/job';
 import { Palette } from '../palette/Palette';
 import { commandsFor, type Command } from '../palette/commands';
 import { useKeys } from '../palette/use-keys';
@@ -24,6 +26,7 @@ import { InspectSlip } from '../stations/InspectSlip';
 import { OutputSlip } from '../stations/OutputSlip';
 import { ElementSlip } from '../slip/ElementSlip';
 import { SizeSlip } from '../size/SizeSlip';
+import { Compare } from './Compare';
 import { Conflict } from './Conflict';
 import { JobProvider, shownJob, useJob, useJobStore } from './context';
 import { Header } from './Header';
@@ -168,6 +171,8 @@ const Stations = memo(function Stations() {
   const files = useFiles();
   const [palette, setPalette] = useState(false);
   const [ruler, setRuler] = useState(false);
+  const [comparing, setComparing] = useState(false);
+  const previous = useJob((s) => s.job.previous);
   const input = useRef<HTMLInputElement>(null);
 
   // Made at each key press and opening of the palette, from what is true then.
@@ -182,12 +187,16 @@ const Stations = memo(function Stations() {
           input.current?.click();
         },
         calibrate: () => setRuler(true),
+        compare: () => setComparing(true),
       }),
     [store, desk],
   );
   useKeys(
     commands,
-    useCallback(() => palette || ruler || store.getState().typing !== undefined, [palette, ruler, store]),
+    useCallback(
+      () => palette || ruler || comparing || store.getState().typing !== undefined,
+      [palette, ruler, comparing, store],
+    ),
   );
 
   return (
@@ -206,6 +215,7 @@ const Stations = memo(function Stations() {
                 <SideTabs commands={commands} />
                 {station === 'lay-out' && <AddBar commands={commands} />}
               </Box>
+              {station === 'lay-out' && pageCount(desk.piece) !== undefined && <PageStrip />}
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
                 {station === 'size' && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
               </Box>
@@ -235,6 +245,7 @@ const Stations = memo(function Stations() {
         onClose={() => setRuler(false)}
         onDone={() => useBenchView.getState().atTrueSize(desk.surface.boxes.trim)}
       />
+      {comparing && previous && <Compare previous={previous} onClose={() => setComparing(false)} />}
       {conflict.kind === 'conflict' && <Conflict conflict={conflict} />}
     </Box>
   );

@@ -2,6 +2,7 @@ import {
   BLACK,
   Element,
   elementsOn,
+  tableOfWords,
   type ElementInput,
   type ElementKind,
   type Form,
@@ -38,6 +39,14 @@ const PROPORTIONS: Partial<Record<Form['form'], readonly [wide: number, high: nu
   bubble: [1.4, 0.8],
 };
 
+/** Three columns with a header and three rows. */
+const NEW_TABLE = Array.from({ length: 4 }, () => ['', '', '']);
+
+const RULE = { paint: BLACK, widthPt: 0.5 };
+
+/** Rules above, below, and beneath the header; finer ones between rows. */
+const NEW_BORDERS = { top: RULE, header: RULE, bottom: RULE, rows: { ...RULE, widthPt: 0.25 } };
+
 /** A half-circle of a wave, for a path that is to be edited. */
 const FIRST_PATH = 'M0 1C0.2 0 0.4 0 0.5 0.5C0.6 1 0.8 1 1 0';
 
@@ -62,8 +71,15 @@ function inputFor(what: Addable, place: Place, size: number, top: number): Omit<
       return {
         kind: 'text',
         placement: { against: { box: 'safe' }, x: { start: 0, end: 0 }, y: { start: top, size: 12 } },
-        text: '',
-        style: { family: 'Source Sans 3', sizePt: 12, paint: BLACK },
+        look: { sizePt: 12 },
+      } as Omit<ElementInput, 'id'>;
+    case 'table':
+      return {
+        kind: 'table',
+        placement: { against: { box: 'safe' }, x: { start: 0, end: 0 }, y: { start: top, size: 'content' } },
+        ...tableOfWords(NEW_TABLE),
+        header: { rows: 1, cells: { look: { weight: 700 } } },
+        borders: NEW_BORDERS,
       } as Omit<ElementInput, 'id'>;
     case 'path':
       return {
@@ -125,15 +141,18 @@ export function artElement(
   );
 }
 
+/** The element again under an id of its own. A copied frame takes up no other’s text. */
+export const copyOf = (e: Element): Element => ({ ...e, id: freshId(), ...(e.kind === 'text' && { after: null }) });
+
 /** Copies of elements a little further down, held by the same boxes and the same facts, with ids of their own. */
 export function duplicates(job: Job, side: SideName, ids: readonly string[], boxes: SurfaceBoxes): readonly Element[] {
   return elementsOn(pieceOf(job), side)
     .filter((e) => ids.includes(e.id))
     .map((e): Element => {
       const rect = boxes.placed[e.id];
-      const id = freshId();
-      if (!rect) return { ...e, id };
+      const copy = copyOf(e);
+      if (!rect) return copy;
       const { x, y, width, height } = rect;
-      return { ...e, id, placement: moveTo(e.placement, { x: x + 5, y: y + 5, width, height }, boxes, rect) };
+      return { ...copy, placement: moveTo(e.placement, { x: x + 5, y: y + 5, width, height }, boxes, rect) };
     });
 }

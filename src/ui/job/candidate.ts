@@ -1,6 +1,6 @@
 import { checkSurface, figureChanges, lostByChange, type Finding } from '@/core/check';
 import { createComposer } from '@/core/compose';
-import { blankOf, elementsOn, rulesFor, type Job } from '@/core/job';
+import { blankOf, rulesFor, styleBook, type Job } from '@/core/job';
 import type { Resources } from './resources';
 import { pieceOf, type Proposal } from './store';
 
@@ -10,25 +10,18 @@ function findingsOf(job: Job, resources: Resources): readonly Finding[] {
   const blank = blankOf(job, piece);
   const rules = rulesFor(job, piece);
   const { colour, fonts, hyphenator, art } = resources;
-  return blank.surfaces.flatMap((surface) => {
-    const composer = createComposer({
-      boxes: surface.boxes,
-      assets: job.assets,
-      language: job.language,
-      ppi: rules.ppi.value * blank.scale,
-      colour,
-      fonts,
-      hyphenator,
-      art,
-    });
-    return checkSurface(
-      job,
-      piece,
-      surface.name,
-      composer.surface(surface.name, elementsOn(piece, surface.name), piece),
-      blank,
-    );
+  const composer = createComposer({
+    assets: job.assets,
+    language: job.language,
+    ppi: rules.ppi.value * blank.scale,
+    colour,
+    fonts,
+    hyphenator,
+    art,
+    book: styleBook(job),
   });
+  const { drawings } = composer.piece(piece, blank.surfaces);
+  return drawings.flatMap((drawing) => checkSurface(job, piece, drawing.surface, drawing, blank));
 }
 
 const keyOf = (f: Finding) => `${f.rule}/${f.surface}/${f.element ?? ''}/${f.element ? '' : f.message}`;

@@ -22,6 +22,7 @@ function flipped(element: Element): Element {
     case 'shape':
       return { ...element, shape: flippedForm(element.shape) };
     case 'text':
+    case 'table':
     case 'vector':
     case 'page':
       return element;

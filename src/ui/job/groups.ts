@@ -1,4 +1,13 @@
-import { elementsOn, withSide, type Element, type Group, type Job, type Piece, type SideName } from '@/core/job';
+import {
+  elementsOf,
+  elementsOn,
+  withSide,
+  type Element,
+  type Group,
+  type Job,
+  type Piece,
+  type SideName,
+} from '@/core/job';
 import { freshId } from './add-element';
 import { pieceOf } from './store';
 
@@ -26,7 +35,7 @@ export function withGroup(job: Job, group: Group): Job {
 
 /** Groups that nothing is in any more are left out. */
 function tidied(piece: Piece): Piece {
-  const used = new Set(Object.values(piece.surfaces).flatMap((list) => list.map((e) => e.group)));
+  const used = new Set(elementsOf(piece).map(({ element }) => element.group));
   return { ...piece, groups: piece.groups.filter((g) => used.has(g.id)) };
 }
 

@@ -2,7 +2,18 @@
 import fc from 'fast-check';
 import { createComposer } from '@/core/compose';
 import type { Drawing } from '@/core/drawing';
-import { Effect, Guide, NamedGrid, Repeat, blankOf, elementsOn, rulesFor, type Element, type Job } from '@/core/job';
+import {
+  Effect,
+  Guide,
+  NamedGrid,
+  Repeat,
+  blankOf,
+  elementsOn,
+  rulesFor,
+  styleBook,
+  type Element,
+  type Job,
+} from '@/core/job';
 import { apply, centreOf, mappedBounds, pathBounds, type Path } from '@/core/layout';
 import { box, element, inMemory, makeJob, shape, words } from '@/testing/jobs';
 import { openDesk } from '@/output';
@@ -32,9 +43,11 @@ function deskOf(job: Job): Desk {
   const blank = blankOf(job, piece);
   const [surface] = blank.surfaces;
   if (!surface) throw new Error('no side');
-  const composer = createComposer({ boxes: surface.boxes, assets: job.assets, language: 'en', ppi: 300, ...resources }); // prettier-ignore
-  const drawing = composer.surface(surface.name, elementsOn(piece, surface.name), piece);
-  return { job, piece, blank, rules: rulesFor(job, piece), surface, resources, composer, drawing, drawings: [{ side: surface.name, drawing }] }; // prettier-ignore
+  const composer = createComposer({ assets: job.assets, language: 'en', ppi: 300, ...resources, book: styleBook(job) }); // prettier-ignore
+  const { drawings, story } = composer.piece(piece, blank.surfaces);
+  const [drawing] = drawings;
+  if (!drawing) throw new Error('nothing drawn');
+  return { job, piece, blank, rules: rulesFor(job, piece), surface, resources, story, drawing, beside: undefined, drawingOf: () => drawing, nameIn: () => undefined }; // prettier-ignore
 }
 
 const drawn = (job: Job): Drawing => deskOf(job).drawing;

@@ -1,4 +1,4 @@
-import type { Job, Layer, Piece } from '@/core/job';
+import { mapElements, type Job, type Layer, type Piece } from '@/core/job';
 import { freshId } from './add-element';
 import { pieceOf } from './store';
 
@@ -37,8 +37,5 @@ export const removeLayer = (job: Job, id: string): Job =>
     const layers = piece.layers.filter((l) => l.id !== id);
     const to = layers[Math.max(0, at - 1)];
     if (!to) return piece;
-    const surfaces = Object.fromEntries(
-      Object.entries(piece.surfaces).map(([side, list]) => [side, list.map((e) => (e.layer === id ? { ...e, layer: to.id } : e))]),
-    );
-    return { ...piece, layers, surfaces };
+    return { ...mapElements(piece, (e) => (e.layer === id ? { ...e, layer: to.id } : e)), layers };
   }); // prettier-ignore

@@ -8,8 +8,18 @@ interface Ground {
 }
 
 /** What the artwork is: nothing of the blank or the rules is made from it. */
-const ARTWORK: readonly string[] = ['surfaces', 'layers', 'groups', 'grids', 'guides'];
-const REST: readonly string[] = ['pieces', 'assets', 'stage', 'notes', 'client', 'due', 'quantity'];
+const ARTWORK: readonly string[] = [
+  'surfaces',
+  'bases',
+  'layouts',
+  'numbering',
+  'layers',
+  'groups',
+  'grids',
+  'guides',
+  'baselineGrid',
+];
+const REST: readonly string[] = ['pieces', 'assets', 'styles', 'stage', 'notes', 'client', 'due', 'quantity'];
 
 const without = (record: object, keys: readonly string[]) =>
   Object.entries(record).filter(([key]) => !keys.includes(key));

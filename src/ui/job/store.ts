@@ -3,6 +3,8 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 import { produce, type Draft } from 'immer';
 import {
   blankOf,
+  placeOfCell,
+  type CellBlock,
   elementsOf,
   elementsOn,
   withSide,
@@ -11,6 +13,7 @@ import {
   type Piece,
   type SideName,
   type SolidPaint,
+  type TextRange,
 } from '@/core/job';
 import type { Lost } from '@/core/check';
 import type { Measured } from '@/core/figure';
@@ -62,6 +65,8 @@ export interface JobState {
   readonly selection: readonly string[];
   /** The text being typed in place. */
   readonly typing: string | undefined;
+  /** What is selected of the text being typed, from where it was begun to where it was drawn. */
+  readonly range: TextRange | undefined;
   readonly side: SideName;
   readonly station: Station;
   readonly pointed: Measured | undefined;
@@ -71,12 +76,21 @@ export interface JobState {
   readonly folded: boolean;
   /** What a colour that is picked on the bench is for. */
   readonly picking: ((paint: SolidPaint) => void) | undefined;
+  /** Cells chosen in the table that is selected. */
+  readonly cells: CellBlock | undefined;
   /** The path whose points are being edited. */
   readonly editing: string | undefined;
   /** The picture whose content is moved within its frame. */
   readonly framing: string | undefined;
 
   readonly edit: (label: string, change: (draft: Draft<Job>) => void, merge?: string) => void;
+  /** Changes the elements of a side of the piece on the bench. */
+  readonly editSide: (
+    label: string,
+    side: SideName,
+    change: (elements: readonly Element[]) => readonly Element[],
+    merge?: string,
+  ) => void;
   readonly replace: (label: string, job: Job) => void;
   readonly preview: (job: Job | undefined) => void;
   readonly propose: (proposal: Proposal | undefined) => void;
@@ -85,7 +99,9 @@ export interface JobState {
   readonly redo: () => Promise<void>;
   readonly select: (ids: readonly string[]) => void;
   readonly type: (id: string | undefined) => void;
+  readonly mark: (range: TextRange) => void;
   readonly pick: (take: ((paint: SolidPaint) => void) | undefined) => void;
+  readonly chooseCells: (cells: CellBlock | undefined) => void;
   readonly editPath: (id: string | undefined) => void;
   readonly frame: (id: string | undefined) => void;
   readonly show: (side: SideName) => void;
@@ -105,7 +121,14 @@ export type JobStore = StoreApi<JobState>;
 const MERGE_WITHIN = 1_200;
 
 /** Nothing typed, edited, framed or picked. */
-const NO_MODE = { typing: undefined, editing: undefined, framing: undefined, picking: undefined };
+const NO_MODE = {
+  cells: undefined,
+  typing: undefined,
+  range: undefined,
+  editing: undefined,
+  framing: undefined,
+  picking: undefined,
+};
 
 export function createJobStore(
   current: {
@@ -152,7 +175,10 @@ export function createJobStore(
         job,
         live: undefined,
         proposal: undefined,
-        typing: undefined,
+        typing:
+          state.typing !== undefined && exists.has(placeOfCell(state.typing)?.table ?? state.typing)
+            ? state.typing
+            : undefined,
         selection: state.selection.filter((id) => exists.has(id)),
         undoStack: kind === 'undo' ? state.undoStack.slice(0, -1) : [...state.undoStack, here],
         redoStack: kind === 'undo' ? [...state.redoStack, here] : state.redoStack.slice(0, -1),
@@ -170,15 +196,18 @@ export function createJobStore(
       save: { kind: 'saved', at: undefined },
       selection: [],
       typing: undefined,
+      range: undefined,
       side: blankOf(current.job, pieceOf(current.job)).surfaces[0]?.name ?? 'front',
       station,
       pointed: undefined,
       proposal: undefined,
       folded: false,
       picking: undefined,
+      cells: undefined,
       editing: undefined,
       framing: undefined,
       edit: (label, change, merge) => commit(label, produce(get().job, change), merge),
+      editSide: (label, side, change, merge) => commit(label, changeSide(get().job, side, change), merge),
       replace: (label, job) => commit(label, job, undefined),
       preview: (live) => set({ live }),
       // While it waits, the bench shows what it would be.
@@ -189,11 +218,15 @@ export function createJobStore(
       select: (selection) =>
         set((s) => ({
           selection,
+          cells:
+            s.selection.length === 1 && selection.length === 1 && s.selection[0] === selection[0] ? s.cells : undefined,
           editing: s.editing && selection.includes(s.editing) ? s.editing : undefined,
           framing: s.framing && selection.includes(s.framing) ? s.framing : undefined,
         })),
-      type: (typing) => set({ typing }),
+      type: (typing) => set({ typing, range: undefined }),
+      mark: (range) => set({ range }),
       pick: (picking) => set({ picking }),
+      chooseCells: (cells) => set({ cells }),
       editPath: (editing) => set({ editing }),
       frame: (framing) => set({ framing }),
       show: (side) => set({ side, selection: [], ...NO_MODE }),
@@ -232,17 +265,18 @@ export function pieceOf(job: Job): Piece {
 }
 
 /** Changes some elements of the side shown; elements the change leaves alone stay the same objects. */
-export function withElements(job: Job, side: SideName, change: (element: Element) => Element): Job {
+export const withElements = (job: Job, side: SideName, change: (element: Element) => Element): Job =>
+  changeSide(job, side, (elements) => elements.map(change));
+
+/** Changes what lies on a side of the piece on the bench. */
+export function changeSide(
+  job: Job,
+  side: SideName,
+  change: (elements: readonly Element[]) => readonly Element[],
+): Job {
   const piece = pieceOf(job);
   const before = elementsOn(piece, side);
-  const elements = before.map(change);
-  if (elements.every((e, i) => e === before[i])) return job;
+  const elements = change(before);
+  if (elements.length === before.length && elements.every((e, i) => e === before[i])) return job;
   return { ...job, pieces: [withSide(piece, side, elements), ...job.pieces.slice(1)] };
-}
-
-/** The elements of a side, to be changed in a draft; a side that had none gets its list. */
-export function elementsDraft(draft: Draft<Job>, side: SideName): Draft<Element>[] {
-  const [piece] = draft.pieces;
-  if (!piece) return [];
-  return (piece.surfaces[side] ??= []);
 }

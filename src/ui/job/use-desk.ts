@@ -2,11 +2,11 @@
 import { wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding } from '@/core/check';
-import { createComposer, withBarePaper, withRepeats, type Composer } from '@/core/compose';
-import { itemsOf, type Drawing } from '@/core/drawing';
-import type { Blank, BlankSurface } from '@/core/format';
-import { elementsOn, type Job, type Piece, type SideName } from '@/core/job';
-import type { SurfaceBoxes } from '@/core/layout';
+import { createComposer, nameOf, type Story } from '@/core/compose';
+import type { Drawing } from '@/core/drawing';
+import { facingOf, type Blank, type BlankSurface } from '@/core/format';
+import type { Mm } from '@/core/measure';
+import { elementsOf, styleBook, surfaceOf, surfacesToLay, type Job, type Piece, type SideName } from '@/core/job';
 import type { Rules } from '@/core/rules';
 import type { CheckWorker } from '@/workers/check.worker';
 import { useResources, type Resources } from './resources';
@@ -21,9 +21,15 @@ export interface Desk {
   readonly rules: Rules;
   readonly surface: BlankSurface;
   readonly resources: Resources;
-  readonly composer: Composer;
+  /** The text that an element shows, or shows a part of. */
+  readonly story: (id: string) => Story | undefined;
   readonly drawing: Drawing;
-  readonly drawings: readonly { readonly side: SideName; readonly drawing: Drawing }[];
+  /** The page beside it in the open book, and how far to the right its trim begins. */
+  readonly beside: { readonly drawing: Drawing; readonly dx: Mm } | undefined;
+  /** Draws another side; one that did not change is not drawn twice. */
+  readonly drawingOf: (side: SideName) => Drawing | undefined;
+  /** What an element is called, on whichever side. */
+  readonly nameIn: (id: string) => string | undefined;
 }
 
 /** Draws the job anew at every change; what did not change is not laid out twice. */
@@ -33,53 +39,44 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
   const { rules, blank } = useMemo(() => groundOf(job, piece), [groundOf, job, piece]);
   const { resources, problem } = useResources(job, rules.profile);
   const ppi = rules.ppi.value * blank.scale;
-  // One composer for each shape of side that the piece has; pages that are alike share one.
-  const composers = useMemo(() => {
+  const composer = useMemo(() => {
     if (!resources) return undefined;
     const { colour, fonts, hyphenator, art } = resources;
-    const known = new Map<string, Composer>();
-    const byBoxes = new WeakMap<SurfaceBoxes, Composer>();
-    return (boxes: SurfaceBoxes): Composer => {
-      const same = byBoxes.get(boxes);
-      if (same) return same;
-      const key = JSON.stringify(boxes);
-      const before = known.get(key);
-      if (before) {
-        byBoxes.set(boxes, before);
-        return before;
-      }
-      const made = createComposer({
-        boxes,
-        assets: job.assets,
-        language: job.language,
-        ppi,
-        colour,
-        fonts,
-        hyphenator,
-        art,
-      });
-      known.set(key, made);
-      byBoxes.set(boxes, made);
-      return made;
-    };
-  }, [resources, job.language, ppi, job.assets]);
+    const { assets, language } = job;
+    return createComposer({ assets, language, ppi, colour, fonts, hyphenator, art, book: styleBook(job) });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- nothing else of the job is ground
+  }, [resources, job.language, ppi, job.assets, job.styles, job.cellStyles]);
   const desk = useMemo((): Desk | undefined => {
-    const surface = blank.surfaces.find((s) => s.name === side) ?? blank.surfaces[0];
-    if (!composers || !resources || !surface) return undefined;
-    const plain = blank.surfaces.map((s) => ({
-      side: s.name,
-      drawing: withBarePaper(composers(s.boxes).surface(s.name, elementsOn(piece, s.name), piece), s.zones),
-    }));
-    const drawings = plain.map(({ side: name, drawing }, i) => {
-      const repeats = blank.surfaces[i]?.repeats;
-      const source = repeats && plain.find((d) => d.side === repeats.surface)?.drawing;
-      return { side: name, drawing: source ? withRepeats(drawing, itemsOf(source), repeats.at) : drawing };
-    });
-    const drawing = drawings.find((d) => d.side === surface.name)?.drawing;
-    return (
-      drawing && { job, piece, blank, rules, surface, resources, composer: composers(surface.boxes), drawing, drawings }
-    );
-  }, [job, piece, blank, rules, side, composers, resources]);
+    const surface = surfaceOf(blank, piece, side) ?? blank.surfaces[0];
+    if (!composer || !resources || !surface) return undefined;
+    const surfaces = surfacesToLay(blank, piece);
+    const facing = surface.boxes.spread === surface.boxes.trim ? undefined : facingOf(surface.name);
+    const { drawings, story } = composer.piece(piece, surfaces, [
+      surface.name,
+      ...(facing === undefined ? [] : [facing]),
+    ]);
+    const [drawing, other] = drawings;
+    if (!drawing) return undefined;
+    return {
+      job,
+      piece,
+      blank,
+      rules,
+      surface,
+      resources,
+      story,
+      drawing,
+      beside: other && {
+        drawing: other,
+        dx: surface.boxes.spread.x < 0 ? surface.boxes.spread.x : surface.boxes.trim.width,
+      },
+      drawingOf: (name) => composer.piece(piece, surfaces, [name]).drawings[0],
+      nameIn: (id) => {
+        const found = elementsOf(piece).find(({ element }) => element.id === id);
+        return found && nameOf(found.element);
+      },
+    };
+  }, [job, piece, blank, rules, side, composer, resources]);
   return { desk, problem };
 }
 
@@ -106,24 +103,46 @@ export const useFindings = () => useContext(FindingsContext);
 /** Rest before checking, so that a drag is not checked at every step, ms. */
 const REST = 120;
 
-/** Checks the drawings in a worker. A result that comes after a newer change is thrown away. */
+/** Pages are drawn for the checks in turns of so long, so that the hand is never kept waiting, ms. */
+const TURN = 12;
+
+/** Checks the piece in a worker. A result that comes after a newer change is thrown away. */
 export function useChecks(desk: Desk | undefined): readonly Finding[] {
   const worker = useRef<Remote<CheckWorker>>(undefined);
+  /** What the worker was given last of each side. */
+  const given = useRef(new Map<SideName, Drawing>());
   const [findings, setFindings] = useState<readonly Finding[]>([]);
   useEffect(() => {
     const thread = new Worker(new URL('../../workers/check.worker.ts', import.meta.url), { type: 'module' });
     worker.current = wrap<CheckWorker>(thread);
+    given.current = new Map();
     return () => thread.terminate();
   }, []);
   useEffect(() => {
     if (!desk) return;
     let current = true;
-    const timer = setTimeout(() => {
-      const { job, piece, drawings } = desk;
-      void worker.current?.check(job, piece.id, drawings).then((found) => {
+    const { job, piece, blank } = desk;
+    const sides = blank.surfaces.map((s) => s.name);
+    let at = 0;
+    const turn = () => {
+      if (!current) return;
+      const until = performance.now() + TURN;
+      for (; at < sides.length && performance.now() < until; at += 1) {
+        const side = sides[at] ?? '';
+        const drawing = desk.drawingOf(side);
+        if (!drawing || given.current.get(side) === drawing) continue;
+        given.current.set(side, drawing);
+        void worker.current?.take(side, drawing);
+      }
+      if (at < sides.length) {
+        timer = setTimeout(turn);
+        return;
+      }
+      void worker.current?.check(job, piece.id, sides).then((found) => {
         if (current) setFindings(found);
       });
-    }, REST);
+    };
+    let timer = setTimeout(turn, REST);
     return () => {
       current = false;
       clearTimeout(timer);

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback } from 'react';
-import type { Asset, Element } from '@/core/job';
+import type { Asset, Element, Job } from '@/core/job';
 import type { Point } from '@/core/layout';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
@@ -8,8 +8,10 @@ import { framesAt } from '../bench/gestures';
 import { artElement, pictureFrame } from './add-element';
 import { useJobStore } from './context';
 import { useDesk } from './use-desk';
-import { elementsDraft, pieceOf } from './store';
+import { changeSide, pieceOf } from './store';
 import { elementsOn } from '@/core/job';
+
+const withAsset = (job: Job, sha: string, asset: Asset): Job => ({ ...job, assets: { ...job.assets, [sha]: asset } });
 
 /**
  * Takes in dropped or chosen files: pictures go into the frame they fall on, into the chosen frames in reading order, or
@@ -31,10 +33,10 @@ export function useFiles() {
         if (files.length > 1) say({ tone: 'done', text: `Bringing in ${i + 1} of ${files.length}: ${file.name}` });
         try {
           const { sha, asset, left } = await api.addAsset(file);
-          const { edit } = store.getState();
+          const { job, replace } = store.getState();
           if (left.length > 0) say({ tone: 'done', text: `${asset.name} came without: ${left.join('; ')}.` });
           if (asset.kind === 'font') {
-            edit(`Bring in ${asset.family}`, (draft) => void (draft.assets[sha] = asset));
+            replace(`Bring in ${asset.family}`, withAsset(job, sha, asset));
             say({
               tone: 'done',
               text: `${asset.family} can be chosen now. ${asset.embedding === 'print' ? 'Its maker allows print only, so it stays out of working files.' : ''}`,
@@ -45,19 +47,21 @@ export function useFiles() {
           if (store.getState().station !== 'lay-out') store.getState().go('lay-out');
           const frame = asset.kind === 'picture' ? waiting.shift() : undefined;
           if (frame) {
-            edit('Replace picture', (draft) => {
-              draft.assets[sha] = asset;
-              const element = elementsDraft(draft, side).find((e) => e.id === frame);
-              if (element?.kind === 'picture') element.picture = sha;
-            });
+            replace(
+              'Replace picture',
+              changeSide(withAsset(job, sha, asset), side, (list) =>
+                list.map((e) => (e.id === frame && e.kind === 'picture' ? { ...e, picture: sha } : e)),
+              ),
+            );
             taken.push(frame);
           } else {
             const isFirst = elementsOn(pieceOf(store.getState().job), side).length === 0;
             const made = elementFor(sha, asset, isFirst);
-            edit(asset.kind === 'picture' ? 'Place picture' : `Bring in ${asset.name}`, (draft) => {
-              draft.assets[sha] = asset;
-              elementsDraft(draft, side).push(made);
-            });
+            const label = asset.kind === 'picture' ? 'Place picture' : `Bring in ${asset.name}`;
+            replace(
+              label,
+              changeSide(withAsset(job, sha, asset), side, (list) => [...list, made]),
+            );
             taken.push(made.id);
           }
         } catch (error) {

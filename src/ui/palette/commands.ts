@@ -1,18 +1,21 @@
-import { elementsOn, withSide, type Axis, type Element } from '@/core/job';
+import { cellId, elementsOn, withSide, withoutElements, type Axis, type Element } from '@/core/job';
 import { toStep } from '@/core/layout';
 import { isCalibrated, useBenchView } from '../bench/view';
 import { moveBy } from '../bench/gestures';
 import { alignSelection, distributeSelection } from '../job/arrange';
-import { duplicates, freshId, newElement, type Addable } from '../job/add-element';
+import { copyOf, duplicates, newElement, type Addable } from '../job/add-element';
+import { outlined } from '../job/outlines';
+import { withPlaceholder } from '../job/placeholder';
 import { groupSelection, ungroupSelection } from '../job/groups';
-import { STATIONS, elementsDraft, pieceOf, type JobStore, type Station } from '../job/store';
+import { STATIONS, pieceOf, type JobStore, type Station } from '../job/store';
+import { tableCommands } from './table-commands';
 import type { Desk } from '../job/use-desk';
 
 /** Something a person can do, by name, by key, or both. */
 export interface Command {
   readonly id: string;
   readonly title: string;
-  readonly group: 'Go' | 'Add' | 'Edit' | 'Arrange' | 'Look';
+  readonly group: 'Go' | 'Add' | 'Table' | 'Edit' | 'Arrange' | 'Look';
   /** As `keyOf` writes it: `Ctrl+Z`, `Shift+ArrowUp`. */
   readonly keys: readonly string[];
   readonly enabled: boolean;
@@ -64,12 +67,20 @@ interface Surroundings {
   readonly openPalette: () => void;
   readonly choosePicture: () => void;
   readonly calibrate: () => void;
+  readonly compare: () => void;
 }
 
 /** Every command of the job page, in the order of the palette. */
-export function commandsFor({ store, desk, openPalette, choosePicture, calibrate }: Surroundings): readonly Command[] {
+export function commandsFor({
+  store,
+  desk,
+  openPalette,
+  choosePicture,
+  calibrate,
+  compare,
+}: Surroundings): readonly Command[] {
   const state = store.getState();
-  const { selection, side, job, edit, replace, select, type, show, go } = state;
+  const { selection, side, job, replace, select, type, show, go } = state;
   const view = useBenchView.getState();
   const { boxes } = desk.surface;
   const elements = elementsOn(pieceOf(job), side);
@@ -85,9 +96,14 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
   const add = (kind: Addable) => () => {
     go('lay-out');
     const element = newElement(kind, boxes);
-    edit(`Add ${kind}`, (draft) => void elementsDraft(draft, side).push(element));
+    state.editSide(`Add ${kind}`, side, (list) => [...list, element]);
     select([element.id]);
     if (kind === 'text') type(element.id);
+    if (kind === 'table') {
+      const first = { row: 0, column: 0 };
+      state.chooseCells({ from: first, to: first });
+      type(cellId(element.id, first));
+    }
   };
   const nudge = (dx: number, dy: number) => () =>
     replace('Nudge', moveBy(job, side, boxes, selection, toStep(dx * job.step, 1e-6), toStep(dy * job.step, 1e-6)));
@@ -125,9 +141,11 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     ),
     command('Go', 'side-next', 'Next side or page', ['PageDown'], () => turn(1), desk.blank.surfaces.length > 1),
     command('Go', 'side-previous', 'Previous side or page', ['PageUp'], () => turn(-1), desk.blank.surfaces.length > 1),
+    command('Go', 'compare', 'Compare with the version before', ['Shift+V'], compare, job.previous !== null),
     command('Go', 'palette', 'Find a command', ['/', 'Ctrl+K'], openPalette),
 
     command('Add', 'add-text', 'Add text', ['T'], add('text')),
+    command('Add', 'add-table', 'Add a table', ['Shift+T'], add('table')),
     command('Add', 'add-picture', 'Add a picture, an SVG or a PDF page', ['P'], choosePicture),
     command('Add', 'add-frame', 'Add an empty picture frame', ['Shift+P'], add('picture')),
     command('Add', 'add-font', 'Bring in a font (TTF, OTF, WOFF2)', [], choosePicture),
@@ -140,8 +158,16 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
     }),
     ...MORE_FORMS.map(([form, words, key]) => command('Add', `add-${form}`, `Add ${words}`, key ? [key] : [], add(form))),
 
+    ...tableCommands(store, (id, title, keys, run, enabled) => command('Table', id, title, keys, run, enabled)),
     command('Edit', 'undo', 'Undo', ['Ctrl+Z'], () => void state.undo(), state.undoStack.length > 0),
     command('Edit', 'redo', 'Redo', ['Ctrl+Shift+Z', 'Ctrl+Y'], () => void state.redo(), state.redoStack.length > 0),
+    command('Edit', 'placeholder', 'Fill the selected text with placeholder words', [], () => chosen?.kind === 'text' && replace('Placeholder words', withPlaceholder(desk, chosen)), laysOut && chosen?.kind === 'text'),
+    command('Edit', 'outlines', 'Turn the selected text into outlines', [], () => {
+      if (chosen?.kind !== 'text') return;
+      const { job: next, ids } = outlined(desk, chosen);
+      replace('Outlines', next);
+      select(ids);
+    }, laysOut && chosen?.kind === 'text'),
     command('Edit', 'type', 'Type in the selected text', ['Enter'], () => chosen && type(chosen.id), laysOut && chosen?.kind === 'text'),
     command('Edit', 'select-all', 'Select everything on this side', ['Ctrl+A'], () => select(elements.map((e) => e.id)), laysOut),
     command('Edit', 'select-next', 'Select the next element', ['Tab'], next(1), laysOut),
@@ -160,12 +186,12 @@ export function commandsFor({ store, desk, openPalette, choosePicture, calibrate
       select(copies.map((c) => c.id));
     }, some),
     command('Edit', 'duplicate-here', 'Duplicate in the same place', ['Ctrl+Shift+D'], () => {
-      const copies = elements.filter(isChosen).map((e) => ({ ...e, id: freshId() }));
+      const copies = elements.filter(isChosen).map(copyOf);
       changeSide('Duplicate', (list) => [...list, ...copies]);
       select(copies.map((c) => c.id));
     }, some),
     command('Edit', 'delete', 'Delete', ['Delete', 'Backspace'], () => {
-      changeSide('Delete', (list) => list.filter((e) => !isChosen(e)));
+      replace('Delete', { ...job, pieces: job.pieces.map((p, i) => (i === 0 ? withoutElements(p, selection) : p)) });
       select([]);
     }, some),
     ...([['Left', -1, 0], ['Right', 1, 0], ['Up', 0, -1], ['Down', 0, 1]] as const).flatMap(([name, dx, dy]) => [

@@ -12,6 +12,9 @@ function isField(target: EventTarget | null): boolean {
 /** Controls that have a use of their own for these keys. */
 const OWN_USE = ['Tab', 'Shift+Tab', 'Enter', 'Escape', 'Space', 'ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'];
 
+/** A button that took itself away leaves what it stood in without the focus for a moment; the keys are still not the bench’s. */
+const isSomethingOpen = () => document.querySelector('.MuiModal-root') !== null;
+
 /** Listens for the keys of the commands. Tab, Enter and the arrows belong to the bench only while it has the focus. */
 export function useKeys(commands: () => readonly Command[], isOff: () => boolean): void {
   useEffect(() => {
@@ -22,7 +25,7 @@ export function useKeys(commands: () => readonly Command[], isOff: () => boolean
       if (isField(event.target) && !/^Alt\+\d$/.test(key)) return;
       const onBench =
         event.target instanceof Element &&
-        (event.target.closest('[data-bench]') !== null || event.target === document.body);
+        (event.target.closest('[data-bench]') !== null || (event.target === document.body && !isSomethingOpen()));
       if (OWN_USE.includes(key) && !onBench) return;
       const command = commands().find((c) => c.keys.includes(key) && c.enabled);
       if (!command) return;

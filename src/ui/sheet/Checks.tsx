@@ -37,11 +37,10 @@ export function useFix() {
 /** What breaks a rule, with the fix beside it. */
 export function Checks() {
   const findings = useFindings();
-  const { drawings } = useDesk();
+  const { nameIn } = useDesk();
   const see = useSeeFinding();
   const fix = useFix();
   const go = useJob((s) => s.go);
-  const names = new Map(drawings.flatMap((d) => d.drawing.frames.map((f) => [f.element, f.name])));
   return (
     <section aria-label="Checks">
       <Heading>Checks</Heading>
@@ -75,7 +74,7 @@ export function Checks() {
               sx={{ fontSize: 'inherit', fontFamily: 'inherit', textAlign: 'left', fontWeight: 600 }}
             >
               <span aria-hidden>{SIGN[finding.severity]} </span>
-              {finding.element ? (names.get(finding.element) ?? 'Element') : 'This side'}
+              {finding.element ? (nameIn(finding.element) ?? 'Element') : 'This side'}
             </Link>{' '}
             {finding.message}
           </Box>

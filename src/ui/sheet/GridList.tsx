@@ -12,6 +12,7 @@ import { useDesk } from '../job/use-desk';
 import { BoxField } from '../slip/BoxField';
 import { TrackSizesField } from '../field/TrackSizesField';
 import { Fold } from './Fold';
+import { BaselineFields } from './BaselineFields';
 import { GridMargins } from './GridMargins';
 
 /** Grids laid into boxes: a panel, a column, a picture; each divides its box into equal parts or by given widths. */
@@ -60,6 +61,7 @@ export function GridList() {
           <Button size="small" onClick={() => set('Remove grid', piece.grids.filter((g) => g.id !== grid.id))}>Remove</Button>
         </Box>
       ))}
+      <BaselineFields />
       <Button size="small" sx={{ justifySelf: 'start' }} onClick={add}>
         {selection.length > 0 ? 'Divide the selected box' : 'Divide a box'}
       </Button>

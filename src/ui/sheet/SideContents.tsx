@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { nameOf } from '@/core/compose';
-import { elementsOn, type Element, type Layer } from '@/core/job';
+import { elementsOn, plainText, type Element, type Layer } from '@/core/job';
 import { CheckField } from '../field/CheckField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../job/context';
@@ -18,7 +18,9 @@ import { Fold } from './Fold';
 const MOST = 200;
 
 const matches = (element: Element, words: string): boolean =>
-  `${nameOf(element)} ${element.kind === 'text' ? element.text : ''}`.toLowerCase().includes(words.toLowerCase());
+  `${nameOf(element)} ${element.kind === 'text' ? plainText(element.paragraphs) : ''}`
+    .toLowerCase()
+    .includes(words.toLowerCase());
 
 /** What lies on this side, the uppermost first, by layer; found by name or by the words in it. */
 export function SideContents() {

@@ -9,11 +9,13 @@ import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { Checks } from './Checks';
+import { BaseList } from './BaseList';
 import { GridList } from './GridList';
 import { GuideList } from './GuideList';
 import { Heading } from './Heading';
 import { MeasureList } from './MeasureList';
 import { SideContents } from './SideContents';
+import { StyleList } from './StyleList';
 import { SheetLine } from './SheetLine';
 import { dueWords } from '../board/due';
 
@@ -76,6 +78,8 @@ export function YellowSheet() {
       {station === 'lay-out' && (
         <>
           <SideContents />
+          <StyleList />
+          <BaseList />
           <MeasureList />
           <GridList />
           <GuideList />

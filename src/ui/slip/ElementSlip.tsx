@@ -10,13 +10,15 @@ import { COLOURS } from '../shell/theme';
 import { ArrangeFields } from './ArrangeFields';
 import { PictureFields } from './PictureFields';
 import { EffectFields } from './EffectFields';
+import { FollowsLayout } from './FollowsLayout';
 import { GroupFields } from './GroupFields';
 import { Opener } from './Opener';
 import { AxisBoxes, PlacementFields } from './PlacementFields';
 import { RepeatFields } from './RepeatFields';
 import { LineFields, ShapeFields } from './ShapeFields';
 import { Group, Groups, Slip } from './Slip';
-import { TextFields } from './TextFields';
+import { TableFields } from './table/TableFields';
+import { TextFields } from './text/TextFields';
 import { useChange } from './use-change';
 import { PageFields, VectorFields } from './VectorFields';
 import { WholeFields } from './WholeFields';
@@ -26,6 +28,7 @@ export function ElementSlip() {
   const { piece, drawing } = useDesk();
   const side = useJob((s) => s.side);
   const selection = useJob((s) => s.selection);
+  const cells = useJob((s) => s.cells);
   const elements = elementsOn(piece, side).filter((e) => selection.includes(e.id));
   const [only] = elements;
   if (!only) {
@@ -52,11 +55,13 @@ export function ElementSlip() {
   }
   return (
     <Slip label="Selection">
+      <FollowsLayout element={only} />
       <Groups>
         <Name element={only} />
-        <PlacementFields element={only} />
+        {/* While cells are chosen, the fields are theirs. */}
+        {!cells && <PlacementFields element={only} />}
         <Kind element={only} />
-        <Whole element={only} />
+        {!cells && <Whole element={only} />}
       </Groups>
     </Slip>
   );
@@ -129,5 +134,7 @@ function Kind({ element }: { readonly element: Element }) {
       return <PageFields element={element} />;
     case 'text':
       return <TextFields element={element} />;
+    case 'table':
+      return <TableFields element={element} />;
   }
 }

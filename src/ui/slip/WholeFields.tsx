@@ -2,6 +2,8 @@
 import { nameOf } from '@/core/compose';
 import { elementsOn, type Element } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
+import { CheckField } from '../field/CheckField';
+import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
@@ -13,15 +15,15 @@ import { useChange } from './use-change';
 /** Opacity, mixing, turn and lean; the layer it lies on, and the shape it is seen through. */
 export function WholeFields({ element }: { readonly element: Element }) {
   const change = useChange(element);
-  const { piece } = useDesk();
+  const { piece, job, rules } = useDesk();
   const side = useJob((s) => s.side);
   const shapes = elementsOn(piece, side).filter((e) => e.kind === 'shape' && e.id !== element.id);
   const { rotate, shear } = element.placement;
   const pose = (label: string, values: Partial<Element['placement']>) =>
     change(label, (el) => ({ ...el, placement: { ...el.placement, ...values } }));
-  const set = (label: string, values: Partial<Pick<Element, 'opacity' | 'blend' | 'layer' | 'clipTo'>>) =>
+  const set = (label: string, values: Partial<Pick<Element, 'opacity' | 'blend' | 'layer' | 'clipTo' | 'wrap'>>) =>
     change(label, (el) => ({ ...el, ...values }));
-  const further = Number(element.blend !== 'normal') + Number(shear !== 0) + Number(element.clipTo !== null);
+  const further = Number(element.blend !== 'normal') + Number(shear !== 0) + Number(element.clipTo !== null) + Number(element.wrap !== null);
   return (
     <>
       <NumberField label="opacity" value={Math.round(element.opacity * 1000) / 10} least={0} most={100} width={60} after=" %" onChange={(p) => set('Opacity', { opacity: p / 100 })} />
@@ -38,6 +40,8 @@ export function WholeFields({ element }: { readonly element: Element }) {
             options={[{ value: '', label: 'nothing' }, ...shapes.map((s) => ({ value: s.id, label: nameOf(s) }))]}
             onChange={(to) => set('Clip', { clipTo: to === '' ? null : to })}
           />
+          <CheckField label="text keeps off it" checked={element.wrap !== null} onChange={(on) => set('Wrap', { wrap: on ? 3 : null })} />
+          {element.wrap !== null && <HeldLengthField label="by" name="wrap" value={element.wrap} unit={job.unit} ppi={rules.ppi.value} width={74} onChange={(wrap) => set('Wrap', { wrap })} />}
         </Group>
       </Opener>
     </>

@@ -20,6 +20,7 @@ export function boxChoices(boxes: SurfaceBoxes, waiting: ReadonlySet<string>): r
     { box: 'trim' },
     { box: 'safe' },
     { box: 'bleed' },
+    ...(boxes.spread.width > boxes.trim.width ? [{ box: 'spread' } as const] : []),
     ...(boxes.panels.length > 1 ? boxes.panels.map((p): BoxRef => ({ box: 'panel', panel: p.name })) : []),
     ...trackRefs(boxes.grid, undefined),
     ...Object.entries(boxes.grids).flatMap(([id, tracks]) => trackRefs(tracks, id)),

@@ -14,12 +14,11 @@ import { Slip } from '../slip/Slip';
 /** Every finding with its reason and its fixes; the bench shows where they are. */
 export function InspectSlip() {
   const findings = useFindings();
-  const { surface, drawings } = useDesk();
+  const { surface, nameIn } = useDesk();
   const selection = useJob((s) => s.selection);
   const see = useSeeFinding();
   const fix = useFix();
   const { guides, trimmed, toggle } = useBenchView();
-  const names = new Map(drawings.flatMap((d) => d.drawing.frames.map((f) => [f.element, f.name])));
   const counters = new Map<string, number>();
   const faults = findings.filter((f) => f.severity === 'fault').length;
   return (
@@ -80,7 +79,7 @@ export function InspectSlip() {
               </Box>
               <Box sx={{ flex: 1, fontSize: 14, lineHeight: 1.3 }}>
                 <b>{RULES.find((r) => r.id === finding.rule)?.title}</b>
-                {finding.element ? `: ${names.get(finding.element) ?? 'element'}. ` : '. '}
+                {finding.element ? `: ${nameIn(finding.element) ?? 'element'}. ` : '. '}
                 {finding.message}
                 <Box sx={{ color: 'text.secondary', fontSize: 12.5 }}>{finding.why}</Box>
               </Box>

@@ -1,0 +1,32 @@
+import { cellId, elementsOn, placeOfCell, seenCells, withRow, type ElementOf } from '@/core/job';
+import { useJob, useJobStore, usePiece } from './context';
+import { withElements } from './store';
+
+/** The table that is selected alone. */
+export function useTable(): ElementOf<'table'> | undefined {
+  const piece = usePiece();
+  const side = useJob((s) => s.side);
+  const selection = useJob((s) => s.selection);
+  const only = selection.length === 1 ? elementsOn(piece, side).find((e) => e.id === selection[0]) : undefined;
+  return only?.kind === 'table' ? only : undefined;
+}
+
+/** Goes on typing in the next cell, or the one before; past the last there is a new row. */
+export function useNextCell(): (id: string, by: 1 | -1) => void {
+  const store = useJobStore();
+  const table = useTable();
+  return (id, by) => {
+    const place = placeOfCell(id);
+    if (!table || !place) return;
+    const { type, chooseCells, replace, job, side } = store.getState();
+    const cells = seenCells(table);
+    const at = cells.findIndex((c) => c.row === place.row && c.column === place.column);
+    const isPastEnd = at + by >= cells.length;
+    if (isPastEnd) replace('New row', withElements(job, side, (el) => (el.id === table.id ? withRow(table, table.rows.length) : el)));
+    const next = isPastEnd ? { row: table.rows.length, column: 0 } : cells[at + by];
+    if (!next) return;
+    const to = { row: next.row, column: next.column };
+    chooseCells({ from: to, to });
+    type(cellId(table.id, to));
+  };
+} // prettier-ignore

@@ -1,0 +1,36 @@
+'use client';
+import { readTypeSpec, writeTypeSpec, type ParagraphChanges, type ParagraphLook, type TypeSpec } from '@/core/job';
+import { MeasureField } from '../../field/MeasureField';
+import { useDesk } from '../../job/use-desk';
+import { nearestWeight, settableOf, weightsOf } from './families';
+
+interface Props {
+  readonly label: string;
+  readonly name?: string;
+  readonly look: ParagraphLook;
+  readonly width: number;
+  readonly onChange: (label: string, look: ParagraphChanges) => void;
+}
+
+/** Type marked up in one line. */
+export function SpecField({ label, name, look, width, onChange }: Props) {
+  const { job, rules } = useDesk();
+  const context = { unit: job.unit, ppi: rules.ppi.value };
+  return (
+    <MeasureField<TypeSpec>
+      label={label}
+      {...(name && { name })}
+      width={width}
+      shown={writeTypeSpec(look, context)}
+      placeholder="Lora italic 19/24"
+      read={(text) => readTypeSpec(text, settableOf(job), context)}
+      onChange={(spec) => {
+        const family = spec.family ?? look.family;
+        const wish = spec.weight ?? look.weight;
+        const weight = nearestWeight(weightsOf(family, job), wish);
+        const saysFace = spec.family !== undefined || spec.weight !== undefined;
+        onChange('Type', { ...spec, ...(saysFace && weight !== look.weight && { weight }) });
+      }}
+    />
+  );
+}
