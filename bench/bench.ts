@@ -17,7 +17,7 @@ import { FORMATS } from '../src/core/format';
 import { blankOf, styleBook, type Job } from '../src/core/job';
 import { blankPicture, svgPage } from '../src/paint/svg';
 import { begin, inMemory, makeJob } from '../src/testing/jobs';
-import { inBrowser } from './in-browser';
+import { inBrowser, typedInBrowser } from './in-browser';
 import { catalogue } from './catalogue';
 import { typing } from './typing';
 import { chainedPage, crowdedPage, manyPages } from './pages';
@@ -217,11 +217,7 @@ async function press() {
   note('peak memory of all of the above', `${Math.round(process.resourceUsage().maxRSS / 1024)} MB`);
 }
 
-await fields();
-await blanks();
-await layout();
-await typing();
-await catalogue();
-await press();
-await inBrowser();
+const PARTS = { fields, blanks, layout, typing, catalogue, press, browser: inBrowser, typed: typedInBrowser };
+const wanted = process.argv.slice(2);
+for (const [name, part] of Object.entries(PARTS)) if (wanted.length === 0 || wanted.includes(name)) await part();
 console.table(rows);

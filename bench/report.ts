@@ -3,8 +3,11 @@ import { Bench } from 'tinybench';
 /** What was measured, one row each, beside its floor of the same run. */
 export const rows: { what: string; ours: string; floor: string; ratio: string }[] = [];
 
-export const note = (what: string, ours: string, floor = '', ratio = ''): void =>
-  void rows.push({ what, ours, floor, ratio });
+export function note(what: string, ours: string, floor = '', ratio = ''): void {
+  rows.push({ what, ours, floor, ratio });
+  // Said at once too: the whole run takes minutes.
+  console.error(`${what}: ${ours}${floor && ` beside ${floor}`}${ratio && `, ${ratio}`}`);
+}
 
 export const ms = (n: number): string => `${n.toFixed(n < 10 ? 2 : 0)} ms`;
 export const mb = (bytes: number): string => `${(bytes / 1e6).toFixed(0)} MB`;

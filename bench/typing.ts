@@ -7,7 +7,7 @@ import { PROSE } from './pages';
 import { mean, ms, note, times } from './report';
 
 /** Frames that one text flows through, and paragraphs in it. */
-const [FRAMES, PARAGRAPHS] = [20, 40];
+const [FRAMES, PARAGRAPHS] = [20, 64];
 
 /** One text through twenty frames of a page, justified and hyphenated. */
 export function flowingJob(paragraphs = PARAGRAPHS): Job {
@@ -35,9 +35,9 @@ export async function typing(): Promise<void> {
   const count = text.split(/\s+/).length;
   const set = (breaking: 'paragraph' | 'line') => {
     const look = { ...USUAL_LOOK, sizePt: 9, align: 'justified', breaking } as const;
-    // A context of its own: nothing was measured before.
-    const context: TypeContext = faceContext(face);
-    return () => composeText(plainParagraphs(text).map((paragraph) => ({ paragraph, look })), [plainBox(90, 1e5)], 'en-GB', context);
+    // A context of its own each time: nothing was measured before.
+    const context = (): TypeContext => faceContext(face);
+    return () => composeText(plainParagraphs(text).map((paragraph) => ({ paragraph, look })), [plainBox(90, 1e5)], 'en-GB', context());
   }; // prettier-ignore
   const [whole, greedy] = [await mean(set('paragraph')), await mean(set('line'))];
   const perSecond = (took: number) => `${Math.round((count / took) * 1000).toLocaleString('en')} words/s`;

@@ -1,4 +1,4 @@
-// Speed and memory, as ratios to a floor measured in the same run.
+// Speed and memory, as ratios to a floor measured in the same run; whole, or the parts named (“npm run bench -- typing”).
 import { installPackages, installPrograms, root, run, buildApplication } from './setup.mjs';
 
 installPackages();
@@ -26,4 +26,4 @@ await build({
   banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
   logLevel: 'warning',
 });
-run(process.execPath, ['dist/bench.mjs'], { env: { ...process.env, YS_HOME: root } });
+run(process.execPath, ['dist/bench.mjs', ...process.argv.slice(2)], { env: { ...process.env, YS_HOME: root } });

@@ -13,6 +13,7 @@ import { Room } from '../shell/Room';
 import { useSay } from '../shell/Messages';
 import { api, wordsOf } from '../shell/api';
 import { COLOURS, FACES } from '../shell/theme';
+import { warmUp } from '../job/resources';
 import { JobCard } from './JobCard';
 import { NewJob } from './NewJob';
 
@@ -41,6 +42,12 @@ export function Board() {
     () => (data?.jobs ?? []).filter((job) => `${job.name} ${job.client} ${job.size}`.toLowerCase().includes(wanted)),
     [data, wanted],
   );
+  const isListed = data !== undefined;
+  useEffect(() => {
+    if (!isListed) return;
+    const waiting = setTimeout(warmUp, 500);
+    return () => clearTimeout(waiting);
+  }, [isListed]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.target instanceof HTMLInputElement || making) return;

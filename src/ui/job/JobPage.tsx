@@ -7,7 +7,8 @@ import { useQuery } from '@tanstack/react-query';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { memo, useCallback, useDeferredValue, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
+import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
 import { RulerDialog } from '../bench/RulerDialog';
 import { useBenchView } from '../bench/view';
@@ -15,7 +16,7 @@ import { SideTabs } from '../bench/SideTabs';
 import { AddBar } from '../bench/AddBar';
 import { MeasuresProvider } from '../field/measures';
 import { PageStrip } from '../pages/PageStrip';
-import { pageCount } from '@/core/job';
+import { pageCount, type TextRange } from '@/core/job';
 import { Palette } from '../palette/Palette';
 import { commandsFor, type Command } from '../palette/commands';
 import { useKeys } from '../palette/use-keys';
@@ -36,10 +37,12 @@ import {
   DeskProvider,
   FindingsProvider,
   LiveDeskProvider,
+  RangeProvider,
   useChecks,
   useDesk,
   useDeskOf,
   useLiveDesk,
+  type Desk,
 } from './use-desk';
 import { useFiles } from './use-files';
 
@@ -119,10 +122,9 @@ function Workplace() {
   const side = useJob((s) => s.side);
   const show = useJob((s) => s.show);
   const { desk, problem } = useDeskOf(job, side);
-  // While something is dragged, the sheet and the slip follow when there is time for them.
-  const isLive = useJob((s) => s.live !== undefined);
-  const calm = useDeferredValue(desk);
-  const { measures } = useJob((s) => s.job);
+  const range = useJob((s) => s.range);
+  const { desk: calm, range: calmRange } = useCalm(desk, range);
+  const measures = useJob((s) => s.job.measures);
   const findings = useChecks(desk);
   useEffect(() => {
     document.title = `${job.name} · Yellow Sheet`;
@@ -141,15 +143,40 @@ function Workplace() {
   if (!desk) return <Waiting words="Fetching fonts and the paper’s profile" />;
   return (
     <LiveDeskProvider value={desk}>
-      <DeskProvider value={isLive ? calm : desk}>
-        <FindingsProvider value={findings}>
-          <MeasuresProvider value={measures}>
-            <Stations />
-          </MeasuresProvider>
-        </FindingsProvider>
+      <DeskProvider value={calm ?? desk}>
+        <RangeProvider value={calmRange}>
+          <FindingsProvider value={findings}>
+            <MeasuresProvider value={measures}>
+              <Stations />
+            </MeasuresProvider>
+          </FindingsProvider>
+        </RangeProvider>
       </DeskProvider>
     </LiveDeskProvider>
   );
+}
+
+/**
+ * While something is dragged or typed, the sheet and the slip follow when there is time for them. Whoever puts the
+ * hand to them finds them up to date: what is changed there is changed in the job as it stands.
+ */
+function useCalm(desk: Desk | undefined, range: TextRange | undefined) {
+  const isBusy = useJob((s) => s.live !== undefined || s.typing !== undefined);
+  const now = useMemo(() => ({ desk, range }), [desk, range]);
+  const calm = useDeferredValue(now);
+  const [settled, settle] = useState(now);
+  const latest = useRef(now);
+  useEffect(() => {
+    latest.current = now;
+  }, [now]);
+  useEffect(() => {
+    const hand = () => {
+      flushSync(() => settle(latest.current));
+    };
+    window.addEventListener('pointerdown', hand, { capture: true });
+    return () => window.removeEventListener('pointerdown', hand, { capture: true });
+  }, []);
+  return isBusy && settled !== now ? calm : now;
 }
 
 /** The bench follows the hand at once. */
@@ -157,7 +184,9 @@ function LiveBench() {
   const files = useFiles();
   return (
     <DeskProvider value={useLiveDesk()}>
-      <Bench onDropFiles={(list, at) => void files(list, at)} />
+      <RangeProvider value={useJob((s) => s.range)}>
+        <Bench onDropFiles={(list, at) => void files(list, at)} />
+      </RangeProvider>
     </DeskProvider>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
-import { pieceOf, type JobState, type JobStore } from './store';
+import { type JobState, type JobStore } from './store';
 
 const Context = createContext<JobStore | undefined>(undefined);
 
@@ -20,5 +20,3 @@ export function useJob<T>(pick: (state: JobState) => T): T {
 
 /** The job as shown: while something is dragged, as it would be. */
 export const shownJob = (state: JobState) => state.live ?? state.job;
-
-export const usePiece = () => useJob((s) => pieceOf(shownJob(s)));

@@ -4,7 +4,7 @@ import type { ColourEngine } from '@/core/colour';
 import { drawingsNeeded, faceFor, facesNeeded, languagesNeeded, type FaceNeed } from '@/core/compose';
 import { jobFonts, type Job } from '@/core/job';
 import type { VectorArt } from '@/core/shape';
-import type { ProfileName } from '@/core/shop';
+import { PROFILES, type ProfileName } from '@/core/shop';
 import { loadHyphenator, type Face, type FontSet, type Hyphenator } from '@/core/type';
 
 /** What the bench needs to draw: colour, fonts and hyphenation, loaded as the job asks for them. */
@@ -84,6 +84,13 @@ function loadFace(job: Job, need: FaceNeed): Promise<Face | undefined> {
 async function loadArt(sha: string): Promise<VectorArt | undefined> {
   const response = await fetch(`/api/assets/${sha}/drawing`);
   return response.ok ? ((await response.json()) as VectorArt) : undefined;
+}
+
+/** Fetches what every job needs while the board is looked at, so that the first one opens as fast as the next. */
+export function warmUp(): void {
+  void import('@/bring-in/font');
+  // A failure is not said here: whoever opens a job is told.
+  engine(PROFILES[0]).catch(() => undefined);
 }
 
 /** Everything the job needs, or undefined while it loads for the first time; later needs keep the last until they are there. */

@@ -1,10 +1,11 @@
 import { cellId, elementsOn, placeOfCell, seenCells, withRow, type ElementOf } from '@/core/job';
-import { useJob, useJobStore, usePiece } from './context';
+import { useJob, useJobStore } from './context';
+import { useDesk } from './use-desk';
 import { withElements } from './store';
 
 /** The table that is selected alone. */
 export function useTable(): ElementOf<'table'> | undefined {
-  const piece = usePiece();
+  const { piece } = useDesk();
   const side = useJob((s) => s.side);
   const selection = useJob((s) => s.selection);
   const only = selection.length === 1 ? elementsOn(piece, side).find((e) => e.id === selection[0]) : undefined;

@@ -6,7 +6,16 @@ import { createComposer, nameOf, type Story } from '@/core/compose';
 import type { Drawing } from '@/core/drawing';
 import { facingOf, type Blank, type BlankSurface } from '@/core/format';
 import type { Mm } from '@/core/measure';
-import { elementsOf, styleBook, surfaceOf, surfacesToLay, type Job, type Piece, type SideName } from '@/core/job';
+import {
+  elementsOf,
+  styleBook,
+  surfaceOf,
+  surfacesToLay,
+  type Job,
+  type Piece,
+  type SideName,
+  type TextRange,
+} from '@/core/job';
 import type { Rules } from '@/core/rules';
 import type { CheckWorker } from '@/workers/check.worker';
 import { useResources, type Resources } from './resources';
@@ -91,6 +100,12 @@ export const LiveDeskProvider = LiveDeskContext.Provider;
 /** The desk at this moment; while something is dragged, the other one may be a moment behind. */
 export const useLiveDesk = (): Desk => drawn(useContext(LiveDeskContext));
 
+const RangeContext = createContext<TextRange | undefined>(undefined);
+export const RangeProvider = RangeContext.Provider;
+
+/** What is chosen of the text that is typed, as of the same moment as the desk. */
+export const useRange = () => useContext(RangeContext);
+
 function drawn(desk: Desk | undefined): Desk {
   if (!desk) throw new Error('The job is not drawn yet.');
   return desk;
@@ -100,8 +115,8 @@ const FindingsContext = createContext<readonly Finding[]>([]);
 export const FindingsProvider = FindingsContext.Provider;
 export const useFindings = () => useContext(FindingsContext);
 
-/** Rest before checking, so that a drag is not checked at every step, ms. */
-const REST = 120;
+/** Rest before checking, so that a drag or a word is not checked at every step, ms. */
+const REST = 250;
 
 /** Pages are drawn for the checks in turns of so long, so that the hand is never kept waiting, ms. */
 const TURN = 12;

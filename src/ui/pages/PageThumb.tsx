@@ -1,5 +1,5 @@
 'use client';
-import { memo, useEffect, useRef, useState } from 'react';
+import { memo, startTransition, useEffect, useRef, useState } from 'react';
 import type { Drawing } from '@/core/drawing';
 import { surfaceOf, type SideName } from '@/core/job';
 import type { SvgContext } from '@/paint/svg';
@@ -20,7 +20,8 @@ export function PageThumb({ side, height, context }: Props) {
   useEffect(() => {
     const element = host.current;
     if (!element) return;
-    const observer = new IntersectionObserver(([entry]) => setNear(entry?.isIntersecting ?? false), { rootMargin: '120px' });
+    // The bench comes first: small pages are drawn when there is time for them.
+    const observer = new IntersectionObserver(([entry]) => startTransition(() => setNear(entry?.isIntersecting ?? false)), { rootMargin: '120px' });
     observer.observe(element);
     return () => observer.disconnect();
   }, []);

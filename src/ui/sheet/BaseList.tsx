@@ -7,7 +7,8 @@ import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
 import { WordsField } from '../field/WordsField';
 import { freshId } from '../job/add-element';
-import { useJob, usePiece } from '../job/context';
+import { useJob } from '../job/context';
+import { useDesk } from '../job/use-desk';
 import { Fold } from './Fold';
 
 /** Layouts that a layout must not be based on, because they are based on it. */
@@ -23,8 +24,8 @@ function below(bases: readonly BaseLayout[], id: string): ReadonlySet<string> {
 
 /** What recurs on pages, and how pages are numbered. */
 export function BaseList() {
-  const piece = usePiece();
-  const job = useJob((s) => s.job);
+  const { piece } = useDesk();
+  const { job } = useDesk();
   const replace = useJob((s) => s.replace);
   const show = useJob((s) => s.show);
   const side = useJob((s) => s.side);

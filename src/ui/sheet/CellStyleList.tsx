@@ -5,6 +5,7 @@ import { dependants, overCell, styleBook, type CellChanges, type CellStyle, type
 import { ChoiceField } from '../field/ChoiceField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../job/context';
+import { useDesk } from '../job/use-desk';
 import { putCellStyle, usesOf, withoutCellStyle } from '../job/styles';
 import { Opener } from '../slip/Opener';
 import { BoxOfCell } from '../slip/table/CellFields';
@@ -12,12 +13,12 @@ import { SpecField } from '../slip/text/SpecField';
 
 /** Looks of cells with a name: changed here, every cell in them follows. */
 export function CellStyleList() {
-  const job = useJob((s) => s.job);
+  const { job } = useDesk();
   return job.cellStyles.map((style) => <CellStyleFields key={style.id} style={style} />);
 }
 
 function CellStyleFields({ style }: { readonly style: CellStyle }) {
-  const job = useJob((s) => s.job);
+  const { job } = useDesk();
   const replace = useJob((s) => s.replace);
   const book = styleBook(job);
   const whole = book.cell(style.id);

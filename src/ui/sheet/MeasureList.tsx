@@ -13,7 +13,7 @@ import { Fold } from './Fold';
 /** Lengths with a name: written once, used in any field by that name, changed here. */
 export function MeasureList() {
   const { rules } = useDesk();
-  const job = useJob((s) => s.job);
+  const { job } = useDesk();
   const replace = useJob((s) => s.replace);
   const { measures, unit } = job;
   const used = measuresUsed(job.pieces);

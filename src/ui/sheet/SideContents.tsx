@@ -24,8 +24,7 @@ const matches = (element: Element, words: string): boolean =>
 
 /** What lies on this side, the uppermost first, by layer; found by name or by the words in it. */
 export function SideContents() {
-  const { piece } = useDesk();
-  const job = useJob((s) => s.job);
+  const { job, piece } = useDesk();
   const side = useJob((s) => s.side);
   const selection = useJob((s) => s.selection);
   const select = useJob((s) => s.select);

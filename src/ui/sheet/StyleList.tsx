@@ -7,6 +7,7 @@ import { ChoiceField } from '../field/ChoiceField';
 import { SolidPaintField } from '../field/PaintField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../job/context';
+import { useDesk } from '../job/use-desk';
 import { addPlainStyle, putStyle, usesOf, withoutStyle } from '../job/styles';
 import { Opener } from '../slip/Opener';
 import { LetterFields } from '../slip/text/LetterFields';
@@ -24,7 +25,7 @@ const FACTS: Readonly<Record<string, string>> = {
 
 /** Looks with a name: changed here, everything in them follows, and so do the styles based on them. */
 export function StyleList() {
-  const job = useJob((s) => s.job);
+  const { job } = useDesk();
   const replace = useJob((s) => s.replace);
   const { styles } = job;
   return (
@@ -50,7 +51,7 @@ export function StyleList() {
 
 /** @param nth its place among the paragraph styles, which is its key while words are typed */
 function StyleFields({ style, nth }: { readonly style: TypeStyle; readonly nth: number | undefined }) {
-  const job = useJob((s) => s.job);
+  const { job } = useDesk();
   const replace = useJob((s) => s.replace);
   const { styles } = job;
   const look = styleBook(job).style(style.id);

@@ -1,5 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
+import { useDeferredValue } from 'react';
 import type { Figure } from '@/core/figure';
 import { itemsOf, leavesOf } from '@/core/drawing';
 import { totalInk } from '@/core/colour';
@@ -34,12 +35,12 @@ const TORN = `polygon(${Array.from({ length: 31 }, (_, i) => `${((i / 30) * 100)
 
 /** The job’s facts in the order of the work, each with its working. */
 export function YellowSheet() {
-  const { job, blank, drawing, rules } = useDesk();
-  const unit = job.unit;
-  const inked = inkMost(drawing);
+  const { job } = useDesk();
   const stock = job.stock.name || [job.stock.kind, job.stock.grammage ? `${job.stock.grammage} g/m²` : ''].filter(Boolean).join(' '); // prettier-ignore
   const house = isHouseKnown(job) ? job.house.name : 'no printer yet: common rules';
   const station = useJob((s) => s.station);
+  // When a job opens, the bench comes first and the figures the moment after.
+  const isOpen = useDeferredValue(true, false);
   return (
     <Box
       component="aside"
@@ -74,6 +75,19 @@ export function YellowSheet() {
           {[job.client, house, stock, filesDue(job)].filter(Boolean).join(' · ')}
         </Box>
       </Box>
+      {isOpen && <Contents />}
+    </Box>
+  );
+}
+
+/** The checks, what lies on the side, and the figures. */
+function Contents() {
+  const { job, blank, drawing, rules } = useDesk();
+  const unit = job.unit;
+  const inked = inkMost(drawing);
+  const station = useJob((s) => s.station);
+  return (
+    <>
       <Checks />
       {station === 'lay-out' && (
         <>
@@ -114,7 +128,7 @@ export function YellowSheet() {
           </section>
         );
       })}
-    </Box>
+    </>
   );
 }
 

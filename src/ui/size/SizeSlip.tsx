@@ -13,7 +13,7 @@ import { EdgesField } from '../field/EdgesField';
 import { HeldLengthField, LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { FormatGallery } from '../format/FormatGallery';
-import { useJob, usePiece } from '../job/context';
+import { useJob } from '../job/context';
 import { Proposed } from '../job/Proposed';
 import { useDesk } from '../job/use-desk';
 import { GridMargins } from '../sheet/GridMargins';
@@ -24,7 +24,7 @@ import { useResize, type Resize } from './use-resize';
 
 /** The decisions of the piece: its kind, and then only what that kind has. */
 export function SizeSlip() {
-  const piece = usePiece();
+  const { piece } = useDesk();
   const { job, rules } = useDesk();
   const edit = useJob((s) => s.edit);
   const resize = useResize();

@@ -17,7 +17,7 @@ import {
   type TextRange,
 } from '@/core/job';
 import { useMemo } from 'react';
-import { useDesk } from '../../job/use-desk';
+import { useDesk, useRange } from '../../job/use-desk';
 import { useJob } from '../../job/context';
 import { holderOf, withTexts } from '../../job/words-of';
 
@@ -54,7 +54,7 @@ export function useTextTarget(element: ElementOf<'text'>, among?: readonly strin
   const { job, piece } = useDesk();
   const editSide = useJob((s) => s.editSide);
   const typing = useJob((s) => s.typing);
-  const range = useJob((s) => s.range);
+  const range = useRange();
   const head = useHead(element);
   const { styles, cellStyles } = job;
   const book = useMemo(() => styleBook({ styles, cellStyles }), [styles, cellStyles]);
