@@ -1,5 +1,6 @@
 import { formatOf } from '../core/format';
-import { elementsOf, plainText, remade, type Job } from '../core/job';
+import { lostByChange } from '../core/check';
+import { copiedTo, elementsOf, plainText, remade, usualTimes, type Job } from '../core/job';
 import type { Rect } from '../core/layout';
 import { demoPiece } from '../testing/demo';
 import { openDesk } from './desk';
@@ -100,6 +101,54 @@ test('the flyer made an A2 poster: constraints kept, names in rows spread by the
     expect(a - was).toBeCloseTo((400 - 138) / 2, 6);
   } // prettier-ignore
 });
+
+test('the flyer copied to a poster with its lengths, and that to a banner three times as wide as high', async () => {
+  const { job, assets } = await demoPiece('meteor-night', 0.2);
+  const [poster, banner] = [formatOf('poster'), formatOf('banner')];
+  if (!poster || !banner) throw new Error('no such formats');
+  const a3 = { size: 'A3' };
+  // 297 ÷ 148 is 2.007, 420 ÷ 210 is 2.
+  expect(usualTimes(job, poster, a3)).toBe(2);
+  const first = copiedTo(job, poster, a3, { id: 'poster', name: 'Meteor-night poster', times: 2 });
+  if (!first.ok) throw new Error(first.error.message);
+  expect(first.job).toMatchObject({ id: 'poster', stage: 'brief', due: null, previous: null });
+  // Trim 297 × 420 mm, a poster’s safe margin of 10 mm; every length of the flyer twice as long.
+  await expectWorked(first.job, assets, [
+    ['front', 'Headline', { x: 10, width: 277, y: 10 - 8, height: 264 }],
+    ['front', 'Shade', { x: 0, width: 297, y: 420 - 144, height: 144 }],
+    ['front', 'Date band', { x: 88, width: 297 - 88, y: 420 - 100 - 48, height: 48 }],
+    ['front', 'Date', { x: 88 + 14, width: 209 - 14 - 10, y: 272 + 5.2, height: 24 }],
+    ['front', 'Rule', { x: 10, width: 277, y: 410 - 26.4 }],
+    ['back', 'Moon', { x: 287 - 12 - 52, width: 52, y: 10 + 16 }],
+    ['back', 'Programme', { x: 10, width: 277, y: 10 + 114 }],
+    // (277 − 12) ÷ 2 = 132.5 a column.
+    ['back', 'Why dark, right', { x: 10 + 132.5 + 12, width: 132.5 }],
+  ]);
+  const sizesOf = (of: Job) => of.pieces.flatMap(elementsOf).flatMap(({ element }) => (element.kind === 'text' ? [element.look.sizePt ?? 0] : []));
+  expect(sizesOf(first.job)).toEqual(sizesOf(job).map((pt) => 2 * pt));
+  // Shares, turns and counts are no lengths.
+  const [was, is] = [job, first.job].map((j) => j.pieces.flatMap(elementsOf).find(({ element }) => element.name === 'Shade')?.element);
+  expect(is?.placement.x.size).toEqual({ percent: 100 });
+  expect(is?.opacity).toBe(was?.opacity);
+
+  const wide = { size: '1260 x 420 mm' };
+  // Drawn at a tenth of its size: 126 ÷ 297 is 0.424, 42 ÷ 420 is 0.1.
+  expect(usualTimes(first.job, banner, wide)).toBe(0.1);
+  const second = copiedTo(first.job, banner, wide, { id: 'banner', name: 'Meteor-night banner', times: 0.1 });
+  if (!second.ok) throw new Error(second.error.message);
+  await expectWorked(second.job, assets, [
+    ['front', 'Headline', { height: 26.4 }],
+    ['front', 'Date band', { x: 8.8, width: 126 - 8.8, y: 42 - 10 - 4.8, height: 4.8 }],
+    ['front', 'Date', { x: 8.8 + 1.4, width: 117.2 - 2.4 }],
+  ]);
+  const words = (of: Job) => of.pieces.flatMap(elementsOf).flatMap(({ element }) => (element.kind === 'text' ? plainText(element.paragraphs) : []));
+  expect(words(second.job)).toEqual(words(job));
+  // A banner is printed on one side: what lay on the back is told, one by one, and is still in the job.
+  const lost = lostByChange(first.job, second.job);
+  expect(new Set(lost.map((l) => l.why))).toEqual(new Set(['there is no back any more']));
+  expect(lost.map((l) => l.element)).toEqual(second.job.pieces[0]?.surfaces['back']?.map((e) => e.id));
+  expect(copiedTo(job, poster, { size: 'A3ish' }, { id: 'x', name: 'x', times: 1 })).toMatchObject({ ok: false, parameter: 'size' });
+}); // prettier-ignore
 
 test('the CV on US letter, then on A4: every constraint and style is kept, no word is lost, and the feet of its columns stay level', async () => {
   const { job, assets } = await demoPiece('volunteer-cv', 0.2);

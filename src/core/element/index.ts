@@ -25,3 +25,4 @@ export * from './map-cells';
 export * from './styles-named';
 export * from './edit-table';
 export * from './line-table';
+export * from './scaled';

@@ -3,10 +3,16 @@ import { z } from 'zod';
 /** Largest length a job may hold, mm: twenty metres. */
 export const LONGEST = 20_000;
 
-const plain = z.number().min(-LONGEST).max(LONGEST);
+/** Schemas of numbers that are lengths: what grows when a piece is copied larger. */
+export const LENGTHS = z.registry<{ readonly per: 'mm' | 'pt' }>();
+
+const plain = z.number().min(-LONGEST).max(LONGEST).register(LENGTHS, { per: 'mm' });
 
 /** Plain millimetres, not negative. */
-export const extent = z.number().min(0).max(LONGEST);
+export const extent = z.number().min(0).max(LONGEST).register(LENGTHS, { per: 'mm' });
+
+/** Points, within bounds. */
+export const points = (least: number, most: number) => z.number().min(least).max(most).register(LENGTHS, { per: 'pt' });
 
 /** Name by which the job keeps a measure; what people call it is its `name`. */
 export const measureId = z.string().min(1).max(64).regex(/^[\w-]+$/); // prettier-ignore

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Extent, Length } from './length';
+import { Extent, Length, points } from './length';
 import { SolidPaint } from './paint';
 
 /** How letters look, every fact given. */
@@ -7,10 +7,10 @@ const character = {
   family: z.string().min(1).max(100),
   weight: z.number().int().min(1).max(1000),
   italic: z.boolean(),
-  sizePt: z.number().min(0.5).max(5000),
+  sizePt: points(0.5, 5000),
   tracking: z.number().min(-500).max(5000).describe('Thousandths of the size added after each letter.'),
   kerning: z.boolean().describe('Pairs set closer or wider as the font says.'),
-  shiftPt: z.number().min(-1000).max(1000).describe('Raised above the baseline, pt.'),
+  shiftPt: points(-1000, 1000).describe('Raised above the baseline, pt.'),
   case: z.enum(['typed', 'upper', 'lower', 'title', 'small-caps']),
   figures: z.enum(['usual', 'lining', 'old-style']).describe('Height of figures; `usual` is the font’s own.'),
   figureWidth: z.enum(['usual', 'tabular', 'proportional']),
@@ -53,7 +53,7 @@ export type Justify = z.infer<typeof Justify>;
 
 /** How a paragraph stands, every fact given. */
 const paragraph = {
-  leadingPt: z.number().min(0.5).max(10_000).nullable().describe('Baseline to baseline; null is 120 % of the size.'),
+  leadingPt: points(0.5, 10_000).nullable().describe('Baseline to baseline; null is 120 % of the size.'),
   align: z.enum(['left', 'centre', 'right', 'justified']),
   hyphenate: z.boolean(),
   breaking: z.enum(['paragraph', 'line', 'balanced']).describe('Lines broken looking at the whole paragraph, one by one, or to be about equally long.'),

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { points } from './length';
 import { SolidPaint } from './paint';
 
-const pt = z.number().min(0.01).max(2000);
+const pt = points(0.01, 2000);
 
 export const Stroke = z.strictObject({
   paint: SolidPaint,
-  widthPt: z.number().min(0.01).max(500),
+  widthPt: points(0.01, 500),
   dash: z
     .union([z.enum(['solid', 'dashed', 'dotted']), z.strictObject({ onPt: pt, offPt: pt })])
     .default('solid'),

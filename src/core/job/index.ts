@@ -21,3 +21,4 @@ export * from './read-type';
 export * from './read-tabs';
 export * from './flow';
 export * from './remade';
+export * from './copied';

@@ -13,6 +13,8 @@ import {
   CellStyle,
   extent,
   id,
+  LENGTHS,
+  points,
   measureId,
   type Measures,
 } from '../element';
@@ -31,7 +33,7 @@ const elements = z.array(Element).max(10_000);
 /** Level lines that the baselines of text stand on, across the sides of a piece. */
 export const BaselineGrid = z.strictObject({
   first: Extent.describe('From the trim’s top edge, mm.'),
-  stepPt: z.number().min(1).max(1000),
+  stepPt: points(1, 1000),
 });
 export type BaselineGrid = z.infer<typeof BaselineGrid>;
 
@@ -162,7 +164,7 @@ export type Output = z.infer<typeof Output>;
 export const NamedMeasure = z.strictObject({
   id: measureId,
   name: z.string().min(1).max(60),
-  value: z.number().min(-20_000).max(20_000).describe('mm'),
+  value: z.number().min(-20_000).max(20_000).register(LENGTHS, { per: 'mm' }).describe('mm'),
 });
 export type NamedMeasure = z.infer<typeof NamedMeasure>;
 

@@ -9,7 +9,7 @@ interface Props {
   readonly parameter: Parameter;
   readonly text: string;
   readonly imperial: boolean;
-  /** What stands in the field where the parameter has no usual value. */
+  /** What an empty field stands for, where that is not the usual value. */
   readonly placeholder?: string;
   readonly error: string | undefined;
   readonly onChange: (text: string) => void;
@@ -18,6 +18,7 @@ interface Props {
 /** A decision as one types it, before there is a job: read at every keystroke, its usual value shown while empty. */
 export function TypedParameter({ name, parameter, text, imperial, placeholder, error, onChange }: Props) {
   const preset = parameter.default?.[imperial ? 'imperial' : 'metric'];
+  const stands = placeholder ?? preset;
   const common = {
     name,
     label: parameter.label,
@@ -27,7 +28,7 @@ export function TypedParameter({ name, parameter, text, imperial, placeholder, e
   };
   if (parameter.options) {
     return (
-      <TextField {...common} select value={text || preset || ''} slotProps={{ inputLabel: { shrink: true } }}>
+      <TextField {...common} select value={text || stands || ''} slotProps={{ inputLabel: { shrink: true } }}>
         {parameter.options.map((o) => (
           <MenuItem key={o.value} value={o.value} dense>
             {o.label}
@@ -41,7 +42,7 @@ export function TypedParameter({ name, parameter, text, imperial, placeholder, e
       {...common}
       autoComplete="off"
       value={text}
-      placeholder={preset ?? placeholder ?? 'worked out'}
+      placeholder={stands ?? 'worked out'}
       slotProps={{ inputLabel: { shrink: true }, htmlInput: { style: { fontFamily: FACES.figure } } }}
     />
   );

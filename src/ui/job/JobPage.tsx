@@ -26,6 +26,7 @@ import { BriefForm } from '../stations/BriefForm';
 import { InspectSlip } from '../stations/InspectSlip';
 import { OutputSlip } from '../stations/OutputSlip';
 import { ElementSlip } from '../slip/ElementSlip';
+import { CopyTo } from '../size/CopyTo';
 import { SizeSlip } from '../size/SizeSlip';
 import { Compare } from './Compare';
 import { Conflict } from './Conflict';
@@ -201,6 +202,7 @@ const Stations = memo(function Stations() {
   const [palette, setPalette] = useState(false);
   const [ruler, setRuler] = useState(false);
   const [comparing, setComparing] = useState(false);
+  const [copying, setCopying] = useState(false);
   const previous = useJob((s) => s.job.previous);
   const input = useRef<HTMLInputElement>(null);
 
@@ -217,14 +219,15 @@ const Stations = memo(function Stations() {
         },
         calibrate: () => setRuler(true),
         compare: () => setComparing(true),
+        copyTo: () => setCopying(true),
       }),
     [store, desk],
   );
   useKeys(
     commands,
     useCallback(
-      () => palette || ruler || comparing || store.getState().typing !== undefined,
-      [palette, ruler, comparing, store],
+      () => palette || ruler || comparing || copying || store.getState().typing !== undefined,
+      [palette, ruler, comparing, copying, store],
     ),
   );
 
@@ -248,7 +251,7 @@ const Stations = memo(function Stations() {
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
                 {station === 'size' && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
               </Box>
-              {station === 'size' && <SizeSlip />}
+              {station === 'size' && <SizeSlip onCopy={() => setCopying(true)} />}
               {station === 'lay-out' && <ElementSlip />}
               {station === 'inspect' && <InspectSlip />}
               {station === 'output' && <OutputSlip />}
@@ -274,6 +277,7 @@ const Stations = memo(function Stations() {
         onClose={() => setRuler(false)}
         onDone={() => useBenchView.getState().atTrueSize(desk.surface.boxes.trim)}
       />
+      <CopyTo open={copying} onClose={() => setCopying(false)} />
       {comparing && previous && <Compare previous={previous} onClose={() => setComparing(false)} />}
       {conflict.kind === 'conflict' && <Conflict conflict={conflict} />}
     </Box>

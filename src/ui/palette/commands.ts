@@ -68,6 +68,7 @@ interface Surroundings {
   readonly choosePicture: () => void;
   readonly calibrate: () => void;
   readonly compare: () => void;
+  readonly copyTo: () => void;
 }
 
 /** Every command of the job page, in the order of the palette. */
@@ -78,6 +79,7 @@ export function commandsFor({
   choosePicture,
   calibrate,
   compare,
+  copyTo,
 }: Surroundings): readonly Command[] {
   const state = store.getState();
   const { selection, side, job, replace, select, type, show, go } = state;
@@ -142,6 +144,7 @@ export function commandsFor({
     command('Go', 'side-next', 'Next side or page', ['PageDown'], () => turn(1), desk.blank.surfaces.length > 1),
     command('Go', 'side-previous', 'Previous side or page', ['PageUp'], () => turn(-1), desk.blank.surfaces.length > 1),
     command('Go', 'compare', 'Compare with the version before', ['Shift+V'], compare, job.previous !== null),
+    command('Go', 'copy-to', 'Copy the piece to another format', ['Shift+C'], copyTo),
     command('Go', 'palette', 'Find a command', ['/', 'Ctrl+K'], openPalette),
 
     command('Add', 'add-text', 'Add text', ['T'], add('text')),

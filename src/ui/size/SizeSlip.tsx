@@ -23,7 +23,7 @@ import { ParameterField } from './ParameterField';
 import { useResize, type Resize } from './use-resize';
 
 /** The decisions of the piece: its kind, and then only what that kind has. */
-export function SizeSlip() {
+export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
   const { piece } = useDesk();
   const { job, rules } = useDesk();
   const edit = useJob((s) => s.edit);
@@ -46,6 +46,15 @@ export function SizeSlip() {
             sx={{ bgcolor: '#fff' }}
           >
             Change kind
+          </Button>
+          <Button
+            variant="outlined"
+            size="small"
+            onClick={onCopy}
+            title="The same piece in another format, as a job of its own"
+            sx={{ bgcolor: '#fff' }}
+          >
+            Copy to a format
           </Button>
           {Object.entries(format.parameters)
             .filter(([, p]) => !p.when || p.when(piece))

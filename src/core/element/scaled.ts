@@ -1,0 +1,59 @@
+import { z } from 'zod';
+import { LENGTHS } from './length';
+
+/** Places kept of a scaled length: a thousandth of a millimetre, a hundredth of a point. */
+const ROUND = { mm: 1e3, pt: 1e2 } as const;
+
+/**
+ * A value with every length in it times a factor; shares, angles and counts stay. Which numbers are lengths, the schema
+ * says (`LENGTHS`), so that a new fact of an element need not be named here too.
+ * @param value fits the schema
+ * @param times above zero; a length that would leave its bounds ends at them
+ */
+export function scaled<T>(schema: z.ZodType<T>, value: T, times: number): T {
+  return walk(schema, value, times) as T;
+}
+
+function walk(schema: z.core.$ZodType, value: unknown, times: number): unknown {
+  if (value === undefined || value === null) return value;
+  const { def } = (schema as z.core.$ZodTypes)._zod;
+  const inner = (to: z.core.$ZodType) => walk(to, value, times);
+  switch (def.type) {
+    case 'number':
+      return typeof value === 'number' ? scaledNumber(schema, value, times) : value;
+    case 'optional':
+    case 'nullable':
+    case 'default':
+    case 'prefault':
+      return inner(def.innerType);
+    case 'object':
+      return mapped(value, (key, v) => walk(def.shape[key] ?? NOTHING, v, times));
+    case 'record':
+      return mapped(value, (_key, v) => walk(def.valueType, v, times));
+    case 'array':
+      return Array.isArray(value) ? value.map((v) => walk(def.element, v, times)) : value;
+    case 'tuple':
+      return Array.isArray(value) ? value.map((v, i) => walk(def.items[i] ?? NOTHING, v, times)) : value;
+    case 'union': {
+      const option = def.options.find((o) => z.safeParse(o, value).success);
+      return option ? inner(option) : value;
+    }
+    default:
+      return value;
+  }
+}
+
+const NOTHING = z.unknown();
+
+const mapped = (value: unknown, to: (key: string, v: unknown) => unknown): unknown =>
+  typeof value === 'object' && value !== null
+    ? Object.fromEntries(Object.entries(value).map(([key, v]) => [key, to(key, v)]))
+    : value;
+
+function scaledNumber(schema: z.core.$ZodType, value: number, times: number): number {
+  const length = LENGTHS.get(schema);
+  if (!length) return value;
+  const { minimum = -Infinity, maximum = Infinity } = schema._zod.bag as { minimum?: number; maximum?: number };
+  const to = Math.round(value * times * ROUND[length.per]) / ROUND[length.per];
+  return Math.min(Math.max(to, minimum), maximum);
+}
