@@ -5,3 +5,4 @@ export * from './pictures';
 export * from './jobs';
 export * from './keep';
 export * from './laid-out';
+export * from './kit';

@@ -1,7 +1,7 @@
 import 'server-only';
 import type { z } from 'zod';
 import { House, SHIPPED_PAPERS, SHIPPED_PRINTERS, Stock } from '@/core/shop';
-import { describeProblems } from '@/core/job';
+import { Kit, describeProblems } from '@/core/job';
 import { Problem } from './problem';
 import { store } from './store/database';
 
@@ -9,6 +9,7 @@ import { store } from './store/database';
 const BOOKS = {
   papers: { word: 'paper', schema: Stock, shipped: SHIPPED_PAPERS },
   printers: { word: 'printer', schema: House, shipped: SHIPPED_PRINTERS },
+  kits: { word: 'kit', schema: Kit, shipped: [] },
 } as const;
 type Book = keyof typeof BOOKS;
 
@@ -37,7 +38,7 @@ export async function listRecords(book: Book): Promise<readonly unknown[]> {
 /** Writes a record: a new one, the same one changed, or one that changed its name. */
 export async function saveRecord(book: Book, name: string, data: unknown): Promise<void> {
   const { schema, word } = BOOKS[book];
-  const read = (schema as z.ZodType<House | Stock>).safeParse(data);
+  const read = (schema as z.ZodType<House | Stock | Kit>).safeParse(data);
   if (!read.success) {
     const problems = describeProblems(read.error);
     throw new Problem(422, `This ${word} cannot be kept.`, problems.join(' '), { problems });

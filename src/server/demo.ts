@@ -1,8 +1,21 @@
 import 'server-only';
 import { readFile } from 'node:fs/promises';
-import { LAID_OUT, begun, demoFile, filesOf, firstProof, laidOut, type BroughtIn, type Kept } from '@/demo';
+import {
+  KIT_PIECE,
+  LAID_OUT,
+  withColourNames,
+  begun,
+  demoFile,
+  filesOf,
+  firstProof,
+  laidOut,
+  type BroughtIn,
+  type Kept,
+} from '@/demo';
 import { shipped } from '@/output';
 import { addAsset } from './assets';
+import { kitOf } from '@/core/job';
+import { saveRecord } from './books';
 import { createJob } from './jobs';
 import { benchPicture, thumbnail } from './views';
 import { store } from './store/database';
@@ -25,6 +38,7 @@ export async function loadDemo(): Promise<void> {
     }
     const job = laidOut(piece, kept, files);
     const { id, head } = await createJob(job, 'Demo');
+    if (piece.file === KIT_PIECE) await saveRecord('kits', job.client, withColourNames(kitOf(job, job.client)));
     if (piece.file !== FIRST) continue;
     await createJob(firstProof(job), 'Demo');
     // So that the first look at it need not wait.

@@ -4,6 +4,7 @@ import { blankOf, elementsOn, rulesFor, styleBook, type Job, type Piece, type Si
 import { blankProblemsRule } from './blank-problems';
 import { bleedRule } from './bleed';
 import { emptyPageRule } from './empty-page';
+import { kitRule } from './kit';
 import { lineThinRule } from './line-thin';
 import { missingRule } from './missing';
 import { nearMissRule } from './near-miss';
@@ -38,6 +39,7 @@ export const RULES: readonly Rule[] = [
   typeDistanceRule,
   typographyRule,
   typeFamiliesRule,
+  kitRule,
   lineThinRule,
   placementRule,
   nearMissRule,

@@ -1,7 +1,7 @@
 import { writeBuild } from '../colour';
-import { pictureAsset } from '../job';
+import { pictureAsset, repaint } from '../job';
 import { framed, replace, type Report, type Rule } from './rule';
-import { asPaint, inksOf, repaint } from './paints';
+import { asPaint, inksOf } from './paints';
 
 /** Some houses want every colour decided before they see the file. */
 export const rgbLeftRule: Rule = {

@@ -3,6 +3,7 @@ import type { Drawing, Frame, Note } from '../drawing';
 import {
   elementsOn,
   mapElements,
+  takeKit,
   withSide,
   type Element,
   type Job,
@@ -23,6 +24,8 @@ export type Change =
   | { readonly kind: 'element'; readonly element: Element }
   /** One more element on a side, above the others. */
   | { readonly kind: 'add'; readonly piece: string; readonly side: SideName; readonly element: Element }
+  /** Styles and measures as the client’s kit has them. */
+  | { readonly kind: 'kit' }
   | { readonly kind: 'sides'; readonly piece: string; readonly sides: 1 | 2 };
 
 export interface Fix {
@@ -104,6 +107,8 @@ export const writeIn = (job: Job, mm: Mm): string => formatLength(mm, job.unit);
 /** The job with a fix applied; everything else stays the same object. */
 export function applyChange(job: Job, change: Change): Job {
   switch (change.kind) {
+    case 'kit':
+      return job.kit ? takeKit(job, job.kit) : job;
     case 'sides':
       return { ...job, pieces: job.pieces.map((p) => (p.id === change.piece ? { ...p, sides: change.sides } : p)) };
     case 'add':

@@ -1,6 +1,7 @@
 import { totalInk, writeBuild, type Build } from '../colour';
 import { framed, replace, type Rule } from './rule';
-import { asPaint, inksOf, repaint } from './paints';
+import { repaint } from '../job';
+import { asPaint, inksOf } from './paints';
 
 /** A build with no more than the limit: black stays, the three colours shrink alike. Whole percents. */
 export function withinLimit(build: Build, limit: number): Build {

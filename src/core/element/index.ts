@@ -25,4 +25,5 @@ export * from './map-cells';
 export * from './styles-named';
 export * from './edit-table';
 export * from './line-table';
+export * from './repaint';
 export * from './scaled';

@@ -1,7 +1,8 @@
 import { completeBlank, formatOf, type Blank, type FormatContext } from '../format';
 import { formatLength } from '../measure';
 import { resolveRules, type Rules } from '../rules';
-import { measuresOf, type Job, type Piece } from './schema';
+import { measuresOf } from './named-measure';
+import type { Job, Piece } from './schema';
 
 /** The rules a piece is held to. */
 export function rulesFor(job: Job, piece: Piece): Rules {

@@ -13,7 +13,8 @@ import type { z } from 'zod';
 import type { PageLayout } from './base-layout';
 import { blankOf } from './blank-of';
 import { remade } from './remade';
-import { BaselineGrid, NamedMeasure, type Job, type Piece } from './schema';
+import { NamedMeasure } from './named-measure';
+import { BaselineGrid, type Job, type Piece } from './schema';
 import { readDecisions, refusalOf, type Started } from './start';
 
 export interface Copying {

@@ -1,6 +1,7 @@
 import { cellOver, plainText, readable, type Element } from '../element';
 import { baseById, baseOfSide, elementsOn, sidesLaid } from './inherit';
-import type { Asset, Job, Piece, SideName } from './schema';
+import type { Asset } from './asset';
+import type { Job, Piece, SideName } from './schema';
 
 const MOST = 40;
 

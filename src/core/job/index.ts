@@ -1,6 +1,10 @@
 // Elements are a job’s content; whoever reads jobs finds them here too.
 export * from '../element';
+export * from './asset';
+export * from './named-measure';
+export * from './kit';
 export * from './schema';
+export * from './use-kit';
 export * from './blank-of';
 export * from './base-layout';
 export * from './inherit';

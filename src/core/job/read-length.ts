@@ -8,7 +8,7 @@ import {
   type Parsed,
   type Unit,
 } from '../measure';
-import { measuresOf, type NamedMeasure } from './schema';
+import { measuresOf, type NamedMeasure } from './named-measure';
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
 const BEFORE = new RegExp(`^\\s*([-−–]?)\\s*(?:(${NUMBER})\\s*[×x*·]\\s*)?$`);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { Job, JOB_VERSION, type Asset, type FontAsset, type PictureAsset, type Piece } from './schema';
+import type { Asset, FontAsset, PictureAsset } from './asset';
+import { Job, JOB_VERSION, type Piece } from './schema';
 import { Impossible } from '../format';
 import { blankOf } from './blank-of';
 import { upgraded } from './upgrade';

@@ -13,13 +13,13 @@ import {
   CellStyle,
   extent,
   id,
-  LENGTHS,
   points,
-  measureId,
-  type Measures,
 } from '../element';
 import { BaseLayout, Numbering, PageLayout } from './base-layout';
 import { FORMATS, type Format } from '../format';
+import { Asset } from './asset';
+import { Kit } from './kit';
+import { NamedMeasure } from './named-measure';
 import { JOB_UNITS } from '../measure';
 import { House, PROFILES, Stock } from '../shop';
 
@@ -99,50 +99,6 @@ export const Piece = z.discriminatedUnion('kind', [
   ...otherFormats.map(pieceOfKind),
 ]) as unknown as z.ZodType<Piece>;
 
-export const EMBEDDING = ['installable', 'editable', 'print'] as const;
-
-export const PictureAsset = z.strictObject({
-  kind: z.literal('picture'),
-  name: z.string().max(255),
-  format: z.enum(['jpeg', 'png', 'tiff', 'webp']),
-  width: z.number().int().min(1).describe('Pixels, after the camera’s orientation is applied.'),
-  height: z.number().int().min(1),
-  colour: z.enum(['rgb', 'cmyk', 'grey']),
-  profile: z.string().max(200).nullable().describe('The name of the profile it carries.'),
-  alpha: z.boolean(),
-});
-export const FontAsset = z.strictObject({
-  kind: z.literal('font'),
-  name: z.string().max(255),
-  family: z.string().max(100),
-  weight: z.number().int().min(1).max(1000),
-  italic: z.boolean(),
-  postscript: z.string().max(100),
-  embedding: z.enum(EMBEDDING).describe('What the font’s maker permits (OpenType OS/2 fsType).'),
-});
-export const DrawingAsset = z.strictObject({
-  kind: z.literal('drawing'),
-  name: z.string().max(255),
-  width: z.number().positive().describe('As the file says, mm.'),
-  height: z.number().positive(),
-  shapes: z.number().int().min(1),
-});
-export const DocumentAsset = z.strictObject({
-  kind: z.literal('document'),
-  name: z.string().max(255),
-  pages: z
-    .array(z.strictObject({ width: z.number().positive(), height: z.number().positive() }))
-    .min(1)
-    .max(10_000)
-    .describe('Size of each page as it is shown: its trim box, or what it has instead, mm.'),
-});
-export const Asset = z.discriminatedUnion('kind', [PictureAsset, FontAsset, DrawingAsset, DocumentAsset]);
-export type Asset = z.infer<typeof Asset>;
-export type DrawingAsset = z.infer<typeof DrawingAsset>;
-export type DocumentAsset = z.infer<typeof DocumentAsset>;
-export type PictureAsset = z.infer<typeof PictureAsset>;
-export type FontAsset = z.infer<typeof FontAsset>;
-
 export const Output = z.strictObject({
   profile: z.enum(PROFILES).optional().describe('Output profile; left out, it follows the stock.'),
   marks: z
@@ -159,17 +115,6 @@ export const Output = z.strictObject({
   previewPixels: z.number().int().min(100).max(10_000).default(1600).describe('Longest side of a preview picture.'),
 }); // prettier-ignore
 export type Output = z.infer<typeof Output>;
-
-/** A length with a name, used wherever a length could stand. */
-export const NamedMeasure = z.strictObject({
-  id: measureId,
-  name: z.string().min(1).max(60),
-  value: z.number().min(-20_000).max(20_000).register(LENGTHS, { per: 'mm' }).describe('mm'),
-});
-export type NamedMeasure = z.infer<typeof NamedMeasure>;
-
-export const measuresOf = (job: { readonly measures: readonly NamedMeasure[] }): Measures =>
-  Object.fromEntries(job.measures.map((m) => [m.id, m.value]));
 
 export const STAGES = ['brief', 'in work', 'checked', 'sent'] as const;
 
@@ -201,6 +146,7 @@ export const Job = z.strictObject({
     .describe('From which it is looked at, mm; decides the needed resolution.'),
   ppi: z.number().min(1).max(5000).optional().describe('Overrides the needed resolution.'),
   measures: z.array(NamedMeasure).max(500).default([]),
+  kit: Kit.optional().describe('The client’s kit as the job took it.'),
   styles: z.array(TypeStyle).max(500).default([]).describe('Looks of type with names.'),
   cellStyles: z.array(CellStyle).max(500).default([]).describe('Looks of table cells with names.'),
   pieces: z.array(Piece).min(1).max(100),

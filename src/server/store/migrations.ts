@@ -8,6 +8,15 @@ const moment = () => ({ type: DataTypes.DATE, allowNull: false });
 const key = () => ({ type: DataTypes.STRING, primaryKey: true });
 const ofJob = () => ({ ...text(), references: { model: 'jobs', key: 'id' }, onDelete: 'CASCADE' });
 
+/** The columns of a shop book. */
+const bookColumns = () => ({
+  id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+  name: { ...text(), unique: true },
+  record: { type: DataTypes.TEXT, allowNull: false },
+  createdAt: moment(),
+  updatedAt: moment(),
+});
+
 /** Never edited once released: a change is a new entry. */
 export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
   {
@@ -70,15 +79,13 @@ export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
     name: '0002-kind-of-piece-papers-printers',
     up: async ({ context: q }) => {
       await q.addColumn('jobs', 'kind', { ...text(), defaultValue: 'Flyer' });
-      for (const table of ['papers', 'printers']) {
-        await q.createTable(table, {
-          id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
-          name: { ...text(), unique: true },
-          record: { type: DataTypes.TEXT, allowNull: false },
-          createdAt: moment(),
-          updatedAt: moment(),
-        });
-      }
+      for (const table of ['papers', 'printers']) await q.createTable(table, bookColumns());
+    },
+  },
+  {
+    name: '0003-kits',
+    up: async ({ context: q }) => {
+      await q.createTable('kits', bookColumns());
     },
   },
 ];

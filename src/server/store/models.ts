@@ -78,7 +78,7 @@ export class ExportRow extends Row<ExportRow> {
   declare createdAt: CreationOptional<Date>;
 }
 
-/** A paper or a printer of the shop books; what it says lies in its record. */
+/** A paper, a printer or a client’s kit of the shop books; what it says lies in its record. */
 class RecordRow<M extends Model> extends Model<InferAttributes<M>, InferCreationAttributes<M>> {
   declare id: CreationOptional<number>;
   declare name: string;
@@ -89,6 +89,7 @@ class RecordRow<M extends Model> extends Model<InferAttributes<M>, InferCreation
 }
 export class PaperRow extends RecordRow<PaperRow> {}
 export class PrinterRow extends RecordRow<PrinterRow> {}
+export class KitRow extends RecordRow<KitRow> {}
 
 /** Small facts about the installation. */
 export class NoteRow extends Row<NoteRow> {
@@ -105,6 +106,7 @@ export interface Models {
   readonly notes: typeof NoteRow;
   readonly papers: typeof PaperRow;
   readonly printers: typeof PrinterRow;
+  readonly kits: typeof KitRow;
 }
 
 // Sequelize writes into the descriptions it is given, so each column gets one of its own.
@@ -178,6 +180,7 @@ export function defineModels(sequelize: Sequelize): Models {
   for (const [row, tableName] of [
     [PaperRow, 'papers'],
     [PrinterRow, 'printers'],
+    [KitRow, 'kits'],
   ] as const) {
     row.init(
       {
@@ -199,5 +202,6 @@ export function defineModels(sequelize: Sequelize): Models {
     notes: NoteRow,
     papers: PaperRow,
     printers: PrinterRow,
+    kits: KitRow,
   };
 }

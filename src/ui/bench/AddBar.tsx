@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import type { Command } from '../palette/commands';
+import { ADD_LOGO, type Command } from '../palette/commands';
 
 const SHOWN: readonly { readonly id: string; readonly label: string }[] = [
   { id: 'add-text', label: 'Text' },
@@ -33,6 +33,9 @@ export function AddBar({ commands }: { readonly commands: () => readonly Command
     commands()
       .find((c) => c.id === id)
       ?.run();
+  /** Drawings of the client’s kit. */
+  const ofKit = () =>
+    commands().flatMap((c) => (c.id.startsWith(ADD_LOGO) ? [{ id: c.id, label: c.title.replace(/^Add /, '') }] : []));
   return (
     <Box
       role="toolbar"
@@ -64,7 +67,7 @@ export function AddBar({ commands }: { readonly commands: () => readonly Command
         More
       </Button>
       <Menu open={more !== null} anchorEl={more} onClose={() => setMore(null)}>
-        {MORE.map(({ id, label }) => (
+        {[...MORE, ...ofKit()].map(({ id, label }) => (
           <MenuItem
             key={id}
             dense

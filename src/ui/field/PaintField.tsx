@@ -5,19 +5,8 @@ import Popover from '@mui/material/Popover';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
-import { totalInk, writeBuild, writeHex, type ColourEngine } from '@/core/colour';
-import {
-  BLACK,
-  elementsOf,
-  readPaint,
-  styleBook,
-  textsIn,
-  type ElementOf,
-  type Job,
-  type Paint,
-  type SolidPaint,
-  type StyleBook,
-} from '@/core/job';
+import { totalInk, type ColourEngine } from '@/core/colour';
+import { BLACK, paintKey, paintsUsed, readPaint, type Job, type Paint, type SolidPaint } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { useDesk } from '../job/use-desk';
 import { FACES } from '../shell/theme';
@@ -52,16 +41,7 @@ export const SolidPaintField = ({ onChange, ...rest }: SolidProps) => (
 
 export const paintWords = (paint: Paint | null): string => {
   if (!paint) return 'none';
-  switch (paint.kind) {
-    case 'process':
-      return writeBuild(paint);
-    case 'paper':
-      return 'paper';
-    case 'rgb':
-      return writeHex(paint);
-    case 'gradient':
-      return `${paint.shape}, ${paint.stops.length} stops`;
-  }
+  return paint.kind === 'gradient' ? `${paint.shape}, ${paint.stops.length} stops` : paintKey(paint);
 };
 
 const NONE = /^\s*none\s*$/i;
@@ -224,34 +204,37 @@ function Total({ total }: { readonly total: number }) {
   );
 }
 
-const solidsOf = (paint: Paint | null): readonly SolidPaint[] =>
-  !paint ? [] : paint.kind === 'gradient' ? paint.stops.map((stop) => stop.paint) : [paint];
-
-/** Colours of a text’s words. */
-const textPaints = (text: ElementOf<'text'>, book: StyleBook): readonly SolidPaint[] =>
-  text.paragraphs.flatMap((p) => p.runs.map((run) => book.run(book.paragraph(text, p), run).paint));
-
-/** Colours that the job uses already. */
+/** Colours of the client’s kit, and those that the job uses already. */
 function Used({ job, colour, onChange }: { job: Job; colour: ColourEngine; onChange: (paint: SolidPaint) => void }) {
-  const book = styleBook(job);
-  const used = new Map<string, SolidPaint>(
-    job.styles.flatMap(({ look }) => (look.paint ? [[paintWords(look.paint), look.paint]] : [])),
+  const kit = (job.kit?.colours ?? []).map(({ name, paint }) => [name, paint] as const);
+  return (
+    <>
+      <Chips title={`Kit of ${job.kit?.name ?? ''}`} paints={kit} colour={colour} onChange={onChange} />
+      <Chips title="In this job" paints={[...paintsUsed(job)]} colour={colour} onChange={onChange} />
+    </>
   );
-  for (const { element } of job.pieces.flatMap(elementsOf)) {
-    const paints = [
-      'fill' in element ? element.fill : null,
-      'stroke' in element ? (element.stroke?.paint ?? null) : null,
-      ...textsIn(element, book).flatMap((text) => textPaints(text, book)),
-    ];
-    for (const paint of paints.flatMap(solidsOf)) used.set(paintWords(paint), paint);
-  }
-  if (used.size === 0) return null;
+}
+
+interface ChipsProps {
+  readonly title: string;
+  readonly paints: readonly (readonly [words: string, paint: SolidPaint])[];
+  readonly colour: ColourEngine;
+  readonly onChange: (paint: SolidPaint) => void;
+}
+
+function Chips({ title, paints, colour, onChange }: ChipsProps) {
+  if (paints.length === 0) return null;
   return (
     <Box>
-      <Box sx={{ fontSize: 12, color: 'text.secondary', mb: 0.5 }}>In this job</Box>
+      <Box sx={{ fontSize: 12, color: 'text.secondary', mb: 0.5 }}>{title}</Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
-        {[...used].slice(0, 24).map(([words, paint]) => (
-          <ButtonBase key={words} aria-label={words} title={words} onClick={() => onChange(paint)}>
+        {paints.slice(0, 24).map(([words, paint]) => (
+          <ButtonBase
+            key={words}
+            aria-label={words}
+            title={`${words}: ${paintKey(paint)}`}
+            onClick={() => onChange(paint)}
+          >
             <Chip paint={paint} colour={colour} size={26} />
           </ButtonBase>
         ))}

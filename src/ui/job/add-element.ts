@@ -109,7 +109,8 @@ export function broughtIn(
   return placed(centredOn(middle, size.width * share, size.height * share), { box: 'safe' }, boxes);
 }
 
-const plainName = (file: string): string => file.replace(/\.\w+$/, '');
+/** A file’s name without its kind. */
+export const plainName = (file: string): string => file.replace(/\.\w+$/, '');
 
 /** A frame for a picture: the first picture on an empty side fills it to the bleed, others come at their size or less. */
 export function pictureFrame(

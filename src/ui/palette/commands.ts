@@ -3,7 +3,7 @@ import { toStep } from '@/core/layout';
 import { isCalibrated, useBenchView } from '../bench/view';
 import { moveBy } from '../bench/gestures';
 import { alignSelection, distributeSelection } from '../job/arrange';
-import { copyOf, duplicates, newElement, type Addable } from '../job/add-element';
+import { artElement, copyOf, duplicates, newElement, plainName, type Addable } from '../job/add-element';
 import { outlined } from '../job/outlines';
 import { withPlaceholder } from '../job/placeholder';
 import { groupSelection, ungroupSelection } from '../job/groups';
@@ -71,6 +71,9 @@ interface Surroundings {
   readonly copyTo: () => void;
 }
 
+/** Commands that add a drawing of the client’s kit. */
+export const ADD_LOGO = 'add-logo-';
+
 /** Every command of the job page, in the order of the palette. */
 export function commandsFor({
   store,
@@ -90,11 +93,12 @@ export function commandsFor({
   const one = selection.length === 1;
   const laysOut = state.station === 'lay-out';
 
+  const withSideChanged = (change: (list: readonly Element[]) => readonly Element[]) => ({
+    ...job,
+    pieces: job.pieces.map((p, i) => (i === 0 ? withSide(p, side, change(elementsOn(p, side))) : p)),
+  });
   const changeSide = (label: string, change: (list: readonly Element[]) => readonly Element[]) =>
-    replace(label, {
-      ...job,
-      pieces: job.pieces.map((p, i) => (i === 0 ? withSide(p, side, change(elementsOn(p, side))) : p)),
-    });
+    replace(label, withSideChanged(change));
   const add = (kind: Addable) => () => {
     go('lay-out');
     const element = newElement(kind, boxes);
@@ -159,6 +163,14 @@ export function commandsFor({
       add('path')();
       state.editPath(store.getState().selection[0]);
     }),
+    ...Object.entries(job.kit?.logos ?? {}).flatMap(([sha, asset]) =>
+      asset.kind !== 'drawing' ? [] : command('Add', `${ADD_LOGO}${sha}`, `Add ${plainName(asset.name)} of the kit`, [], () => {
+        go('lay-out');
+        const element = artElement(sha, asset, asset, boxes);
+        replace(`Add ${element.name}`, { ...withSideChanged((list) => [...list, element]), assets: { ...job.assets, [sha]: asset } });
+        select([element.id]);
+      }),
+    ),
     ...MORE_FORMS.map(([form, words, key]) => command('Add', `add-${form}`, `Add ${words}`, key ? [key] : [], add(form))),
 
     ...tableCommands(store, (id, title, keys, run, enabled) => command('Table', id, title, keys, run, enabled)),

@@ -1,5 +1,5 @@
 import type { Rgb } from '@/core/colour';
-import type { Asset, Job, JobSummary } from '@/core/job';
+import type { Asset, Job, JobSummary, Kit } from '@/core/job';
 import type { Finding } from '@/core/check';
 import type { House, Stock } from '@/core/shop';
 
@@ -72,7 +72,7 @@ export interface ExportFacts {
 }
 
 /** The shop books by the names they have in addresses. */
-export type Book = 'papers' | 'printers';
+export type Book = 'papers' | 'printers' | 'kits';
 
 /** Every call the pages make. */
 export const api = {
@@ -97,7 +97,8 @@ export const api = {
     call<{ colours: readonly Rgb[] }>(`/api/assets/${sha}/colours?x=${x}&y=${y}`),
   papers: () => call<{ records: readonly Stock[] }>('/api/papers'),
   printers: () => call<{ records: readonly House[] }>('/api/printers'),
-  saveRecord: (book: Book, name: string, record: Stock | House) =>
+  kits: () => call<{ records: readonly Kit[] }>('/api/kits'),
+  saveRecord: (book: Book, name: string, record: Stock | House | Kit) =>
     call<unknown>(`/api/${book}/${encodeURIComponent(name)}`, json('PUT', record)),
   removeRecord: (book: Book, name: string) =>
     call<unknown>(`/api/${book}/${encodeURIComponent(name)}`, { method: 'DELETE' }),

@@ -16,6 +16,8 @@ import { proposalFor } from '../job/candidate';
 import { Proposed } from '../job/Proposed';
 import { useDesk } from '../job/use-desk';
 import { api } from '../shell/api';
+import { FromBook } from './FromBook';
+import { KitFields } from './KitFields';
 
 /** What the piece is for, and what the printer asks: a form on paper, each line saved as it is left. */
 export function BriefForm() {
@@ -75,6 +77,7 @@ export function BriefForm() {
             options={LANGUAGES.map((l) => ({ value: l.tag, label: l.name }))}
             onChange={(tag) => edit('Language', (d) => void (d.language = tag))}
           />
+          <KitFields onTake={offer} />
         </Section>
         <Section title="Paper">
           <FromBook
@@ -227,30 +230,6 @@ function Section({
         {children}
       </Box>
     </Box>
-  );
-}
-
-interface FromBookProps<R> {
-  readonly label: string;
-  readonly chosen: string;
-  readonly records: readonly R[] | undefined;
-  readonly onChoose: (record: R) => void;
-}
-
-/** A record of a shop book, by its name. */
-function FromBook<R extends { readonly name: string }>({ label, chosen, records, onChoose }: FromBookProps<R>) {
-  const known = records ?? [];
-  return (
-    <ChoiceField
-      label={label}
-      width="100%"
-      value={known.some((r) => r.name === chosen) ? chosen : ''}
-      options={known.map((r) => ({ value: r.name, label: r.name }))}
-      onChange={(name) => {
-        const record = known.find((r) => r.name === name);
-        if (record) onChoose(record);
-      }}
-    />
   );
 }
 
