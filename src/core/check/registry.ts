@@ -11,6 +11,7 @@ import { nearMissRule } from './near-miss';
 import { pictureResolutionRule } from './picture-resolution';
 import { placementRule } from './placement';
 import { rgbLeftRule } from './rgb-left';
+import { slotOpenRule } from './slot-open';
 import type { Finding, Rule, Severity } from './rule';
 import { safeAreaRule } from './safe-area';
 import { tablePastBoxRule } from './table-past-box';
@@ -32,6 +33,7 @@ export const RULES: readonly Rule[] = [
   textOverflowRule,
   tablePastBoxRule,
   missingRule,
+  slotOpenRule,
   pictureResolutionRule,
   totalInkRule,
   rgbLeftRule,

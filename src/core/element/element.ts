@@ -10,6 +10,7 @@ import { Blend, Paint, SolidPaint } from './paint';
 import { Paragraph } from './paragraph';
 import { Placement, elementId, id } from './placement';
 import { Repeat } from './repeat';
+import { PictureSlot, TextSlot } from './slot';
 import { Stroke } from './stroke';
 import { TableFacts, isWhole } from './table';
 
@@ -58,6 +59,7 @@ const Picture = z.strictObject({
   ...Framing,
   adjust: Adjust.prefault({}),
   wants: z.string().max(300).default('').describe('What belongs into the frame, while it is empty.'),
+  slot: PictureSlot.optional().describe('Open in jobs begun from a template.'),
   expects: z.enum(['picture', 'vector']).default('picture').describe('`vector`: a logo that should not be pixels.'),
 });
 
@@ -129,6 +131,7 @@ const Text = z.strictObject({
   fit: TypeFit.nullable().default(null),
   along: Along.nullable().default(null),
   after: elementId.nullable().default(null).describe('The text frame whose overflow flows into this one; its own words then follow.'),
+  slot: TextSlot.optional().describe('Open in jobs begun from a template.'),
   language: z.string().max(20).nullable().default(null).describe('BCP 47; null is the job’s.'),
 }); // prettier-ignore
 

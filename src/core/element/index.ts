@@ -15,6 +15,7 @@ export * from './edit-text';
 export * from './map-looks';
 export * from './cell';
 export * from './table';
+export * from './slot';
 export * from './element';
 export * from './cells-of';
 export * from './texts-in';

@@ -5,6 +5,7 @@ export * from './named-measure';
 export * from './kit';
 export * from './schema';
 export * from './use-kit';
+export * from './template';
 export * from './blank-of';
 export * from './base-layout';
 export * from './inherit';

@@ -116,7 +116,7 @@ export const Output = z.strictObject({
 }); // prettier-ignore
 export type Output = z.infer<typeof Output>;
 
-export const STAGES = ['brief', 'in work', 'checked', 'sent'] as const;
+export const STAGES = ['brief', 'in work', 'checked', 'sent', 'template'] as const;
 
 export const Job = z.strictObject({
   format: z.literal('yellow-sheet-job'),
@@ -124,7 +124,7 @@ export const Job = z.strictObject({
   id,
   name: z.string().min(1, 'A job needs a name.').max(200),
   client: z.string().max(200).default(''),
-  stage: z.enum(STAGES).default('brief'),
+  stage: z.enum(STAGES).default('brief').describe('`template`: not printed; jobs are begun from it.'),
   due: z.iso.date().nullable().default(null),
   quantity: z.number().int().min(1).max(100_000_000).nullable().default(null),
   notes: z.string().max(10_000).default(''),
@@ -133,6 +133,10 @@ export const Job = z.strictObject({
     .nullable()
     .default(null)
     .describe('The job, and its state, that this one is the next version of.'),
+  template: z
+    .strictObject({ job: id, revision: z.number().int().min(1) })
+    .optional()
+    .describe('The template, and its state, that the job was begun from: all but its slots is fixed.'),
   stock: Stock.prefault({}),
   house: House.prefault({}).describe('The printer’s wishes; without a name, common practice with a few set by hand.'),
   unit: z.enum(JOB_UNITS).default('mm').describe('What a bare number means.'),

@@ -27,6 +27,7 @@ import { PathPoints } from './PathPoints';
 import { pickedAt } from './pick';
 import { BoxOutlines, ProcessLines } from './PressLines';
 import { Selection } from './Selection';
+import { SlotMarks } from './SlotMarks';
 import { SheetPicture } from './SheetPicture';
 import { TableCells } from './TableCells';
 import { Typing } from './typing/Typing';
@@ -281,6 +282,7 @@ export function Bench({ onDropFiles }: Props) {
             />
           )}
           {station === 'lay-out' && <EmptyFrames drawing={drawing} at={at} />}
+          {station === 'lay-out' && <SlotMarks drawing={drawing} at={at} />}
           {station === 'inspect' && <FindingMarks findings={here} at={at} />}
           {station === 'lay-out' && <TableCells at={at} />}
           {typing ? (

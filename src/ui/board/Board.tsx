@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { STAGES, nextVersion, type JobSummary } from '@/core/job';
+import { STAGES, begunFrom, nextVersion, type Job, type JobSummary } from '@/core/job';
 import { FileButton } from '../field/FileButton';
 import { Room } from '../shell/Room';
 import { useSay } from '../shell/Messages';
@@ -22,6 +22,7 @@ const STAGE_WORDS: Readonly<Record<string, string>> = {
   'in work': 'In work',
   checked: 'Checked',
   sent: 'Sent',
+  template: 'Templates',
 };
 
 /** Cards shown of a stage before the rest is asked for. */
@@ -71,11 +72,16 @@ export function Board() {
       say({ tone: 'problem', text: wordsOf(problem) });
     }
   };
-  const next = async ({ id }: JobSummary) => {
+  /** A job made of another: of a template, its slots to fill; of a job, its next version. */
+  const next = async ({ id, stage }: JobSummary) => {
+    const isTemplate = stage === 'template';
     try {
       const { job, head } = await api.current(id);
-      const made = await api.create(nextVersion(job, crypto.randomUUID(), head), `Next version of ${job.name}`);
-      router.push(`/jobs/${made.id}?at=lay-out`);
+      const made: Job = isTemplate
+        ? begunFrom(job, crypto.randomUUID(), head, job.name)
+        : nextVersion(job, crypto.randomUUID(), head);
+      const begun = await api.create(made, `${isTemplate ? 'Begun from' : 'Next version of'} ${job.name}`);
+      router.push(`/jobs/${begun.id}?at=lay-out`);
     } catch (problem) {
       say({ tone: 'problem', text: wordsOf(problem) });
     }
@@ -155,7 +161,7 @@ export function Board() {
               alignItems: 'start',
             }}
           >
-            {STAGES.map((stage) => (
+            {STAGES.filter((s) => s !== 'template' || found.some((j) => j.stage === s)).map((stage) => (
               <Stage
                 key={stage}
                 title={STAGE_WORDS[stage] ?? stage}

@@ -13,7 +13,7 @@ import { dueWords } from './due';
 interface Props {
   readonly job: JobSummary;
   readonly onRemove: () => void;
-  /** Begins a job from it for another year. */
+  /** Begins a job from it: its next version, or one that fills the slots of a template. */
   readonly onNext: () => void;
 }
 
@@ -79,9 +79,15 @@ export function JobCard({ job, onRemove, onNext }: Props) {
               : '✓ nothing open'}
         </Box>
         <Box sx={{ display: 'flex', justifyContent: 'flex-end', gap: 1.5, mt: 'auto' }}>
-          <Button size="small" onClick={onNext} aria-label={`Begin the next version of ${job.name}`} sx={SMALL}>
-            next version
-          </Button>
+          {job.stage === 'template' ? (
+            <Button size="small" onClick={onNext} aria-label={`Begin a job from ${job.name}`} sx={SMALL}>
+              begin from it
+            </Button>
+          ) : (
+            <Button size="small" onClick={onNext} aria-label={`Begin the next version of ${job.name}`} sx={SMALL}>
+              next version
+            </Button>
+          )}
           <Button size="small" onClick={onRemove} aria-label={`Take ${job.name} off the board`} sx={SMALL}>
             take off
           </Button>

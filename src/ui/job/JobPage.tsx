@@ -20,6 +20,7 @@ import { pageCount, type TextRange } from '@/core/job';
 import { Palette } from '../palette/Palette';
 import { commandsFor, type Command } from '../palette/commands';
 import { useKeys } from '../palette/use-keys';
+import { useSay } from '../shell/Messages';
 import { ApiError, api, wordsOf, type CurrentJob } from '../shell/api';
 import { YellowSheet } from '../sheet/YellowSheet';
 import { BriefForm } from '../stations/BriefForm';
@@ -192,7 +193,17 @@ function LiveBench() {
   );
 }
 
+/** Says what a template does not allow. */
+function useRefusals() {
+  const refused = useJob((s) => s.refused);
+  const say = useSay();
+  useEffect(() => {
+    if (refused) say({ tone: 'problem', text: refused.problem });
+  }, [refused, say]);
+}
+
 const Stations = memo(function Stations() {
+  useRefusals();
   const store = useJobStore();
   const desk = useDesk();
   const station = useJob((s) => s.station);

@@ -7,6 +7,7 @@ import {
   type CellBlock,
   elementsOf,
   elementsOn,
+  keptToTemplate,
   withSide,
   type Element,
   type Job,
@@ -70,6 +71,8 @@ export interface JobState {
   readonly side: SideName;
   readonly station: Station;
   readonly pointed: Measured | undefined;
+  /** The last change that the template did not allow; a new one each time. */
+  readonly refused: { readonly problem: string } | undefined;
   /** A change of size or kind that would leave something without its place, waiting for a yes. */
   readonly proposal: Proposal | undefined;
   /** The piece shown folded, as a dummy. */
@@ -141,9 +144,16 @@ export function createJobStore(
 ): JobStore {
   let merging: { name: string; at: number } | undefined;
   return createStore<JobState>((set, get) => {
-    const commit = (label: string, job: Job, merge: string | undefined) => {
+    const commit = (label: string, wanted: Job, merge: string | undefined) => {
       const { job: before, undoStack, pending } = get();
-      if (job === before) return;
+      if (wanted === before) return;
+      const kept = keptToTemplate(before, wanted);
+      if (!kept.ok) {
+        // Nothing changes, and what was dragged goes back.
+        set({ live: undefined, proposal: undefined, refused: { problem: kept.problem } });
+        return;
+      }
+      const { job } = kept;
       const now = Date.now();
       const joins = merge !== undefined && merging?.name === merge && now - merging.at < MERGE_WITHIN;
       merging = merge === undefined ? undefined : { name: merge, at: now };
@@ -201,6 +211,7 @@ export function createJobStore(
       station,
       pointed: undefined,
       proposal: undefined,
+      refused: undefined,
       folded: false,
       picking: undefined,
       cells: undefined,

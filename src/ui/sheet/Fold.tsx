@@ -4,9 +4,17 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { useState, type ReactNode } from 'react';
 import { Heading } from './Heading';
 
+interface Props {
+  readonly title: string;
+  readonly count: number;
+  /** Whether it stands open at first. */
+  readonly opened?: boolean;
+  readonly children: ReactNode;
+}
+
 /** A part of the sheet that opens: its heading says how much is in it. */
-export function Fold({ title, count, children }: { readonly title: string; readonly count: number; readonly children: ReactNode }) {
-  const [open, setOpen] = useState(false);
+export function Fold({ title, count, opened = false, children }: Props) {
+  const [open, setOpen] = useState(opened);
   return (
     <section aria-label={title}>
       <Heading tight>

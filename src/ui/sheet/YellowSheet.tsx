@@ -16,6 +16,7 @@ import { GuideList } from './GuideList';
 import { Heading } from './Heading';
 import { MeasureList } from './MeasureList';
 import { SideContents } from './SideContents';
+import { SlotList } from './SlotList';
 import { StyleList } from './StyleList';
 import { SheetLine } from './SheetLine';
 import { dueWords } from '../board/due';
@@ -91,6 +92,7 @@ function Contents() {
       <Checks />
       {station === 'lay-out' && (
         <>
+          <SlotList />
           <SideContents />
           <StyleList />
           <BaseList />

@@ -18,6 +18,7 @@ import { useDesk } from '../job/use-desk';
 import { api } from '../shell/api';
 import { FromBook } from './FromBook';
 import { KitFields } from './KitFields';
+import { TemplateFields } from './TemplateFields';
 
 /** What the piece is for, and what the printer asks: a form on paper, each line saved as it is left. */
 export function BriefForm() {
@@ -78,6 +79,7 @@ export function BriefForm() {
             onChange={(tag) => edit('Language', (d) => void (d.language = tag))}
           />
           <KitFields onTake={offer} />
+          <TemplateFields />
         </Section>
         <Section title="Paper">
           <FromBook

@@ -1,0 +1,158 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { nameOf } from '@/core/compose';
+import {
+  freed,
+  plainText,
+  slotsOf,
+  withSlotDate,
+  withSlotWords,
+  type Element,
+  type ElementOf,
+  type Job,
+  type SlotElement,
+} from '@/core/job';
+import { FileButton } from '../field/FileButton';
+import { useJob, useJobStore } from '../job/context';
+import { changeSide } from '../job/store';
+import { useDesk } from '../job/use-desk';
+import { api, wordsOf } from '../shell/api';
+import { useSay } from '../shell/Messages';
+import { Fold } from './Fold';
+
+/** The slots of a job that was begun from a template, one under the other; the rest of it is fixed. */
+export function SlotList() {
+  const { job, piece } = useDesk();
+  const store = useJobStore();
+  const show = useJob((s) => s.show);
+  const select = useJob((s) => s.select);
+  const replace = useJob((s) => s.replace);
+  const slots = slotsOf(piece);
+  if (!job.template) return null;
+  const left = slots.filter(({ element }) => element.slot.open).length;
+  return (
+    <Fold title="To fill in" count={left} opened>
+      {slots.length === 0 && <Box sx={{ fontSize: 13 }}>The template leaves nothing open.</Box>}
+      {slots.map(({ side, element }) => {
+        const fill: Fill = (change, assets) => {
+          const { job: now } = store.getState();
+          const withAssets = assets ? { ...now, assets: { ...now.assets, ...assets } } : now;
+          replace(`Fill in ${nameOf(element)}`, changeSide(withAssets, side, (list) => list.map((e) => (e.id === element.id ? change(e) : e))));
+        };
+        const find = () => {
+          show(side);
+          select([element.id]);
+        };
+        return (
+          <Box key={element.id} role="group" aria-label={nameOf(element)} onFocus={find}>
+            <Box sx={{ fontSize: 12.5, fontWeight: element.slot.open ? 700 : 400 }}>
+              {element.slot.open ? '○' : '●'} {nameOf(element)} <span style={{ fontWeight: 400 }}>{side}</span>
+            </Box>
+            <Content element={element} language={job.language} onFill={fill} />
+          </Box>
+        );
+      })}
+      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => replace('Free from the template', freed(job))} title="Everything can be changed then">
+        Free it from its template
+      </Button>
+    </Fold>
+  );
+} // prettier-ignore
+
+/** Changes the element of a slot, with what it needs beside it. */
+type Fill = (change: (e: Element) => Element, assets?: Job['assets']) => void;
+
+interface ContentProps {
+  readonly element: SlotElement;
+  readonly language: string;
+  readonly onFill: Fill;
+}
+
+function Content({ element, language, onFill }: ContentProps) {
+  const onText = (change: (text: ElementOf<'text'>) => ElementOf<'text'>) =>
+    onFill((e) => (e.kind === 'text' ? change(e) : e));
+  if (element.kind === 'picture') return <PictureContent element={element} onFill={onFill} />;
+  if (element.slot.takes === 'date')
+    return (
+      <TextField
+        type="date"
+        variant="standard"
+        value={element.slot.date ?? ''}
+        onChange={(event) => {
+          const { value } = event.target;
+          if (value) onText((text) => withSlotDate(text, value, language));
+        }}
+        helperText={plainText(element.paragraphs)}
+        slotProps={{ htmlInput: { 'aria-label': `Date of ${nameOf(element)}` } }}
+      />
+    );
+  return (
+    <WordsContent
+      label={`Words of ${nameOf(element)}`}
+      words={plainText(element.paragraphs)}
+      onChange={(words) => onText((text) => withSlotWords(text, words))}
+    />
+  );
+}
+
+/** Words, taken when the field is left. */
+function WordsContent({
+  label,
+  words,
+  onChange,
+}: {
+  readonly label: string;
+  readonly words: string;
+  readonly onChange: (words: string) => void;
+}) {
+  const [draft, setDraft] = useState<string>();
+  return (
+    <TextField
+      multiline
+      fullWidth
+      maxRows={6}
+      variant="standard"
+      value={draft ?? words}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={() => {
+        if (draft !== undefined && draft !== words) onChange(draft);
+        setDraft(undefined);
+      }}
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        if (event.key === 'Escape') setDraft(undefined);
+      }}
+      slotProps={{ htmlInput: { 'aria-label': label } }}
+    />
+  );
+}
+
+function PictureContent({ element, onFill }: { readonly element: ElementOf<'picture'> } & Pick<ContentProps, 'onFill'>) {
+  const { job } = useDesk();
+  const say = useSay();
+  const take = async (file: File) => {
+    try {
+      const { sha, asset } = await api.addAsset(file);
+      if (asset.kind !== 'picture') {
+        say({ tone: 'problem', text: `${asset.name} is not a picture. Choose a JPEG, PNG, TIFF or WebP.` });
+        return;
+      }
+      onFill((e) => (e.kind === 'picture' ? { ...e, picture: sha } : e), { [sha]: asset });
+    } catch (error) {
+      say({ tone: 'problem', text: wordsOf(error) });
+    }
+  };
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, py: 0.5 }}>
+      <FileButton asks={`Picture of ${nameOf(element)}`} accept="image/jpeg,image/png,image/tiff,image/webp" onFile={(file) => void take(file)}>
+        Choose
+      </FileButton>
+      <Box sx={{ fontSize: 12.5, minWidth: 0, overflowWrap: 'anywhere' }}>
+        {element.picture ? job.assets[element.picture]?.name : element.wants || 'no picture yet'}
+      </Box>
+    </Box>
+  );
+} // prettier-ignore
