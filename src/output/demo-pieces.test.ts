@@ -37,6 +37,44 @@ function expectTyped(job: Job, desk: Desk, textOf: (page: number) => string): vo
   }
 }
 
+/**
+ * What flows from frame to frame can be read off the pages of its frames: each paragraph whole on one of them, or its
+ * beginning on one and its rest on the next.
+ * @returns how many texts flow
+ */
+function expectFlowing(job: Job, desk: Desk, textOf: (page: number) => string): number {
+  const book = styleBook(job);
+  const texts = desk.sides.flatMap(({ piece, surface }, i) =>
+    elementsOn(piece, surface.name).flatMap((e) => textsIn(e, book).map((text) => ({ text, page: i + 1 }))),
+  );
+  const next = new Map(texts.flatMap((t) => (t.text.after === null ? [] : [[t.text.after, t] as const])));
+  const heads = texts.filter(({ text }) => text.after === null && next.has(text.id));
+  for (const head of heads) {
+    const chain = [head];
+    for (let then = next.get(head.text.id); then; then = next.get(then.text.id)) chain.push(then);
+    const pages = [...new Set(chain.map(({ page }) => page))].map((page) => letters(textOf(page)));
+    let at = 0;
+    for (const words of chain.flatMap(({ text }) => text.paragraphs.map(wordsOf))) {
+      let left = letters(words);
+      // A paragraph begins where the one before it ended, or later; what it leaves over stands further on.
+      for (; left !== '' && at < pages.length; at += left === '' ? 0 : 1) left = left.slice(longestIn(left, pages[at] ?? ''));
+      expect([words.slice(0, 40), left]).toEqual([words.slice(0, 40), '']);
+    }
+  }
+  return heads.length;
+} // prettier-ignore
+
+/** How many letters of the beginning of a text can be found in another, in one piece. */
+function longestIn(text: string, page: string): number {
+  let [low, high] = [0, text.length];
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (page.includes(text.slice(0, middle))) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+}
+
 /** Sides of the catalogue that are compared: its hundred pages are of few sorts. */
 const SHOWN: readonly string[] = ['cover outside', 'page 4', 'page 5', 'page 22', 'page 23', 'page 24'];
 
@@ -66,12 +104,33 @@ describe('the pieces of the demo', () => {
           expect(Math.abs(across(BleedBox, from) - surface.boxes.bleed[side] * PT)).toBeLessThan(0.0151);
         } // prettier-ignore
         }
-        expectTyped(job, desk, (page) => run('pdftotext', ['-raw', '-f', String(page), '-l', String(page), path, '-']));
+        const read = (page: number) => run('pdftotext', ['-raw', '-f', String(page), '-l', String(page), path, '-']);
+        expectTyped(job, desk, read);
+        expectFlowing(job, desk, read);
       });
     },
     180_000,
   );
 });
+
+test('text that flows through three frames of two sides, hyphenated and justified, is read off the press file whole', async () => {
+  const prose = Array.from({ length: 9 }, (_, i) => `${i + 1}. Eyes need about twenty minutes to accustom themselves to darkness, and one thoughtless headlamp to forget it altogether; unfortunately photographers are remarkably absent-minded.`).join('\n');
+  const look = { sizePt: 11, align: 'justified', hyphenate: true } as const;
+  const front = [words('a', prose, [10, 10, 60, 60], look), words('b', '', [78, 10, 60, 60], look, { after: 'a' })];
+  const back = [words('c', '', [10, 10, 128, 120], look, { after: 'b' })];
+  const job = makeJob([], {}, { sides: 2, surfaces: { front, back } });
+  const desk = await openDesk(job, inMemory());
+  expect(checkDesk(desk).filter((f) => f.rule === 'text-overflow')).toEqual([]);
+  const pdf = await pdfOf(job, inMemory());
+  await inFolder((folder) => {
+    const path = join(folder, 'f.pdf');
+    writeFileSync(path, pdf);
+    const read = (page: number) => run('pdftotext', ['-raw', '-f', String(page), '-l', String(page), path, '-']);
+    expect(expectFlowing(job, desk, read)).toBe(1);
+    // On neither page alone.
+    for (const page of [1, 2]) expect(letters(read(page))).not.toContain(letters(prose));
+  });
+}); // prettier-ignore
 
 describe('bench and press look alike', () => {
   const shapes: readonly Element[] = [

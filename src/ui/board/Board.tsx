@@ -25,6 +25,8 @@ const STAGE_WORDS: Readonly<Record<string, string>> = {
   template: 'Templates',
 };
 
+const COLUMNS = { xs: '1fr', sm: 'repeat(2, 1fr)', lg: 'repeat(4, 1fr)' };
+
 /** Cards shown of a stage before the rest is asked for. */
 const SHOWN = 40;
 
@@ -156,20 +158,26 @@ export function Board() {
           <Box
             sx={{
               display: 'grid',
-              gridTemplateColumns: { xs: '1fr', sm: 'repeat(2, 1fr)', lg: 'repeat(4, 1fr)' },
+              gridTemplateColumns: COLUMNS,
               gap: 2.5,
               alignItems: 'start',
             }}
           >
-            {STAGES.filter((s) => s !== 'template' || found.some((j) => j.stage === s)).map((stage) => (
-              <Stage
-                key={stage}
-                title={STAGE_WORDS[stage] ?? stage}
-                jobs={byDue(found.filter((j) => j.stage === stage))}
-                onRemove={(job) => void remove(job)}
-                onNext={(job) => void next(job)}
-              />
-            ))}
+            {STAGES.map((stage) => {
+              const jobs = byDue(found.filter((j) => j.stage === stage));
+              const isTemplates = stage === 'template';
+              if (isTemplates && jobs.length === 0) return null;
+              return (
+                <Stage
+                  key={stage}
+                  title={STAGE_WORDS[stage] ?? stage}
+                  across={isTemplates}
+                  jobs={jobs}
+                  onRemove={(job) => void remove(job)}
+                  onNext={(job) => void next(job)}
+                />
+              );
+            })}
           </Box>
         )}
       </Room>
@@ -184,11 +192,14 @@ const byDue = (jobs: readonly JobSummary[]) =>
 
 function Stage({
   title,
+  across,
   jobs,
   onRemove,
   onNext,
 }: {
   readonly title: string;
+  /** A row above the columns: what is at hand, and not on its way. */
+  readonly across: boolean;
   readonly jobs: readonly JobSummary[];
   readonly onRemove: (job: JobSummary) => void;
   readonly onNext: (job: JobSummary) => void;
@@ -196,7 +207,7 @@ function Stage({
   const [all, setAll] = useState(false);
   const shown = all ? jobs : jobs.slice(0, SHOWN);
   return (
-    <Box component="section" aria-label={title}>
+    <Box component="section" aria-label={title} sx={across ? { order: -1, gridColumn: '1 / -1' } : undefined}>
       <Box
         sx={{
           display: 'flex',
@@ -212,7 +223,7 @@ function Stage({
         </Box>
         <Box sx={{ fontFamily: FACES.figure, fontSize: 13, color: 'text.secondary' }}>{jobs.length}</Box>
       </Box>
-      <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Box sx={{ display: 'grid', gap: across ? 2.5 : 1.5, ...(across && { gridTemplateColumns: COLUMNS }) }}>
         {jobs.length === 0 && <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>None</Box>}
         {shown.map((job) => (
           <JobCard key={job.id} job={job} onRemove={() => onRemove(job)} onNext={() => onNext(job)} />
