@@ -42,6 +42,10 @@ try {
     await page.goto(base + path);
     await page.waitForSelector('html[data-ready=yes]');
     await page.waitForTimeout(2500);
+    // Cards show their pieces as soon as the server has drawn them.
+    await page.waitForFunction(() => [...document.images].every((image) => image.complete), undefined, {
+      timeout: 60_000,
+    });
   };
   await visit('/');
   await shot('board');

@@ -68,6 +68,9 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
       format={format}
       onFormat={setFormat}
       title={`New ${format.title.toLowerCase()}`}
+      name={name}
+      onName={setName}
+      called="Meteor-night flyer"
       typed={typed}
       onType={setTyped}
       unit={unit}
@@ -78,32 +81,22 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
       onSubmit={() => void submit()}
       onClose={onClose}
       head={
-        <>
-          <TextField
-            label="Name"
-            value={name}
-            autoFocus
-            onChange={(event) => setName(event.target.value)}
-            placeholder="Meteor-night flyer"
-            slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 200 } }}
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+          <Records
+            label="Printer"
+            none="not chosen yet"
+            value={house}
+            names={printers?.records.map((r) => r.name)}
+            onChange={setHouse}
           />
-          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
-            <Records
-              label="Printer"
-              none="not chosen yet"
-              value={house}
-              names={printers?.records.map((r) => r.name)}
-              onChange={setHouse}
-            />
-            <Records
-              label="Paper"
-              none="not chosen yet"
-              value={paper}
-              names={papers?.records.map((r) => r.name)}
-              onChange={setPaper}
-            />
-          </Box>
-        </>
+          <Records
+            label="Paper"
+            none="not chosen yet"
+            value={paper}
+            names={papers?.records.map((r) => r.name)}
+            onChange={setPaper}
+          />
+        </Box>
       }
     />
   );

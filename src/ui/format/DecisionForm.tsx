@@ -1,6 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import type { ReactNode, SyntheticEvent } from 'react';
 import { COMMON_PARAMETERS, type Format, type Parameter } from '@/core/format';
 import { blankOf, type Started } from '@/core/job';
@@ -30,6 +31,10 @@ interface Props {
   readonly format: Format;
   readonly onFormat: (format: Format) => void;
   readonly title: string;
+  readonly name: string;
+  readonly onName: (name: string) => void;
+  /** What it is called while no name is typed. */
+  readonly called: string;
   readonly typed: Typed;
   readonly onType: (typed: Typed) => void;
   readonly unit: JobUnit;
@@ -93,6 +98,14 @@ export function DecisionForm(props: Props) {
           </Box>
           <Box sx={{ fontSize: 14, color: 'text.secondary' }}>{format.about}</Box>
         </div>
+        <TextField
+          label="Name"
+          value={props.name}
+          autoFocus
+          onChange={(event) => props.onName(event.target.value)}
+          placeholder={props.called}
+          slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 200 } }}
+        />
         {head}
         {Object.entries(askedOf(format))
           .filter(([, p]) => !p.when || p.when(values))

@@ -2,7 +2,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Drawer from '@mui/material/Drawer';
-import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { lostByChange } from '@/core/check';
@@ -68,6 +67,9 @@ function Form({ onClose }: { readonly onClose: () => void }) {
       format={format}
       onFormat={setFormat}
       title={`Copy to ${/^[aeiou]/i.test(format.title) ? 'an' : 'a'} ${format.title.toLowerCase()}`}
+      name={name}
+      onName={setName}
+      called={called}
       typed={typed}
       onType={setTyped}
       unit={job.unit}
@@ -79,15 +81,6 @@ function Form({ onClose }: { readonly onClose: () => void }) {
       onSubmit={() => void submit()}
       onClose={onClose}
       head={
-        <>
-          <TextField
-            label="Name"
-            value={name}
-            autoFocus
-            onChange={(event) => setName(event.target.value)}
-            placeholder={called}
-            slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 200 } }}
-          />
           <NumberField
             label="Type and fixed lengths, times"
             name="times"
@@ -98,7 +91,6 @@ function Form({ onClose }: { readonly onClose: () => void }) {
             hint={usual === undefined || usual === 1 ? '1 leaves them as they are' : `${usual} goes with the format; 1 leaves them as they are`}
             onChange={setTimes}
           />
-        </>
       }
       foot={<Losses before={job} after={copy.ok ? copy.job : undefined} />}
     />
