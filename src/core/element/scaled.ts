@@ -53,7 +53,7 @@ const mapped = (value: unknown, to: (key: string, v: unknown) => unknown): unkno
 function scaledNumber(schema: z.core.$ZodType, value: number, times: number): number {
   const length = LENGTHS.get(schema);
   if (!length) return value;
-  const { minimum = -Infinity, maximum = Infinity } = schema._zod.bag as { minimum?: number; maximum?: number };
   const to = Math.round(value * times * ROUND[length.per]) / ROUND[length.per];
-  return Math.min(Math.max(to, minimum), maximum);
+  const { minValue, maxValue } = schema instanceof z.ZodNumber ? schema : { minValue: null, maxValue: null };
+  return Math.min(Math.max(to, minValue ?? -Infinity), maxValue ?? Infinity);
 }
