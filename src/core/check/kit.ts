@@ -4,11 +4,21 @@ import {
   repaint,
   styleBook,
   withFamily,
+  type Job,
   type Kit,
   type KitDifference,
   type SolidPaint,
 } from '../job';
 import { framed, replace, type Fix, type Report, type Rule } from './rule';
+
+/** What differs, worked out once for all sides of a job. */
+const known = new WeakMap<Job, readonly KitDifference[]>();
+
+function differencesOf(job: Job): readonly KitDifference[] {
+  const found = known.get(job) ?? kitDifferences(job);
+  known.set(job, found);
+  return found;
+}
 
 /** Differences named in one line; then how many more there are. */
 const SHOWN = 6;
@@ -22,7 +32,7 @@ export const kitRule: Rule = {
     const { job, side, blank, drawing } = subject;
     const { kit } = job;
     if (!kit) return [];
-    const differences = kitDifferences(job);
+    const differences = differencesOf(job);
     const frames = new Map(framed(subject).map((f) => [f.element.id, f]));
     const isFirst = side === blank.surfaces[0]?.name;
     const named = isFirst ? differences.flatMap((d) => (d.what === 'colour' || d.what === 'family' ? [] : [d])) : [];
@@ -46,7 +56,7 @@ type Laid = Extract<KitDifference, { what: 'colour' | 'family' }>;
 
 const wordsOf = (d: Laid): string => (d.what === 'colour' ? paintKey(d.paint) : d.family);
 
-function fixesFor(d: Laid, kit: Kit, job: Parameters<typeof styleBook>[0]): readonly Fix[] {
+function fixesFor(d: Laid, kit: Kit, job: Job): readonly Fix[] {
   const book = styleBook(job);
   if (d.what === 'family') {
     const [family] = kit.families;

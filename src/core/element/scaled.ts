@@ -35,12 +35,24 @@ function walk(schema: z.core.$ZodType, value: unknown, times: number): unknown {
     case 'tuple':
       return Array.isArray(value) ? value.map((v, i) => walk(def.items[i] ?? NOTHING, v, times)) : value;
     case 'union': {
-      const option = def.options.find((o) => z.safeParse(o, value).success);
+      const option = optionOf(def, value);
       return option ? inner(option) : value;
     }
     default:
       return value;
   }
+}
+
+/** The option that a value is of: told by its discriminator, or by what fits. */
+function optionOf(def: z.core.$ZodUnionDef, value: unknown): z.core.$ZodType | undefined {
+  const key = 'discriminator' in def && typeof def.discriminator === 'string' ? def.discriminator : undefined;
+  if (key === undefined) return def.options.find((option) => z.safeParse(option, value).success);
+  const tag: unknown = Reflect.get(Object(value), key);
+  return def.options.find((option) => {
+    const { def: of } = (option as z.core.$ZodTypes)._zod;
+    const tagged = of.type === 'object' ? of.shape[key] : undefined;
+    return tagged !== undefined && z.safeParse(tagged, tag).success;
+  });
 }
 
 const NOTHING = z.unknown();
