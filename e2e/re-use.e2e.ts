@@ -93,6 +93,19 @@ test('the client’s kit is taken, what differs from it is named and mended, and
   await expect(page.getByRole('heading', { name: 'Kit of Quillrook Dark-Sky Society' })).toBeVisible();
   await expect(page.getByLabel('name of colour 1')).toHaveValue('Night');
 
+  // A colour that is not understood is said at its field; neither Enter nor Keep lets the form go with it.
+  const first = page.getByLabel('colour 1', { exact: true });
+  const was = await first.inputValue();
+  await first.fill('purple-ish');
+  await first.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: /\S/ }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(first).toHaveValue('purple-ish');
+  await expect(first).toBeFocused();
+  await first.fill(was);
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/is in the book/)).toBeVisible();
+
   await openJob(page, 'demo-first-proof');
   await page.keyboard.press('Alt+1');
   await page.getByLabel('The client’s kit').click();

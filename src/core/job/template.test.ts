@@ -1,8 +1,9 @@
 import { checkSurface } from '../check';
 import { openDesk } from '../../output';
 import { box, inMemory, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
-import { dateWords } from '../element';
-import { elementsOf, mapElements } from './inherit';
+import { demoPiece } from '../../testing/demo';
+import { dateWords, plainText, type Element, type ElementOf } from '../element';
+import { elementsOf, elementsOn, mapElements, sideOfBase, withSide } from './inherit';
 import type { Job } from './schema';
 import { begunFrom, freed, keptToTemplate, slotsOf, templateOf, withSlotDate, withSlotWords } from './template';
 
@@ -73,6 +74,30 @@ test.each<[string, (job: Job) => Job]>([
   // A job that is free of it, and the template itself, are changed as any.
   expect(keptToTemplate(freed(begun()), make(freed(begun()))).ok).toBe(true);
   expect(keptToTemplate(templateOf(flyer, 'talks'), make(templateOf(flyer, 'talks'))).ok).toBe(true);
+}); // prettier-ignore
+
+test('a slot of a base layout is filled page by page; the layout itself is fixed', async () => {
+  const { job } = await demoPiece('catalogue', 0.1);
+  const [piece] = job.pieces;
+  if (!piece) throw new Error('no piece');
+  const isNamed = (e: Element): e is ElementOf<'text'> => e.kind === 'text' && e.name === 'name';
+  const bases = piece.bases.map((b) => ({ ...b, elements: b.elements.map((e): Element => (isNamed(e) ? { ...e, slot: { takes: 'text', ...open } } : e)) }));
+  const begun = begunFrom({ ...job, stage: 'template', pieces: [{ ...piece, bases }] }, 'next', 1, 'Next ten years');
+  const waiting = (of: Job) => of.pieces.flatMap(slotsOf).flatMap(({ side, element }) => (element.slot.open ? [side] : []));
+  // Ten nights, each with its name on the right-hand page.
+  expect(waiting(begun)).toEqual(['page 5', 'page 7', 'page 9', 'page 11', 'page 13', 'page 15', 'page 17', 'page 19', 'page 21', 'page 23']);
+  const rename = (of: Job, side: string): Job => {
+    const [first] = of.pieces;
+    if (!first) throw new Error('no piece');
+    return { ...of, pieces: [withSide(first, side, elementsOn(first, side).map((e) => (isNamed(e) ? withSlotWords(e, 'A new moon') : e)))] };
+  };
+  const filled = keptToTemplate(begun, rename(begun, 'page 5'));
+  if (!filled.ok) throw new Error(filled.problem);
+  expect(waiting(filled.job)).toEqual(waiting(begun).slice(1));
+  const wordsOn = (side: string) => elementsOn(filled.job.pieces[0] ?? piece, side).filter(isNamed).map((e) => plainText(e.paragraphs));
+  expect([wordsOn('page 5'), wordsOn('page 7')]).toEqual([['A new moon'], elementsOn(piece, 'page 7').filter(isNamed).map((e) => plainText(e.paragraphs))]);
+  const words = piece.bases.find((b) => b.elements.some(isNamed))?.id ?? '';
+  expect(keptToTemplate(begun, rename(begun, sideOfBase(words)))).toMatchObject({ ok: false, problem: expect.stringContaining('The base layout “Words” is fixed') as string });
 }); // prettier-ignore
 
 test('what the job is for is not the template’s: name, date due, paper and printer change freely', () => {

@@ -1,6 +1,6 @@
 import { dateWords, plainText, withWords, type Element, type ElementOf, type Slot } from '../element';
 import { changedElements } from './differences';
-import { elementsOf, mapElements } from './inherit';
+import { baseById, baseOfSide, elementsOf, mapElements } from './inherit';
 import type { Job, Piece, SideName } from './schema';
 
 /** An element with a slot. */
@@ -14,9 +14,11 @@ export interface FoundSlot {
 export const hasSlot = (element: Element): element is SlotElement =>
   (element.kind === 'text' || element.kind === 'picture') && element.slot !== undefined;
 
-/** What stays open of a piece, side by side. */
+/** What stays open of a piece, side by side. A base layout’s slots are filled on the pages that follow it. */
 export const slotsOf = (piece: Piece): readonly FoundSlot[] =>
-  elementsOf(piece).flatMap(({ side, element }) => (hasSlot(element) ? [{ side, element }] : []));
+  elementsOf(piece).flatMap(({ side, element }) =>
+    baseOfSide(side) === undefined && hasSlot(element) ? [{ side, element }] : [],
+  );
 
 /** A template made of a job; the job itself stays. */
 export const templateOf = (job: Job, id: string): Job => {
@@ -111,7 +113,9 @@ export function keptToTemplate(before: Job, after: Job): Kept {
   for (const [i, piece] of after.pieces.entries()) {
     const old = before.pieces[i];
     if (!old || old === piece) continue;
-    for (const { element, how, before: was } of changedElements(old, piece)) {
+    for (const { side, element, how, before: was } of changedElements(old, piece)) {
+      const base = baseById(old, baseOfSide(side));
+      if (base) return refuse(`The base layout “${base.name}”`);
       const name = element.name ? `“${element.name}”` : `The ${element.kind}`;
       if (how !== 'changed' || !was || !hasSlot(was) || element.kind !== was.kind) return refuse(name);
       const open = OPEN[was.kind];

@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { paperSize } from '@/core/paper';
 import { parsePair, type Parsed } from '@/core/measure';
 import type { SheetSize } from '@/core/shop';
+import { goToInvalid } from '../field/first-invalid';
 import { MeasureField } from '../field/MeasureField';
 
 interface Props {
@@ -19,7 +20,7 @@ interface Props {
 /** The frame of a record’s form. */
 export function RecordForm({ title, children, canKeep, onKeep, onLeave, onRemove }: Props) {
   return (
-    <Box component="form" noValidate onSubmit={(event) => { event.preventDefault(); if (canKeep) onKeep(); }} sx={{ display: 'grid', gap: 2 }}>
+    <Box component="form" noValidate onSubmit={(event) => { event.preventDefault(); if (canKeep && !goToInvalid(event.currentTarget)) onKeep(); }} sx={{ display: 'grid', gap: 2 }}>
       <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
         {title}
       </Box>

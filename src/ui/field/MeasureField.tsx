@@ -54,7 +54,11 @@ export function MeasureField<T>({
     onChange(result.value);
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Enter') take();
+    if (event.key === 'Enter') {
+      // It takes the value; a form around the field is not sent by it.
+      event.preventDefault();
+      take();
+    }
     if (event.key === 'Escape') {
       setDraft(undefined);
       setError(undefined);

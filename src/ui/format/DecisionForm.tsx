@@ -6,6 +6,7 @@ import type { ReactNode, SyntheticEvent } from 'react';
 import { COMMON_PARAMETERS, type Format, type Parameter } from '@/core/format';
 import { blankOf, type Started } from '@/core/job';
 import { formatNumber, formatSize, type JobUnit } from '@/core/measure';
+import { goToInvalid } from '../field/first-invalid';
 import { TypedParameter } from '../field/TypedParameter';
 import { COLOURS, FACES } from '../shell/theme';
 import { FormatGallery } from './FormatGallery';
@@ -67,9 +68,9 @@ export function DecisionForm(props: Props) {
     <Box
       component="form"
       noValidate
-      onSubmit={(event: SyntheticEvent) => {
+      onSubmit={(event: SyntheticEvent<HTMLElement>) => {
         event.preventDefault();
-        props.onSubmit();
+        if (!goToInvalid(event.currentTarget)) props.onSubmit();
       }}
       sx={{
         width: { xs: '100vw', sm: 'min(100vw, 920px)' },

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { nameOf } from '@/core/compose';
 import {
   freed,
+  hasFields,
   plainText,
   slotsOf,
   withSlotDate,
@@ -23,6 +24,9 @@ import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { Fold } from './Fold';
 
+/** More slots than these are shown page by page. */
+const MOST = 24;
+
 /** The slots of a job that was begun from a template, one under the other; the rest of it is fixed. */
 export function SlotList() {
   const { job, piece } = useDesk();
@@ -30,13 +34,21 @@ export function SlotList() {
   const show = useJob((s) => s.show);
   const select = useJob((s) => s.select);
   const replace = useJob((s) => s.replace);
-  const slots = slotsOf(piece);
+  const here = useJob((s) => s.side);
   if (!job.template) return null;
-  const left = slots.filter(({ element }) => element.slot.open).length;
+  const slots = slotsOf(piece);
+  const open = slots.filter(({ element }) => element.slot.open);
+  // Of a book only those of the page that is seen.
+  const shown = slots.length > MOST ? slots.filter(({ side }) => side === here) : slots;
+  const elsewhere = open.filter((slot) => !shown.includes(slot));
+  // Reading on; from the last page one begins again.
+  const past = slots.findLastIndex((slot) => shown.includes(slot));
+  const next = elsewhere.find((slot) => slots.indexOf(slot) > past) ?? elsewhere[0];
   return (
-    <Fold title="To fill in" count={left} opened>
+    <Fold title="To fill in" count={open.length} opened>
       {slots.length === 0 && <Box sx={{ fontSize: 13 }}>The template leaves nothing open.</Box>}
-      {slots.map(({ side, element }) => {
+      {slots.length > 0 && shown.length === 0 && <Box sx={{ fontSize: 13 }}>Nothing is open on this page.</Box>}
+      {shown.map(({ side, element }) => {
         const fill: Fill = (change, assets) => {
           const { job: now } = store.getState();
           const withAssets = assets ? { ...now, assets: { ...now.assets, ...assets } } : now;
@@ -55,6 +67,11 @@ export function SlotList() {
           </Box>
         );
       })}
+      {next && (
+        <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => { show(next.side); select([next.element.id]); }}>
+          {elsewhere.length} more: go to {next.side}
+        </Button>
+      )}
       <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => replace('Free from the template', freed(job))} title="Everything can be changed then">
         Free it from its template
       </Button>
@@ -89,12 +106,23 @@ function Content({ element, language, onFill }: ContentProps) {
         slotProps={{ htmlInput: { 'aria-label': `Date of ${nameOf(element)}` } }}
       />
     );
+  // Numbers and running heads stand in it as signs, which a field of the sheet cannot show.
+  if (element.paragraphs.some((p) => p.runs.some((run) => hasFields(run.text)))) return <OnBench id={element.id} />;
   return (
     <WordsContent
       label={`Words of ${nameOf(element)}`}
       words={plainText(element.paragraphs)}
       onChange={(words) => onText((text) => withSlotWords(text, words))}
     />
+  );
+}
+
+function OnBench({ id }: { readonly id: string }) {
+  const type = useJob((s) => s.type);
+  return (
+    <Button size="small" onClick={() => type(id)}>
+      Type it on the bench
+    </Button>
   );
 }
 
