@@ -39,19 +39,29 @@ export function MeasureField<T>({
   const [draft, setDraft] = useState<string>();
   const [error, setError] = useState<FieldError>();
 
+  const understood = (text: string): Parsed<T> => {
+    const result = read(text);
+    const refusal = result.ok ? refuse?.(result.value) : undefined;
+    return refusal ? { ok: false, error: { at: 0, length: text.length, message: refusal } } : result;
+  };
   const take = () => {
     if (draft === undefined || draft === shown) {
       setDraft(undefined);
       setError(undefined);
       return;
     }
-    const result = read(draft);
+    const result = understood(draft);
     if (!result.ok) return setError(result.error);
-    const refusal = refuse?.(result.value);
-    if (refusal) return setError({ at: 0, length: draft.length, message: refusal });
     setDraft(undefined);
     setError(undefined);
     onChange(result.value);
+  };
+  // A mended word loses its message at once: what stands below moves before the hand goes there, not under it.
+  const change = (text: string) => {
+    setDraft(text);
+    if (!error) return;
+    const result = understood(text);
+    setError(result.ok ? undefined : result.error);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter') {
@@ -73,7 +83,7 @@ export function MeasureField<T>({
       autoComplete="off"
       value={draft ?? shown}
       placeholder={placeholder ?? ''}
-      onChange={(event) => setDraft(event.target.value)}
+      onChange={(event) => change(event.target.value)}
       onBlur={take}
       onKeyDown={onKeyDown}
       error={error !== undefined}
