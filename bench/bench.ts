@@ -8,13 +8,13 @@ import { chromium } from '@playwright/test';
 import sharp from 'sharp';
 import { CHROMIUM } from '../scripts/chromium.mjs';
 import { checkSurface } from '../src/core/check';
-import { createComposer, type Composer } from '../src/core/compose';
+import { createComposer, groundOf, type Composer } from '../src/core/compose';
 import type { Drawing } from '../src/core/drawing';
 import { itemsOf } from '../src/core/drawing';
 import { parseLength } from '../src/core/measure';
-import { exportJob, openDesk, type Desk } from '../src/output';
+import { exportJob, openDesk } from '../src/output';
 import { FORMATS } from '../src/core/format';
-import { blankOf, styleBook, type Job } from '../src/core/job';
+import { blankOf, type Job } from '../src/core/job';
 import { blankPicture, svgPage } from '../src/paint/svg';
 import { begin, inMemory, makeJob } from '../src/testing/jobs';
 import { inBrowser, typedInBrowser } from './in-browser';
@@ -91,7 +91,7 @@ async function layout() {
     const elements = piece?.surfaces['front'];
     if (!piece || !elements || !side) throw new Error('nothing to lay out');
     const floor = await mean(() => structuredClone(job));
-    const ground = groundOf(desk);
+    const ground = groundOf(job, 300, desk.resources);
     const surface = side.surface;
     const draw = (composer: Composer, of: typeof piece): Drawing => {
       const [drawing] = composer.piece(of, [surface]).drawings;
@@ -122,17 +122,6 @@ async function layout() {
     note(`${count} elements in chains: solve and draw after a measure changed`, ms(all), ms(floor), times(all, floor));
   }
 }
-
-const groundOf = (desk: Desk) => ({
-  assets: desk.job.assets,
-  language: 'en-GB',
-  ppi: 300,
-  colour: desk.colour,
-  fonts: desk.fonts.set,
-  hyphenator: () => undefined,
-  art: () => undefined,
-  book: styleBook(desk.job),
-});
 
 /** The bare writer: pages whose content streams are the same bytes, and nothing else worked out. */
 async function bareWriter(pages: number, content: string): Promise<number> {

@@ -1,5 +1,5 @@
-import { createComposer } from '../src/core/compose';
-import { blankOf, elementsOn, rulesFor, sideOfBase, styleBook, withSide, type Piece } from '../src/core/job';
+import { createComposer, groundOf } from '../src/core/compose';
+import { blankOf, elementsOn, rulesFor, sideOfBase, withSide, type Piece } from '../src/core/job';
 import { openDesk } from '../src/output';
 import { demoPiece } from '../src/testing/demo';
 import { mean, ms, note, times } from './report';
@@ -13,7 +13,7 @@ export async function catalogue(): Promise<void> {
   const blank = blankOf(job, piece);
   const { surfaces } = blank;
   const fresh = () =>
-    createComposer({ assets: job.assets, language: job.language, ppi: rulesFor(job, piece).ppi.value, colour: desk.colour, fonts: desk.fonts.set, hyphenator: () => undefined, art: () => undefined, book: styleBook(job) });
+    createComposer(groundOf(job, rulesFor(job, piece).ppi.value, desk.resources));
   const spread = ['page 4', 'page 5'];
   const [seen, all] = [await mean(() => fresh().piece(piece, surfaces, spread)), await mean(() => fresh().piece(piece, surfaces))];
   note('draw the spread that is seen, of a hundred pages (floor: all of them)', ms(seen), ms(all), times(seen, all));

@@ -1,5 +1,5 @@
-import { createComposer } from '../src/core/compose';
-import { USUAL_LOOK, plainParagraphs, styleBook, type Job, type Piece } from '../src/core/job';
+import { createComposer, groundOf } from '../src/core/compose';
+import { USUAL_LOOK, plainParagraphs, type Job, type Piece } from '../src/core/job';
 import { composeText, faceContext, plainBox, type TypeContext } from '../src/core/type';
 import { openDesk } from '../src/output';
 import { inMemory, makeJob, words } from '../src/testing/jobs';
@@ -48,7 +48,7 @@ export async function typing(): Promise<void> {
     times(whole, greedy),
   );
 
-  const composer = createComposer({ assets: {}, language: 'en-GB', ppi: 300, colour: desk.colour, fonts: desk.fonts.set, hyphenator: () => undefined, art: () => undefined, book: styleBook({ styles: [] }) }); // prettier-ignore
+  const composer = createComposer(groundOf(job, 300, desk.resources)); // prettier-ignore
   const typed = (n: number): Piece => {
     const [head, ...rest] = piece.surfaces['front'] ?? [];
     if (head?.kind !== 'text') throw new Error('no text');
@@ -58,6 +58,6 @@ export async function typing(): Promise<void> {
   let n = 0;
   composer.piece(piece, [side.surface]);
   const keystroke = await mean(() => composer.piece(typed((n += 1)), [side.surface]));
-  const cold = await mean(() => createComposer({ assets: {}, language: 'en-GB', ppi: 300, colour: desk.colour, fonts: desk.fonts.set, hyphenator: () => undefined, art: () => undefined, book: styleBook({ styles: [] }) }).piece(piece, [side.surface])); // prettier-ignore
+  const cold = await mean(() => createComposer(groundOf(job, 300, desk.resources)).piece(piece, [side.surface])); // prettier-ignore
   note(`a letter typed into a text of ${FRAMES} frames: set and drawn again (floor: all of it anew)`, ms(keystroke), ms(cold), times(keystroke, cold)); // prettier-ignore
 }

@@ -8,7 +8,20 @@ export interface Arguments {
   readonly set: Readonly<Record<string, string>>;
 }
 
-const WITH_VALUE = ['out', 'to', 'at', 'set', 'name', 'unit', 'assets', 'printer', 'paper', 'page', 'wide'] as const;
+const WITH_VALUE = [
+  'out',
+  'to',
+  'at',
+  'set',
+  'name',
+  'unit',
+  'assets',
+  'printer',
+  'paper',
+  'printable',
+  'page',
+  'wide',
+] as const;
 const PLAIN = ['json'] as const;
 
 /** Reads the words after the command. */

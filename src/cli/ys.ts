@@ -2,7 +2,16 @@ import { randomUUID } from 'node:crypto';
 import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import { FORMATS, formatOf, type Format } from '../core/format';
-import { describeJob, jobJsonSchema, parametersOf, startJob, takeHouse, unitThoughtIn } from '../core/job';
+import {
+  describeJob,
+  jobJsonSchema,
+  parametersOf,
+  startJob,
+  startPrintable,
+  takeHouse,
+  unitThoughtIn,
+} from '../core/job';
+import { GALLERY, galleryEntry, type GalleryEntry } from '../core/printable';
 import { JOB_UNITS, type JobUnit } from '../core/measure';
 import { EXPORTS, type ExportKind } from '../output/kinds';
 import { SHIPPED_PAPERS, SHIPPED_PRINTERS } from '../core/shop';
@@ -21,6 +30,8 @@ Exit code: 0 fine, 1 findings, 2 bad input.
   ys schema                                      the JSON Schema of a job file
   ys new flyer --set size=A5 --set bleed=3mm --out flyer.ysjob.json [--name NAME] [--unit mm|cm|in|pt|pica]
                                                  [--printer NAME] [--paper NAME]; own: --set outline=@die.svg (or .dxf)
+  ys printables --json                           the printables and their decisions
+  ys new [KIND] --printable staves --set spacing=2mm --set size=letter --out staves.ysjob.json
   ys describe JOB --json                         every figure, in mm
   ys check JOB --json                            findings
   ys pages FILE.pdf                              the pages of a PDF and their sizes, mm
@@ -43,6 +54,9 @@ export async function run(argv: readonly string[]): Promise<number> {
       return 0;
     case 'formats':
       print(FORMATS.map(describeFormat));
+      return 0;
+    case 'printables':
+      print(GALLERY.map(describePrintable));
       return 0;
     case 'schema':
       print(jobJsonSchema());
@@ -109,16 +123,18 @@ async function writeDocs(args: Arguments): Promise<number> {
 
 async function create(args: Arguments): Promise<number> {
   const kind = args.words[0] ?? '';
-  const format = formatOf(kind);
+  const entry = printableNamed(args.flags.get('printable'));
+  const format = formatOf(entry && kind === '' ? (entry.piece?.kind ?? 'worksheet') : kind);
   if (!format) throw new UsageError(`There is no format “${kind}”. Formats: ${FORMATS.map((f) => f.kind).join(', ')}.`);
   const named = args.flags.get('unit');
   if (named !== undefined && !isUnit(named)) throw new UsageError(`--unit is one of ${JOB_UNITS.join(', ')}.`);
   const set = await withFiles(args.set);
   const unit = named !== undefined && isUnit(named) ? named : unitThoughtIn(Object.values(set));
-  const about = { id: randomUUID(), name: args.flags.get('name') ?? format.title, unit };
+  const about = { id: randomUUID(), name: args.flags.get('name') ?? entry?.title ?? format.title, unit };
   const stock = recordNamed('paper', args.flags.get('paper'), SHIPPED_PAPERS);
   const house = recordNamed('printer', args.flags.get('printer'), SHIPPED_PRINTERS);
-  const started = startJob(format, set, about, { ...(stock && { stock }), ...(house && { house }) });
+  const shop = { ...(stock && { stock }), ...(house && { house }) };
+  const started = entry ? startPrintable(entry, set, about, shop, format.kind) : startJob(format, set, about, shop);
   if (!started.ok) {
     const typed = set[started.parameter] ?? '';
     // A drawn outline is too long to be shown with its fault marked.
@@ -137,6 +153,14 @@ async function create(args: Arguments): Promise<number> {
   await writeWhole(out, new TextEncoder().encode(`${JSON.stringify(job, null, 2)}\n`));
   say(`${out} written.`);
   return 0;
+}
+
+/** An entry of the gallery. */
+function printableNamed(id: string | undefined): GalleryEntry | undefined {
+  if (id === undefined) return undefined;
+  const found = galleryEntry(id);
+  if (found) return found;
+  throw new UsageError(`There is no printable “${id}”. There are: ${GALLERY.map((e) => e.id).join(', ')}.`);
 }
 
 /** A record that ships, by its name. */
@@ -167,7 +191,23 @@ const describeFormat = (format: Format) => ({
   kind: format.kind,
   title: format.title,
   about: format.about,
-  parameters: Object.entries(parametersOf(format)).map(([name, p]) => ({
+  parameters: describeParameters(parametersOf(format)),
+});
+
+/** An entry of the gallery, likewise. */
+const describePrintable = ({ id, title, about, of, decisions, piece }: GalleryEntry) => ({
+  id,
+  kind: of.kind,
+  group: of.group,
+  title,
+  about,
+  piece: piece?.kind ?? 'worksheet',
+  decisions,
+  parameters: describeParameters(of.parameters),
+});
+
+const describeParameters = (parameters: Format['parameters']) =>
+  Object.entries(parameters).map(([name, p]) => ({
     name,
     label: p.label,
     kind: p.kind,
@@ -177,8 +217,7 @@ const describeFormat = (format: Format) => ({
     ...(p.options && { options: p.options.map((o) => o.value) }),
     ...(p.least !== undefined && { least: p.least }),
     ...(p.most !== undefined && { most: p.most }),
-  })),
-});
+  }));
 
 const isUnit = (text: string): text is JobUnit => (JOB_UNITS as readonly string[]).includes(text);
 

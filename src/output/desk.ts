@@ -1,11 +1,12 @@
 import type { ColourEngine } from '../core/colour';
-import { createComposer, languagesNeeded } from '../core/compose';
+import { createComposer, groundOf, languagesNeeded, type Resources } from '../core/compose';
 import type { Blank, BlankSurface } from '../core/format';
-import { blankOf, rulesFor, styleBook, type Job, type Piece } from '../core/job';
+import { blankOf, rulesFor, type Job, type Piece } from '../core/job';
 import type { Rules } from '../core/rules';
 import type { Drawing } from '../core/drawing';
 import { checkSurface, type Finding } from '../core/check';
 import { loadHyphenator, type Hyphenator } from '../core/type';
+import { holidaysOf } from '../bring-in/holidays';
 import type { OpenProfile } from '../bring-in/profile';
 import type { AssetSource } from './assets';
 import { loadArt } from './art';
@@ -19,6 +20,7 @@ export interface Desk {
   readonly fonts: JobFonts;
   readonly profile: OpenProfile;
   readonly colour: ColourEngine;
+  readonly resources: Resources;
   readonly sides: readonly DeskSide[];
 }
 
@@ -44,26 +46,24 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
   const hyphenators = new Map<string, Hyphenator | undefined>();
   for (const language of languagesNeeded(job)) hyphenators.set(language, await loadHyphenator(language));
 
+  const resources: Resources = {
+    colour: profile.engine,
+    fonts: fonts.set,
+    hyphenator: (language) => hyphenators.get(language),
+    art: (sha) => art.get(sha),
+    holidays: ({ region, year, language }) => holidaysOf(region, year, language),
+  };
   const sides = job.pieces.flatMap((piece): DeskSide[] => {
     const blank = blankOf(job, piece);
     const rules = rulesFor(job, piece);
-    const composer = createComposer({
-      assets: job.assets,
-      language: job.language,
-      ppi: rules.ppi.value * blank.scale,
-      colour: profile.engine,
-      fonts: fonts.set,
-      hyphenator: (language) => hyphenators.get(language),
-      art: (sha) => art.get(sha),
-      book: styleBook(job),
-    });
+    const composer = createComposer(groundOf(job, rules.ppi.value * blank.scale, resources));
     const { drawings } = composer.piece(piece, blank.surfaces);
     return blank.surfaces.flatMap((surface, i): DeskSide[] => {
       const drawing = drawings[i];
       return drawing ? [{ piece, blank, surface, rules, drawing }] : [];
     });
   });
-  return { job, assets, fonts, profile, colour: profile.engine, sides };
+  return { job, assets, fonts, profile, colour: profile.engine, resources, sides };
 }
 
 /** Every finding of a job. */

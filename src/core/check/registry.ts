@@ -10,6 +10,7 @@ import { missingRule } from './missing';
 import { nearMissRule } from './near-miss';
 import { pictureResolutionRule } from './picture-resolution';
 import { placementRule } from './placement';
+import { printableImpossibleRule } from './printable-impossible';
 import { rgbLeftRule } from './rgb-left';
 import { slotOpenRule } from './slot-open';
 import type { Finding, Rule, Severity } from './rule';
@@ -32,6 +33,7 @@ export const RULES: readonly Rule[] = [
   zonesRule,
   textOverflowRule,
   tablePastBoxRule,
+  printableImpossibleRule,
   missingRule,
   slotOpenRule,
   pictureResolutionRule,

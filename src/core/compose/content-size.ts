@@ -1,8 +1,9 @@
 import type { Element } from '../element';
 import { pictureAsset } from '../job';
-import type { ContentReader } from '../layout';
+import type { ContentReader, NamedTracks, Rect } from '../layout';
 import { naturalSize } from './fit-picture';
 import { nameOf } from './name';
+import { printableTracks } from './printable';
 import { tableSize, tableTracks } from './set-table';
 import { textSize } from './text';
 import type { Surroundings } from './surroundings';
@@ -24,9 +25,16 @@ function natural(element: Element, around: Surroundings): { readonly width: numb
     case 'line':
     case 'text':
     case 'table':
+    case 'printable':
       return undefined;
   }
 } // prettier-ignore
+
+/** Columns and rows that content lays into its own box. */
+function tracksIn(element: Element, rect: Rect, around: Surroundings): NamedTracks | undefined {
+  if (element.kind === 'table') return tableTracks(element, rect, around);
+  return element.kind === 'printable' ? printableTracks(element, rect, around) : undefined;
+}
 
 /** A square inch, for what has no size of its own yet. */
 const ASSUMED = 25.4;
@@ -41,5 +49,5 @@ export const contentReader = (around: Surroundings): ContentReader => ({
     const [own, beside] = axis === 'x' ? [size.width, size.height] : [size.height, size.width];
     return other === undefined ? own : (other * own) / beside;
   },
-  tracks: (element, rect) => (element.kind === 'table' ? tableTracks(element, rect, around) : undefined),
+  tracks: (element, rect) => tracksIn(element, rect, around),
 });

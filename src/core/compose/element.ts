@@ -20,6 +20,7 @@ import {
 import { moved, together, withEffects } from './effects';
 import { nameOf } from './name';
 import { composePicture } from './picture';
+import { composePrintable } from './printable';
 import { composeLine, composeShape } from './shape';
 import type { Body, Composed, Setting, Surroundings } from './surroundings';
 import { composeTable } from './table';
@@ -61,6 +62,7 @@ export function composeElement(element: Element, placed: Rect, around: Surroundi
     ink: union(wholes.map(({ copy, whole }) => mappedBounds(whole.ink, copy))),
     bounds: union(wholes.map(({ copy, whole }) => mappedBounds(whole.bounds, copy))),
     items,
+    ...(first?.whole.body.findings && { findings: first.whole.body.findings }),
   };
   return { frame, notes: first?.whole.body.notes ?? [] };
 }
@@ -103,6 +105,8 @@ function bodyOf(element: Element, setting: Setting, around: Surroundings): Body 
       const story = around.story(element.id);
       return story ? composeTextFrame(element, setting, around, story) : bare(setting);
     }
+    case 'printable':
+      return composePrintable(element, setting, around);
     case 'table': {
       const set = around.table(element.id);
       return set ? composeTable(element, setting, around, set) : bare(setting);
@@ -114,7 +118,9 @@ const bare = ({ rect }: Setting): Body => ({ items: [], ink: rect, notes: [] });
 
 /** Whether edges of the element that lie on the trim go on into the bleed. */
 const bleeds = (element: Element): boolean =>
-  element.kind === 'line' || ((element.kind === 'shape' || element.kind === 'picture') && element.atTrim === 'bleeds');
+  element.kind === 'line' ||
+  ((element.kind === 'shape' || element.kind === 'picture' || element.kind === 'printable') &&
+    element.atTrim === 'bleeds');
 
 /** The element’s box with what a copy of it bleeds, seen from where the element itself stands. */
 export function reachOf(element: Element, rect: Rect, copy: Matrix, boxes: SurfaceBoxes): Rect {

@@ -5,6 +5,7 @@ export * from './fit-picture';
 export * from './ink';
 export * from './name';
 export * from './needs';
+export * from './holidays-needed';
 export { outlineOf } from './shape';
 export { artMatrix } from './picture';
 export { evenTracks, type SetTable, type PlacedCell } from './set-table';

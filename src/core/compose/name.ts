@@ -1,4 +1,5 @@
 import { plainText, readable, type Element, type FormKind } from '../element';
+import { printableOf } from '../printable';
 
 export const FORM_WORDS: Readonly<Record<FormKind, string>> = {
   rectangle: 'Box',
@@ -32,5 +33,7 @@ export function nameOf(element: Element): string {
       return 'Table';
     case 'page':
       return 'PDF page';
+    case 'printable':
+      return printableOf(element.content.of).presets[0]?.title ?? 'Printable';
   }
 }

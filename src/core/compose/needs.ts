@@ -1,4 +1,5 @@
-import { styleBook, textsIn, type CharacterLook } from '../element';
+import { USUAL_LOOK, styleBook, textsIn, type CharacterLook } from '../element';
+import { BOLD } from './lettering';
 import { elementsOf, jobFonts, type FontAsset, type Job } from '../job';
 import { FALLBACK_FAMILY, SHIPPED_FACES, nearestFace, type ShippedFace } from '../type';
 
@@ -26,8 +27,16 @@ function looksIn(job: Job): readonly { readonly look: CharacterLook; readonly la
       });
     }),
   );
+  const printed = job.pieces.flatMap((piece) =>
+    elementsOf(piece).flatMap(({ element }) => {
+      if (element.kind !== 'printable') return [];
+      const { text, title } = element.type;
+      const bold = { ...text, weight: Math.max(BOLD, text.weight) };
+      return [text, bold, title].map((face) => ({ look: { ...USUAL_LOOK, ...face }, language: job.language, isHyphenated: false }));
+    }),
+  );
   const styles = job.styles.map(({ id }) => ({ look: book.style(id), language: job.language, isHyphenated: book.style(id).hyphenate }));
-  return [...found, ...styles];
+  return [...found, ...printed, ...styles];
 } // prettier-ignore
 
 /** The faces a job’s text asks for, and the one that stands in. */

@@ -1,20 +1,11 @@
 import { itemsOf, leavesOf, type Drawing, type GlyphItem } from '../drawing';
 import { Element, FIELDS, type ElementInput, type Paragraph } from '../element';
-import {
-  blankOf,
-  elementsOn,
-  sideOfBase,
-  styleBook,
-  surfacesToLay,
-  withBase,
-  withSide,
-  type Job,
-  type Piece,
-} from '../job';
+import { blankOf, elementsOn, sideOfBase, surfacesToLay, withBase, withSide, type Job, type Piece } from '../job';
 import { apply, bleedOut, mappedBounds, pathBounds } from '../layout';
 import { openDesk } from '../../output';
 import { begin, box, inMemory, words } from '../../testing/jobs';
 import { createComposer } from './piece';
+import { groundOf } from './surroundings';
 
 const book = (): Job => {
   const job = begin('catalogue', { size: '100x150mm', pages: '32' });
@@ -123,7 +114,7 @@ describe('drawing what is asked for', () => {
     });
     const desk = await openDesk(job, inMemory());
     const piece = pieceOf(job);
-    const composer = createComposer({ assets: {}, language: 'en-GB', ppi: 300, colour: desk.colour, fonts: desk.fonts.set, hyphenator: () => undefined, art: () => undefined, book: styleBook(job) }); // prettier-ignore
+    const composer = createComposer(groundOf(job, 300, desk.resources)); // prettier-ignore
     return { piece, composer, surfaces: surfacesToLay(blankOf(job, piece), piece) };
   };
 

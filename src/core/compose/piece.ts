@@ -3,6 +3,7 @@ import { hasFields, textsIn, type Element, type ElementOf, type FieldValues } fr
 import { facingOf, type BlankSurface } from '../format';
 import { elementsOn, type Piece, type SideName } from '../job';
 import { positive, settle, type ContentReader, type PlacedBox, type Rect, type SurfaceBoxes } from '../layout';
+import type { Turn } from '../printable';
 import type { TypeContext } from '../type';
 import { crossing, withBarePaper, withRepeats } from './bare';
 import { withClip } from './clip';
@@ -12,6 +13,7 @@ import { fieldValues } from './field-values';
 import { chainsOf, composeStory, type Story, type StoryFrame, type TextElement } from './story';
 import { setTable, type SetTable } from './set-table';
 import type { Composed, Ground, Surroundings } from './surroundings';
+import { turnsOf } from './turns';
 import { obstaclesOn } from './wrap';
 
 /** What orders the elements of a side. */
@@ -62,19 +64,22 @@ export function createComposer(ground: Ground): Composer {
     contexts.set(key, made);
     return made;
   };
-  const unplaced = (boxes: SurfaceBoxes): Surroundings => ({
+  const unplaced = (boxes: SurfaceBoxes, turn: Turn): Surroundings => ({
     ...ground,
     boxes,
+    turn,
     type: typeContext(boxes.measures),
     shape: () => undefined,
     text: () => undefined,
     table: () => undefined,
     story: () => undefined,
   });
-  const contents = new WeakMap<SurfaceBoxes, ContentReader>();
-  const content = (boxes: SurfaceBoxes): ContentReader => {
-    const made = contents.get(boxes) ?? rememberedSizes(contentReader(unplaced(boxes)));
-    contents.set(boxes, made);
+  const contents = new WeakMap<SurfaceBoxes, Map<string, ContentReader>>();
+  const content = (boxes: SurfaceBoxes, turn: Turn): ContentReader => {
+    const mine = contents.get(boxes) ?? new Map<string, ContentReader>();
+    contents.set(boxes, mine);
+    const made = mine.get(keyOfTurn(turn)) ?? rememberedSizes(contentReader(unplaced(boxes, turn)));
+    mine.set(keyOfTurn(turn), made);
     return made;
   };
   const settledOf = lastOf<SurfaceBoxes>();
@@ -89,7 +94,7 @@ export function createComposer(ground: Ground): Composer {
     const placed = boxes.placed[element.id];
     if (!placed) throw new RangeError(`“${element.id}” is not on this side.`);
     const looksAround = element.repeat.length > 0 || (element.kind === 'text' && element.along !== null);
-    const from = [looksAround ? boxes : undefined, element.kind === 'text' ? around.story(element.id) : around.table(element.id)];
+    const from = [looksAround ? boxes : undefined, element.kind === 'text' ? around.story(element.id) : around.table(element.id), element.kind === 'printable' ? keyOfTurn(around.turn) : undefined];
     const before = elements.get(element);
     if (before && sameBox(before.placed, placed) && before.from.every((v, i) => v === from[i])) return before.composed;
     const composed = composeElement(element, placed, around);
@@ -114,8 +119,8 @@ export function createComposer(ground: Ground): Composer {
   };
 
   /** Setting the texts of a side; those that their page fills in know what with. */
-  const aroundOn = ({ name, boxes }: DrawnSide, texts: readonly TextElement[], values: (side: SideName) => FieldValues): Surroundings => {
-    const plain = unplaced(boxes);
+  const aroundOn = ({ name, boxes, turn }: DrawnSide, texts: readonly TextElement[], values: (side: SideName) => FieldValues): Surroundings => {
+    const plain = unplaced(boxes, turn);
     const isFilled = texts.some((t) => t.paragraphs.some((p) => p.runs.some((r) => hasFields(r.text))));
     return isFilled ? { ...plain, type: typeContext(boxes.measures, { ...values(name) }) } : plain;
   };
@@ -129,7 +134,7 @@ export function createComposer(ground: Ground): Composer {
       });
       const [first] = parts;
       if (!first) continue;
-      const around = aroundOn({ name: first.side, boxes: first.boxes, list: [] }, chain, values);
+      const around = aroundOn({ name: first.side, boxes: first.boxes, turn: FIRST_TURN, list: [] }, chain, values);
       const from = [around.type, piece.baselineGrid, ...parts.flatMap((frame) => storyInputs(frame))];
       const story = storyOf(first.element.id, from, () => composeStory(parts, around, piece.baselineGrid));
       for (const { element } of parts) found.set(element.id, story);
@@ -140,11 +145,11 @@ export function createComposer(ground: Ground): Composer {
   /** A cell whose words, look and box are as they were keeps its lines. */
   const tablesOf = (piece: Piece, sides: readonly DrawnSide[], values: (side: SideName) => FieldValues) => {
     const found = new Map<string, SetTable>();
-    for (const { name, boxes, list } of sides)
+    for (const { name, boxes, turn, list } of sides)
       for (const table of list) {
         const placed = boxes.placed[table.id];
         if (table.kind !== 'table' || !placed) continue;
-        const around = aroundOn({ name, boxes, list }, textsIn(table, ground.book), values);
+        const around = aroundOn({ name, boxes, turn, list }, textsIn(table, ground.book), values);
         const { x, y, width, height } = placed;
         const set = tableOf(table.id, [table, around.type, piece.baselineGrid, x, y, width, height], () =>
           setTable(table, positive(placed), around, (text, rect) => {
@@ -170,14 +175,17 @@ export function createComposer(ground: Ground): Composer {
       const texts = new Map([...lists].flatMap(([name, list]) => list.flatMap((e): [string, { name: SideName; text: TextElement }][] => (e.kind === 'text' ? [[e.id, { name, text: e }]] : []))));
       const chains = chainsOf([...texts.values()].map(({ text }) => text)).filter((chain) => chain.some((t) => shown.has(texts.get(t.id)?.name ?? '')));
       const settled = new Map<SideName, DrawnSide>();
+      const turnOf = turnsOf(piece, surfaces.map((s) => s.name));
       const sideOf = (name: SideName): DrawnSide | undefined => {
         const [surface, list] = [byName.get(name), lists.get(name)];
         if (!surface || !list) return undefined;
+        const turn = turnOf(name);
         const made = settled.get(name) ?? {
           name,
           list,
-          boxes: settledOf(name, [list, grids, groups, guides, surface.boxes], () =>
-            settle(surface.boxes, { side: name, elements: list, grids, groups, guides }, content(surface.boxes)),
+          turn,
+          boxes: settledOf(name, [list, grids, groups, guides, surface.boxes, keyOfTurn(turn)], () =>
+            settle(surface.boxes, { side: name, elements: list, grids, groups, guides }, content(surface.boxes, turn)),
           ),
         };
         settled.set(name, made);
@@ -188,13 +196,13 @@ export function createComposer(ground: Ground): Composer {
       const stories = storiesOf(piece, chains, (id) => sideOf(texts.get(id)?.name ?? ''), values);
       const tables = tablesOf(piece, sides, values);
       for (const { cells } of tables.values()) for (const { text, story } of cells) stories.set(text.id, story);
-      const plain = new Map(sides.map(({ name, boxes, list }) => {
+      const plain = new Map(sides.map(({ name, boxes, turn, list }) => {
         const zones = byName.get(name)?.zones ?? [];
         const mine = list.flatMap((e): readonly unknown[] => (e.kind === 'text' ? [stories.get(e.id)] : e.kind === 'table' ? [tables.get(e.id)] : []));
-        const drawing = drawnOf(name, [boxes, list, layers, zones, ...mine], () => {
+        const drawing = drawnOf(name, [boxes, list, layers, zones, list.some((e) => e.kind === 'printable') ? keyOfTurn(turn) : undefined, ...mine], () => {
           const shapes = new Map(list.flatMap((e): [string, ElementOf<'shape'>][] => (e.kind === 'shape' ? [[e.id, e]] : [])));
           const around: Surroundings = {
-            ...unplaced(boxes),
+            ...unplaced(boxes, turn),
             shape: (id) => shapes.get(id),
             text: (id) => texts.get(id)?.text,
             table: (id) => tables.get(id),
@@ -224,8 +232,12 @@ export function createComposer(ground: Ground): Composer {
 interface DrawnSide {
   readonly name: SideName;
   readonly boxes: SurfaceBoxes;
+  readonly turn: Turn;
   readonly list: readonly Element[];
 }
+
+const FIRST_TURN: Turn = { index: 0, isLeft: false };
+const keyOfTurn = ({ index, isLeft }: Turn): string => `${index}${isLeft ? ' left' : ''}`;
 
 /** The boxes as the text of a cell sees them: it stands where the cell does. */
 const inCell = (boxes: SurfaceBoxes, id: string, rect: Rect): SurfaceBoxes => ({

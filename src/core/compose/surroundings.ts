@@ -1,12 +1,27 @@
 import type { ColourEngine } from '../colour';
 import type { Frame, Item, Note } from '../drawing';
-import type { ElementOf, StyleBook } from '../element';
-import type { Asset } from '../job';
+import { styleBook, type ElementOf, type StyleBook } from '../element';
+import type { Occasion } from '../dates';
+import type { Asset, Job } from '../job';
 import type { Matrix, Rect, SurfaceBoxes } from '../layout';
+import type { JobUnit } from '../measure';
+import type { Finding, Turn } from '../printable';
 import type { VectorArt } from '../shape';
 import type { FontSet, Hyphenator, TypeContext } from '../type';
+import type { HolidayNeed } from './holidays-needed';
 import type { SetTable } from './set-table';
 import type { Story } from './story';
+
+/** What has to be fetched before a job can be drawn. */
+export type Resources = Pick<Ground, 'colour' | 'fonts' | 'hyphenator' | 'art' | 'holidays'>;
+
+/** What composing a piece of a job needs. @param ppi that its pictures need */
+export const groundOf = (job: GroundOfJob, ppi: number, resources: Resources): Ground => {
+  const { assets, language, unit } = job;
+  return { ...resources, assets, language, unit, ppi, book: styleBook(job) };
+};
+
+type GroundOfJob = Pick<Job, 'assets' | 'language' | 'unit' | 'styles' | 'cellStyles'>;
 
 /** What composing a piece needs beside the piece. */
 export interface Ground {
@@ -20,6 +35,10 @@ export interface Ground {
   readonly art: (sha: string) => VectorArt | undefined;
   /** The job’s type styles. */
   readonly book: StyleBook;
+  /** In which lengths are written into workings. */
+  readonly unit: JobUnit;
+  /** Holidays of a country or region in a year; none while they are not at hand. */
+  readonly holidays: (need: HolidayNeed) => readonly Occasion[];
 }
 
 /** What composing an element needs beside the element. */
@@ -32,6 +51,8 @@ export interface Surroundings extends Ground {
   readonly text: (id: string) => ElementOf<'text'> | undefined;
   /** A table of the same side, laid out in its box. */
   readonly table: (id: string) => SetTable | undefined;
+  /** The page of a sequence on which a printable stands. */
+  readonly turn: Turn;
   /** The story that a text is part of. */
   readonly story: (id: string) => Story | undefined;
 }
@@ -52,6 +73,8 @@ export interface Body {
   /** Box around the ink, before turning. */
   readonly ink: Rect;
   readonly notes: readonly Note[];
+  /** Numbers that a printable found. */
+  readonly findings?: readonly Finding[];
 }
 
 export interface Composed {

@@ -2,6 +2,7 @@ import type { Build } from '../colour';
 import type { Adjust, Blend, ElementKind } from '../element';
 import type { Matrix, Path, Point, Rect, SurfaceBoxes } from '../layout';
 import type { Mm } from '../measure';
+import type { Finding as PrintableFinding } from '../printable';
 
 /** What a paint lays on the paper. */
 export type Ink =
@@ -176,6 +177,8 @@ export type Note =
   | { readonly kind: 'table-past-box'; readonly element: string; readonly width: Mm; readonly height: Mm }
   /** OpenType features that the font does not have. */
   | { readonly kind: 'missing-feature'; readonly element: string; readonly features: readonly string[] }
+  /** A decision of a printable that cannot be in its box. */
+  | { readonly kind: 'printable-impossible'; readonly element: string; readonly decision: string; readonly message: string }
   | { readonly kind: 'missing-glyphs'; readonly element: string; readonly characters: string };
 
 /** Where an element ended up. */
@@ -196,6 +199,8 @@ export interface Frame {
   /** Upright box around everything that is laid on paper. */
   readonly bounds: Rect;
   readonly items: readonly Item[];
+  /** Numbers that a printable found. */
+  readonly findings?: readonly PrintableFinding[];
 }
 
 /** The display list of one surface, in paint order, mm from the trimmed top-left corner, y down. */

@@ -9,6 +9,7 @@ import { ParagraphChanges } from './look';
 import { Blend, Paint, SolidPaint } from './paint';
 import { Paragraph } from './paragraph';
 import { Placement, elementId, id } from './placement';
+import { PrintableFacts } from './printable';
 import { Repeat } from './repeat';
 import { PictureSlot, TextSlot } from './slot';
 import { Stroke } from './stroke';
@@ -33,7 +34,8 @@ const common = {
 };
 
 /** Whether an edge that lies on the trim runs out into the bleed, or stops at the trim. */
-const atTrim = z.enum(['bleeds', 'stops']).default('bleeds');
+const AtTrim = z.enum(['bleeds', 'stops']);
+const atTrim = AtTrim.default('bleeds');
 
 const Shape = z.strictObject({
   kind: z.literal('shape'),
@@ -140,9 +142,18 @@ const Table = z
   .strictObject({ kind: z.literal('table'), ...common, ...TableFacts })
   .refine(isWhole, { error: 'Every row needs one cell for each column.' });
 
-export const Element = z.discriminatedUnion('kind', [Shape, Line, Picture, Vector, Page, Text, Table]);
+/** Content that works itself out in its box: rulings, lists, calendars, tracing. */
+const Printable = z.strictObject({
+  kind: z.literal('printable'),
+  ...common,
+  atTrim: AtTrim.default('stops'),
+  ...PrintableFacts,
+});
+
+export const Element = z.discriminatedUnion('kind', [Shape, Line, Picture, Vector, Page, Text, Table, Printable]);
 export type Element = z.infer<typeof Element>;
 /** An element as it may be written: what has a usual value may be left out. */
 export type ElementInput = z.input<typeof Element>;
+export type PrintableElement = Extract<Element, { kind: 'printable' }>;
 export type ElementKind = Element['kind'];
 export type ElementOf<K extends ElementKind> = Extract<Element, { kind: K }>;

@@ -16,6 +16,7 @@ export * from './map-looks';
 export * from './cell';
 export * from './table';
 export * from './slot';
+export * from './printable';
 export * from './element';
 export * from './cells-of';
 export * from './texts-in';

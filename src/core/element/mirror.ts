@@ -75,6 +75,7 @@ export function mirrored(element: Element, columns: ColumnCount): Element {
     case 'vector':
     case 'page':
     case 'table':
+    case 'printable':
       return { ...element, placement };
   }
 } // prettier-ignore

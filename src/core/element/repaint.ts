@@ -23,6 +23,10 @@ export function repaint(element: Element, book: StyleBook, change: (paint: Solid
       return repaintTable({ ...element, effects }, book, change);
     case 'vector':
       return { ...element, effects, recolour: element.recolour.map(({ from, to }) => ({ from, to: change(to) })) };
+    case 'printable': {
+      const { ink, pale, accent, tint } = element.inks;
+      return { ...element, effects, inks: { ink: change(ink), pale: change(pale), accent: change(accent), tint: change(tint) } };
+    }
     case 'picture':
     case 'page':
       return { ...element, effects };

@@ -2,7 +2,7 @@ import type { Figure } from '../figure';
 import type { Mm } from '../measure';
 import type { ProcessLine, Zone } from './blank';
 import { defineFormat } from './format';
-import { Impossible, choice, length, scale, size } from './parameter';
+import { Impossible, choice, length, scale, size } from '../parameter';
 import { hole, zone } from './sides';
 
 /** Grommet: outer diameter and its middle from the edge, mm [cp]. */

@@ -1,6 +1,6 @@
 import { defineFormat } from './format';
 import { creaseParameter } from './folded-sheet';
-import { Impossible, choice, length, size } from './parameter';
+import { Impossible, choice, length, size } from '../parameter';
 import { zone } from './sides';
 import { wrapPlan } from './wrap-plan';
 import type { ProcessLine } from './blank';

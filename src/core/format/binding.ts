@@ -1,5 +1,5 @@
 import type { Mm } from '../measure';
-import { Impossible } from './parameter';
+import { Impossible } from '../parameter';
 
 export type Binding = 'saddle' | 'perfect' | 'wire';
 

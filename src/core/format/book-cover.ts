@@ -1,6 +1,6 @@
 import { defineFormat } from './format';
 import { creaseParameter } from './folded-sheet';
-import { length, size } from './parameter';
+import { length, size } from '../parameter';
 import { upright } from './sides';
 import { wrapPlan } from './wrap-plan';
 

@@ -1,6 +1,6 @@
 import { assertInner, assertPages, creepOf } from './binding';
 import { defineFormat } from './format';
-import { count, length, size } from './parameter';
+import { count, length, size } from '../parameter';
 import { pageSurfaces } from './pages';
 
 export const booklet = defineFormat({

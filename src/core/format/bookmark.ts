@@ -1,5 +1,5 @@
 import { defineFormat, type Plan } from './format';
-import { choice, length, size } from './parameter';
+import { choice, length, size } from '../parameter';
 import { frontAndBack, hole, sides, zone } from './sides';
 
 export const bookmark = defineFormat({

@@ -1,7 +1,8 @@
 import { SCHEMES, crossFolds, type Scheme } from '../fold';
 import { defineFormat } from './format';
 import { creaseParameter, foldedSheet, roomFor } from './folded-sheet';
-import { Impossible, allowance, choice, size, solvedCount } from './parameter';
+import { Impossible, choice, size, solvedCount } from '../parameter';
+import { allowance } from './allowance';
 
 const hasCount = (v: Readonly<Record<string, unknown>>) => v['fold'] === 'accordion' || v['fold'] === 'roll';
 

@@ -1,6 +1,6 @@
 import { rectPath } from '../layout';
 import { defineFormat } from './format';
-import { choice, length, size } from './parameter';
+import { choice, length, size } from '../parameter';
 import { frontAndBack, shaped, sides } from './sides';
 
 export const businessCard = defineFormat({

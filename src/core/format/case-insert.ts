@@ -1,7 +1,7 @@
 import { defineFormat } from './format';
 import { creaseParameter, isScored } from './folded-sheet';
 import { panelRow } from './panel-row';
-import { length, size } from './parameter';
+import { length, size } from '../parameter';
 import { wrapPlan } from './wrap-plan';
 
 export const caseInsert = defineFormat({

@@ -2,7 +2,7 @@ import type { Figure } from '../figure';
 import { assertInner, assertPages, creepOf, type Binding } from './binding';
 import { defineFormat, type FormatContext, type SurfacePlan } from './format';
 import { panelRow } from './panel-row';
-import { choice, count, length, size, solvedLength } from './parameter';
+import { choice, count, length, size, solvedLength } from '../parameter';
 import { pageSurfaces, wireBinding } from './pages';
 import { otherFace, upright } from './sides';
 

@@ -1,4 +1,4 @@
-import { count, length, solvedLength, type Parameter } from './parameter';
+import { count, length, solvedLength, type Parameter } from '../parameter';
 
 /** Decisions that every kind of piece has; a job file holds them in their own places. */
 export const COMMON_PARAMETERS = {

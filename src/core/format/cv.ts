@@ -1,5 +1,5 @@
 import { defineFormat } from './format';
-import { size } from './parameter';
+import { size } from '../parameter';
 import { frontAndBack, sides } from './sides';
 
 export const cv = defineFormat({

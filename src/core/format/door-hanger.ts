@@ -1,6 +1,6 @@
 import { ellipsePath, rectPath } from '../layout';
 import { defineFormat } from './format';
-import { Impossible, length, size } from './parameter';
+import { Impossible, length, size } from '../parameter';
 import { frontAndBack, shaped, sides, zone } from './sides';
 
 export const doorHanger = defineFormat({

@@ -4,7 +4,7 @@ import { ENVELOPES, envelopeNamed, fitEnvelope, smallestEnvelope, type Size } fr
 import { isImperial } from '../rules';
 import type { BlankProblem } from './blank';
 import type { FormatContext } from './format';
-import { ok, text, wrong } from './parameter';
+import { ok, text, wrong } from '../parameter';
 
 /** Which envelope a piece goes into: `auto` finds the smallest that fits, `none` needs none. */
 export const envelopeParameter = (preset: 'auto' | 'none') =>

@@ -2,7 +2,7 @@ import { polygonPath } from '../layout';
 import { envelopeNamed } from '../paper';
 import { readEnvelope } from './envelope-figures';
 import { defineFormat } from './format';
-import { choice, length, text } from './parameter';
+import { choice, length, text } from '../parameter';
 import { zone } from './sides';
 
 export const envelope = defineFormat({

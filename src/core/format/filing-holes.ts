@@ -1,6 +1,6 @@
 import { MM_PER_INCH, type Mm } from '../measure';
 import type { ProcessLine, Zone } from './blank';
-import { choice, Impossible } from './parameter';
+import { choice, Impossible } from '../parameter';
 import { hole, zone } from './sides';
 
 /**

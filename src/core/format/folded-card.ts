@@ -4,7 +4,7 @@ import { envelopeFacts, envelopeParameter } from './envelope-figures';
 import { defineFormat } from './format';
 import { foldedSheet } from './folded-sheet';
 import { paperName } from '../paper';
-import { choice, size, type Parameter } from './parameter';
+import { choice, size, type Parameter } from '../parameter';
 import { readSize, type Size } from '../paper';
 
 const sheetParameter: Parameter<Size | undefined> = {

@@ -15,7 +15,7 @@ import type { Mm } from '../measure';
 import type { Size } from '../paper';
 import type { BlankProblem, Panel, ProcessLine } from './blank';
 import type { FormatContext, Plan } from './format';
-import { Impossible, choice } from './parameter';
+import { Impossible, choice } from '../parameter';
 import { mirrorLine, mirrorPanel } from './sides';
 
 export interface FoldedSheet {

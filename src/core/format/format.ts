@@ -7,7 +7,7 @@ import type { Size } from '../paper';
 import type { Rules, Usual } from '../rules';
 import type { Stock } from '../shop';
 import type { BlankProblem, Panel, ProcessLine, Repeats, Zone } from './blank';
-import type { Parameter, ValuesOf } from './parameter';
+import { shapeOf, type Parameter, type ValuesOf } from '../parameter';
 
 export const GROUPS = ['flat', 'folded', 'bound', 'wrap', 'large', 'label', 'die-cut', 'own'] as const;
 export type Group = (typeof GROUPS)[number];
@@ -91,16 +91,8 @@ export function defineFormat<P extends Readonly<Record<string, unknown>>>(defini
     ...about,
     usual,
     parameters: all,
-    shape: Object.fromEntries(Object.entries(all).map(([name, p]) => [name, withDefault(p)])),
+    shape: shapeOf(all),
     // The job was read by the schema of these very parameters.
     plan: (decisions, context) => plan(decisions as ValuesOf<P>, context),
   };
-}
-
-function withDefault(parameter: Parameter): z.ZodType {
-  const described = parameter.schema.describe(`${parameter.label}. ${parameter.help}`);
-  if (parameter.default === null) return described;
-  const read = parameter.read(parameter.default.metric, { unit: 'mm', ppi: 300 });
-  if (!read.ok) throw new Error(`The default of “${parameter.label}” cannot be read: ${read.error.message}`);
-  return described.default(read.value);
 }

@@ -1,6 +1,6 @@
 import { polygonPath, rectPath } from '../layout';
 import { defineFormat } from './format';
-import { Impossible, choice, length, size } from './parameter';
+import { Impossible, choice, length, size } from '../parameter';
 import { frontAndBack, hole, shaped, sides, zone } from './sides';
 
 export const hangTag = defineFormat({

@@ -3,21 +3,8 @@ export * from './format';
 export * from './complete';
 export * from './common-parameters';
 export * from './sheet-fit';
-export {
-  Impossible,
-  allowance,
-  choice,
-  count,
-  length,
-  number,
-  size,
-  solvedLength,
-  text,
-  ok,
-  type Parameter,
-  type ParameterKind,
-  type ValuesOf,
-} from './parameter';
+export * from '../parameter';
+export { allowance } from './allowance';
 export { otherFace } from './sides';
 export { facingOf, isLeftPage, pageName, pageNumberOf } from './pages';
 export { readOutline, openEnd } from './outline-text';

@@ -1,6 +1,6 @@
 import { envelopeFacts, envelopeParameter } from './envelope-figures';
 import { defineFormat } from './format';
-import { size } from './parameter';
+import { size } from '../parameter';
 import { frontAndBack, sides } from './sides';
 
 export const invitation = defineFormat({

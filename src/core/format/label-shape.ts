@@ -1,5 +1,5 @@
 import { ellipsePath, rectPath, type Path, type Rect } from '../layout';
-import { choice, length } from './parameter';
+import { choice, length } from '../parameter';
 
 export const shapeParameter = choice('Shape', 'rounded', 'Of the die.', {
   rectangle: 'rectangle', rounded: 'rounded rectangle', round: 'round', oval: 'oval',

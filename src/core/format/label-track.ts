@@ -1,5 +1,5 @@
 import type { Mm } from '../measure';
-import { Impossible } from './parameter';
+import { Impossible } from '../parameter';
 
 /** One direction of a sheet of labels: what is known, and by which decision. */
 export interface TrackRequest {

@@ -4,7 +4,7 @@ import type { Panel, ProcessLine } from './blank';
 import { defineFormat } from './format';
 import { cornerParameter, labelOutline, shapeParameter, throughParameter } from './label-shape';
 import { solveTrack, type Track } from './label-track';
-import { size, solvedCount, solvedLength } from './parameter';
+import { size, solvedCount, solvedLength } from '../parameter';
 import { shaped } from './sides';
 
 export const labels = defineFormat({

@@ -1,6 +1,6 @@
 import { defineFormat } from './format';
 import { drilledParameter, filingHoles, holesParameter } from './filing-holes';
-import { Impossible, choice, size } from './parameter';
+import { Impossible, choice, size } from '../parameter';
 import { frontAndBack, level, sides, zone } from './sides';
 
 /** Where the window of a DL or C6/C5 envelope shows the address on an A4 letter, mm (from memory). */

@@ -1,7 +1,7 @@
 import { mapFolds } from '../fold';
 import { defineFormat } from './format';
 import { creaseParameter, foldedSheet } from './folded-sheet';
-import { Impossible, choice, count, size } from './parameter';
+import { Impossible, choice, count, size } from '../parameter';
 
 /** Most sheets that lie on each other in a folded map [cp]. */
 const MOST_PARTS = 64;

@@ -1,5 +1,5 @@
 import { defineFormat } from './format';
-import { choice, count, length, size } from './parameter';
+import { choice, count, length, size } from '../parameter';
 import { frontAndBack, level, sides, upright, zone } from './sides';
 
 export const notepad = defineFormat({

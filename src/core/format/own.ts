@@ -2,7 +2,7 @@ import { rectPath } from '../layout';
 import { defineFormat } from './format';
 import { openEnd, readOutline, toCorner } from './outline-text';
 import { LINES_HELP, placeLines, placesOf, readLines, writeLines } from './own-lines';
-import { Impossible, ok, size, text, wrong } from './parameter';
+import { Impossible, ok, size, text, wrong } from '../parameter';
 import { frontAndBack, shaped, sides } from './sides';
 
 export const own = defineFormat({

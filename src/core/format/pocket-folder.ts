@@ -2,7 +2,7 @@ import { polygonPath } from '../layout';
 import type { Point } from '../layout';
 import type { Panel, ProcessLine } from './blank';
 import { defineFormat } from './format';
-import { Impossible, choice, length, size } from './parameter';
+import { Impossible, choice, length, size } from '../parameter';
 import { shaped, zone } from './sides';
 
 export const pocketFolder = defineFormat({

@@ -1,5 +1,5 @@
 import { defineFormat } from './format';
-import { choice, size } from './parameter';
+import { choice, size } from '../parameter';
 import { frontAndBack, sides, zone } from './sides';
 
 export const postcard = defineFormat({

@@ -1,7 +1,7 @@
 import { shiftPath } from '../layout';
 import { defineFormat } from './format';
 import { cornerParameter, labelOutline, shapeParameter, throughParameter } from './label-shape';
-import { Impossible, choice, count, length, size, solvedLength } from './parameter';
+import { Impossible, choice, count, length, size, solvedLength } from '../parameter';
 import { shaped } from './sides';
 
 /** Rows of labels that the web shows. */

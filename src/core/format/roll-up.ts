@@ -1,5 +1,5 @@
 import { defineFormat } from './format';
-import { Impossible, length, scale, size } from './parameter';
+import { Impossible, length, scale, size } from '../parameter';
 import { zone } from './sides';
 
 export const rollUp = defineFormat({

@@ -1,6 +1,6 @@
 import { defineFormat } from './format';
 import { drilledParameter, filingHoles, holesParameter } from './filing-holes';
-import { Impossible, length, size } from './parameter';
+import { Impossible, length, size } from '../parameter';
 import { frontAndBack, sides } from './sides';
 
 export const ruledPaper = defineFormat({

@@ -4,7 +4,7 @@ import type { Size } from '../paper';
 import type { Process } from '../shop';
 import type { Panel, ProcessLine, Zone } from './blank';
 import type { SurfacePlan } from './format';
-import { count } from './parameter';
+import { count } from '../parameter';
 
 /** What stands on one face of a sheet. */
 export type Face = Omit<SurfacePlan, 'name' | 'size'>;

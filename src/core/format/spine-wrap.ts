@@ -1,6 +1,6 @@
 import { defineFormat, type Format } from './format';
 import { creaseParameter } from './folded-sheet';
-import { length, size } from './parameter';
+import { length, size } from '../parameter';
 import { sides } from './sides';
 import { wrapPlan } from './wrap-plan';
 

@@ -13,7 +13,7 @@ import {
 import type { Size } from '../paper';
 import { defineFormat } from './format';
 import { throughParameter } from './label-shape';
-import { choice, length, size } from './parameter';
+import { choice, length, size } from '../parameter';
 import { shaped } from './sides';
 
 export const sticker = defineFormat({

@@ -1,7 +1,7 @@
 import { cornersOf } from '../layout';
 import type { Panel, ProcessLine } from './blank';
 import { defineFormat } from './format';
-import { Impossible, length, size } from './parameter';
+import { Impossible, length, size } from '../parameter';
 import { zone } from './sides';
 
 export const tableTent = defineFormat({

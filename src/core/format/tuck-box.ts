@@ -1,7 +1,7 @@
 import { polygonPath, type Point } from '../layout';
 import type { Panel, ProcessLine } from './blank';
 import { defineFormat } from './format';
-import { Impossible, length } from './parameter';
+import { Impossible, length } from '../parameter';
 import { shaped } from './sides';
 
 export const tuckBox = defineFormat({

@@ -1,5 +1,5 @@
 import { defineFormat, type SurfacePlan } from './format';
-import { Impossible, choice, count, length, size } from './parameter';
+import { Impossible, choice, count, length, size } from '../parameter';
 import { hole, shaped, zone } from './sides';
 import { mapPath, rectPath, type Rect } from '../layout';
 import type { ProcessLine, Zone } from './blank';

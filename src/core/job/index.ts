@@ -17,6 +17,7 @@ export * from './differences';
 export * from './next-version';
 export * from './summary';
 export * from './start';
+export * from './put-printable';
 export * from './describe';
 export * from './house';
 export * from './loose-ends';

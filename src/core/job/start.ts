@@ -2,7 +2,7 @@ import { commonParameters, isCommon, type Format, type Parameter } from '../form
 import { type FieldContext, type FieldError, type JobUnit, type Mm } from '../measure';
 import { isImperial } from '../rules';
 import { blankOf } from './blank-of';
-import { Impossible } from '../format';
+import { Impossible, readTyped, withUsual, type TypedDecisions } from '../parameter';
 import { Job, JOB_VERSION, type Piece } from './schema';
 
 /** A format’s own decisions and those that every piece has, in the order in which they are asked. */
@@ -28,32 +28,12 @@ export type Started =
   | { readonly ok: true; readonly job: Job }
   | { readonly ok: false; readonly parameter: string; readonly error: FieldError };
 
-/** Decisions read from what was typed: those of the kind, and those of every piece in their places. */
-export type ReadDecisions =
-  { readonly ok: true; readonly values: Readonly<Record<string, unknown>> } | Extract<Started, { ok: false }>;
-
-/** Reads typed parameters, each by its own rule. */
-export function readDecisions(
+/** Reads typed parameters of a kind of piece, those of every piece among them. */
+export const readDecisions = (
   format: Format,
   typed: Readonly<Record<string, string>>,
   context: FieldContext,
-): ReadDecisions {
-  const known = parametersOf(format);
-  const values: Record<string, unknown> = {};
-  for (const [name, text] of Object.entries(typed)) {
-    const parameter = Object.hasOwn(known, name) ? known[name] : undefined;
-    if (!parameter) {
-      const message = `A ${format.kind} has no “${name}”. It has: ${Object.keys(known).join(', ')}.`;
-      return { ok: false, parameter: name, error: { at: 0, length: name.length, message } };
-    }
-    // An empty field of a decision that follows from others leaves it to them.
-    if (parameter.default === null && text.trim() === '') continue;
-    const read = parameter.read(text, context);
-    if (!read.ok) return { ok: false, parameter: name, error: read.error };
-    values[name] = read.value;
-  }
-  return { ok: true, values };
-}
+): TypedDecisions => readTyped(parametersOf(format), typed, context, `A ${format.kind}`);
 
 const edgesOf = (mm: unknown) => {
   const all = mm as Mm;
@@ -68,14 +48,12 @@ export function makePiece(
   unit: JobUnit,
 ): Record<string, unknown> {
   const habit = isImperial(unit) ? 'imperial' : 'metric';
-  const piece: Record<string, unknown> = { kind: format.kind, id, name: format.title };
-  for (const [name, parameter] of Object.entries(format.parameters)) {
-    if (Object.hasOwn(values, name)) piece[name] = values[name];
-    else if (parameter.default !== null) {
-      const read = parameter.read(parameter.default[habit], { unit: habit === 'imperial' ? 'in' : 'mm', ppi: 300 });
-      if (read.ok) piece[name] = read.value;
-    }
-  }
+  const piece: Record<string, unknown> = {
+    kind: format.kind,
+    id,
+    name: format.title,
+    ...withUsual(format.parameters, values, habit),
+  };
   const given = (name: string) => (isCommon(name) && Object.hasOwn(values, name) ? values[name] : undefined);
   if (given('bleed') !== undefined) piece['bleed'] = edgesOf(given('bleed'));
   if (given('safe') !== undefined) piece['safe'] = edgesOf(given('safe'));

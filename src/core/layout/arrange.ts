@@ -1,5 +1,5 @@
 import type { Mm } from '../measure';
-import { union, type Rect } from './geometry';
+import { union, type Rect } from '../geometry';
 
 export type Edge = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom';
 

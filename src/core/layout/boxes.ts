@@ -1,7 +1,7 @@
 import type { BoxRef, Grid, Measures } from '../element';
 import type { Mm } from '../measure';
 import type { Span } from './axis';
-import { grow, intersection, negated, turnedBounds, type EdgeLengths, type Rect } from './geometry';
+import { grow, intersection, negated, turnedBounds, type EdgeLengths, type Rect } from '../geometry';
 import { gridArea, rectOf, tracksOf, type Tracks } from './tracks';
 
 /** A part of a surface that the reader meets as one, by name. */

@@ -1,4 +1,4 @@
-export * from './geometry';
+export * from '../geometry';
 export * from './axis';
 export * from './tracks';
 export * from './boxes';
@@ -9,6 +9,5 @@ export * from './repeat';
 export * from './snap';
 export * from './gaps';
 export * from './arrange';
-export * from './path';
 export * from './offset';
 export * from './share';

@@ -1,6 +1,6 @@
 import { EndType, FillRule, JoinType, differenceD, inflatePathsD, unionD, type PathsD } from 'clipper2-ts';
 import type { Mm } from '../measure';
-import { flatten, polygonPath, type Path } from './path';
+import { flatten, polygonPath, type Path } from '../geometry';
 
 /** Decimals that the polygon library keeps, of a millimetre. */
 const PRECISION = 4;

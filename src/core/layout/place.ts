@@ -2,7 +2,7 @@ import { boxOfAxis, type Axis, type BoxRef, type Placement } from '../element';
 import type { Mm } from '../measure';
 import { heldKeys, solveAxis, writeAxis, type Span } from './axis';
 import { boxRect, type SurfaceBoxes } from './boxes';
-import type { EdgeLengths, Rect } from './geometry';
+import type { EdgeLengths, Rect } from '../geometry';
 import { rectOf, spanX, spanY } from './tracks';
 
 /** Both spans of a rectangle. */

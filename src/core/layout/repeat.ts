@@ -13,7 +13,7 @@ import {
   translation,
   type Matrix,
   type Rect,
-} from './geometry';
+} from '../geometry';
 import { spanX, spanY } from './tracks';
 
 /** Most copies that all the repeats of one element give together. */

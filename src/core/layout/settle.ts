@@ -13,7 +13,7 @@ import { solveAxis, type Span } from './axis';
 import { guideLines } from './guide';
 import { boxRect, isMissing, type NamedTracks, type PlacedBox, type SurfaceBoxes } from './boxes';
 import { roomOf } from './place';
-import type { Rect } from './geometry';
+import type { Rect } from '../geometry';
 import { gridArea, rectOf, spanX, spanY, tracksOf } from './tracks';
 
 /** What lies on one side, and what it is ordered by. */

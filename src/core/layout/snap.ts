@@ -1,7 +1,7 @@
 import type { Mm } from '../measure';
 import type { Span } from './axis';
 import type { SurfaceBoxes } from './boxes';
-import { centreOf, turnedBounds, type Rect } from './geometry';
+import { centreOf, turnedBounds, type Rect } from '../geometry';
 import { spanX, spanY, type Tracks } from './tracks';
 
 /** A line something can snap to, with the word for it. */

@@ -1,7 +1,7 @@
 import { extentOf, insetsOf, type Grid, type Measures, type TrackSizes } from '../element';
 import type { Mm } from '../measure';
 import type { Span } from './axis';
-import { grow, negated, type EdgeLengths, type Rect } from './geometry';
+import { grow, negated, type EdgeLengths, type Rect } from '../geometry';
 
 export const spanX = (r: Rect): Span => ({ start: r.x, size: r.width });
 export const spanY = (r: Rect): Span => ({ start: r.y, size: r.height });

@@ -28,7 +28,7 @@ const centredOn = (point: Point, width: number, height: number): Rect => ({
 });
 
 /** What can be added: a form of shape, or another kind of element. */
-export type Addable = Form['form'] | Exclude<ElementKind, 'shape' | 'vector' | 'page'>;
+export type Addable = Form['form'] | Exclude<ElementKind, 'shape' | 'vector' | 'page' | 'printable'>;
 
 const GREY = { kind: 'process', c: 0, m: 0, y: 0, k: 20 } as const;
 

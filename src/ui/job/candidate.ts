@@ -1,7 +1,6 @@
 import { checkSurface, figureChanges, lostByChange, type Finding } from '@/core/check';
-import { createComposer } from '@/core/compose';
-import { blankOf, rulesFor, styleBook, type Job } from '@/core/job';
-import type { Resources } from './resources';
+import { createComposer, groundOf, type Resources } from '@/core/compose';
+import { blankOf, rulesFor, type Job } from '@/core/job';
 import { pieceOf, type Proposal } from './store';
 
 /** Everything that is wrong with a job as it would be. */
@@ -9,17 +8,7 @@ function findingsOf(job: Job, resources: Resources): readonly Finding[] {
   const piece = pieceOf(job);
   const blank = blankOf(job, piece);
   const rules = rulesFor(job, piece);
-  const { colour, fonts, hyphenator, art } = resources;
-  const composer = createComposer({
-    assets: job.assets,
-    language: job.language,
-    ppi: rules.ppi.value * blank.scale,
-    colour,
-    fonts,
-    hyphenator,
-    art,
-    book: styleBook(job),
-  });
+  const composer = createComposer(groundOf(job, rules.ppi.value * blank.scale, resources));
   const { drawings } = composer.piece(piece, blank.surfaces);
   return drawings.flatMap((drawing) => checkSurface(job, piece, drawing.surface, drawing, blank));
 }

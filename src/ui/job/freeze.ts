@@ -25,6 +25,7 @@ function flipped(element: Element): Element {
     case 'table':
     case 'vector':
     case 'page':
+    case 'printable':
       return element;
   }
 }

@@ -1,19 +1,8 @@
 /** What the designer does to a layout, as plain functions of the job: undone exactly, frozen and taken apart in place. */
 import fc from 'fast-check';
-import { createComposer } from '@/core/compose';
+import { createComposer, groundOf } from '@/core/compose';
 import type { Drawing } from '@/core/drawing';
-import {
-  Effect,
-  Guide,
-  NamedGrid,
-  Repeat,
-  blankOf,
-  elementsOn,
-  rulesFor,
-  styleBook,
-  type Element,
-  type Job,
-} from '@/core/job';
+import { Effect, Guide, NamedGrid, Repeat, blankOf, elementsOn, rulesFor, type Element, type Job } from '@/core/job';
 import { apply, centreOf, mappedBounds, pathBounds, type Path } from '@/core/layout';
 import { box, element, inMemory, makeJob, shape, words } from '@/testing/jobs';
 import { openDesk } from '@/output';
@@ -35,7 +24,7 @@ import type { Desk } from './use-desk';
 let resources: Desk['resources'];
 beforeAll(async () => {
   const desk = await openDesk(makeJob(), inMemory());
-  resources = { colour: desk.colour, fonts: desk.fonts.set, hyphenator: () => undefined, art: () => undefined };
+  ({ resources } = desk);
 });
 
 function deskOf(job: Job): Desk {
@@ -43,7 +32,7 @@ function deskOf(job: Job): Desk {
   const blank = blankOf(job, piece);
   const [surface] = blank.surfaces;
   if (!surface) throw new Error('no side');
-  const composer = createComposer({ assets: job.assets, language: 'en', ppi: 300, ...resources, book: styleBook(job) }); // prettier-ignore
+  const composer = createComposer(groundOf(job, 300, resources)); // prettier-ignore
   const { drawings, story } = composer.piece(piece, blank.surfaces);
   const [drawing] = drawings;
   if (!drawing) throw new Error('nothing drawn');

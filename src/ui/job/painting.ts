@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Rules } from '@/core/rules';
 import type { SvgContext } from '@/paint/svg';
-import type { Resources } from './resources';
+import type { Resources } from '@/core/compose';
 
 /** What drawing a job on the screen needs: its fonts, its colours, and pictures as its paper will show them. */
 export const paintingOf = ({ fonts, colour }: Resources, profile: Rules['profile']): SvgContext => ({

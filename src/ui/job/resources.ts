@@ -1,25 +1,28 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
 import type { ColourEngine } from '@/core/colour';
-import { drawingsNeeded, faceFor, facesNeeded, languagesNeeded, type FaceNeed } from '@/core/compose';
+import {
+  drawingsNeeded,
+  faceFor,
+  facesNeeded,
+  holidayKey,
+  holidaysNeeded,
+  languagesNeeded,
+  type FaceNeed,
+  type HolidayNeed,
+  type Resources,
+} from '@/core/compose';
+import type { Occasion } from '@/core/dates';
 import { jobFonts, type Job } from '@/core/job';
 import type { VectorArt } from '@/core/shape';
 import { PROFILES, type ProfileName } from '@/core/shop';
-import { loadHyphenator, type Face, type FontSet, type Hyphenator } from '@/core/type';
-
-/** What the bench needs to draw: colour, fonts and hyphenation, loaded as the job asks for them. */
-export interface Resources {
-  readonly colour: ColourEngine;
-  readonly fonts: FontSet;
-  readonly hyphenator: (language: string) => Hyphenator | undefined;
-  /** Drawings that were brought in, by hash. */
-  readonly art: (sha: string) => VectorArt | undefined;
-}
+import { loadHyphenator, type Face, type Hyphenator } from '@/core/type';
 
 const engines = new Map<ProfileName, Promise<ColourEngine>>();
 const faces = new Map<string, Promise<Face | undefined>>();
 const hyphenators = new Map<string, Promise<Hyphenator | undefined>>();
 const drawings = new Map<string, Promise<VectorArt | undefined>>();
+const holidays = new Map<string, Promise<readonly Occasion[]>>();
 
 async function bytesOf(path: string): Promise<Uint8Array> {
   const response = await fetch(path);
@@ -86,6 +89,14 @@ async function loadArt(sha: string): Promise<VectorArt | undefined> {
   return response.ok ? ((await response.json()) as VectorArt) : undefined;
 }
 
+/** Holidays as the server knows them. */
+async function loadHolidays({ region, year, language }: HolidayNeed): Promise<readonly Occasion[]> {
+  const asked = new URLSearchParams({ region, year: String(year), language });
+  const response = await fetch(`/api/holidays?${asked.toString()}`);
+  if (!response.ok) throw new Error('The holidays could not be loaded.');
+  return ((await response.json()) as { holidays: readonly Occasion[] }).holidays;
+}
+
 /** Fetches what every job needs while the board is looked at, so that the first one opens as fast as the next. */
 export function warmUp(): void {
   void import('@/bring-in/font');
@@ -108,6 +119,7 @@ export function useResources(
         languagesNeeded(job),
         jobFonts(job).map((f) => f.sha),
         drawingsNeeded(job),
+        holidaysNeeded(job),
       ]),
     [job, profile],
   );
@@ -115,7 +127,7 @@ export function useResources(
     let current = true;
     const load = async () => {
       const { createFontSet } = await import('@/bring-in/font');
-      const [colour, loaded, patterns, arts] = await Promise.all([
+      const [colour, loaded, patterns, arts, days] = await Promise.all([
         engine(profile),
         Promise.all(facesNeeded(job).map((need) => loadFace(job, need))),
         Promise.all(
@@ -126,11 +138,25 @@ export function useResources(
         Promise.all(
           drawingsNeeded(job).map(async (sha) => [sha, await remembered(drawings, sha, () => loadArt(sha))] as const),
         ),
+        Promise.all(
+          holidaysNeeded(job).map(async (need) => {
+            const key = holidayKey(need);
+            return [key, await remembered(holidays, key, () => loadHolidays(need))] as const;
+          }),
+        ),
       ]);
       const bySha = new Map(arts);
       const byTag = new Map(patterns);
+      const byNeed = new Map(days);
       const fonts = createFontSet([...new Set(loaded.flatMap((face) => (face ? [face] : [])))]);
-      if (current) setResources({ colour, fonts, hyphenator: (tag) => byTag.get(tag), art: (sha) => bySha.get(sha) });
+      if (current)
+        setResources({
+          colour,
+          fonts,
+          hyphenator: (tag) => byTag.get(tag),
+          art: (sha) => bySha.get(sha),
+          holidays: (need) => byNeed.get(holidayKey(need)) ?? [],
+        });
       if (current) setProblem(undefined);
     };
     load().catch((error: unknown) => {

@@ -2,23 +2,14 @@
 import { wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding } from '@/core/check';
-import { createComposer, nameOf, type Story } from '@/core/compose';
+import { createComposer, groundOf as jobGround, nameOf, type Resources, type Story } from '@/core/compose';
 import type { Drawing } from '@/core/drawing';
 import { facingOf, type Blank, type BlankSurface } from '@/core/format';
 import type { Mm } from '@/core/measure';
-import {
-  elementsOf,
-  styleBook,
-  surfaceOf,
-  surfacesToLay,
-  type Job,
-  type Piece,
-  type SideName,
-  type TextRange,
-} from '@/core/job';
+import { elementsOf, surfaceOf, surfacesToLay, type Job, type Piece, type SideName, type TextRange } from '@/core/job';
 import type { Rules } from '@/core/rules';
 import type { CheckWorker } from '@/workers/check.worker';
-import { useResources, type Resources } from './resources';
+import { useResources } from './resources';
 import { steadyGround } from './steady';
 import { pieceOf } from './store';
 
@@ -50,11 +41,9 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
   const ppi = rules.ppi.value * blank.scale;
   const composer = useMemo(() => {
     if (!resources) return undefined;
-    const { colour, fonts, hyphenator, art } = resources;
-    const { assets, language } = job;
-    return createComposer({ assets, language, ppi, colour, fonts, hyphenator, art, book: styleBook(job) });
+    return createComposer(jobGround(job, ppi, resources));
     // eslint-disable-next-line react-hooks/exhaustive-deps -- nothing else of the job is ground
-  }, [resources, job.language, ppi, job.assets, job.styles, job.cellStyles]);
+  }, [resources, job.language, job.unit, ppi, job.assets, job.styles, job.cellStyles]);
   const desk = useMemo((): Desk | undefined => {
     const surface = surfaceOf(blank, piece, side) ?? blank.surfaces[0];
     if (!composer || !resources || !surface) return undefined;

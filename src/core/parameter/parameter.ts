@@ -1,6 +1,4 @@
 import { z } from 'zod';
-import type { Allowance } from '../fold';
-import { extent } from '../element';
 import {
   formatLength,
   formatNumber,
@@ -22,6 +20,8 @@ export type ParameterKind = 'size' | 'length' | 'count' | 'number' | 'choice' | 
  */
 export interface Parameter<V = unknown> {
   readonly kind: ParameterKind;
+  /** Words that take several lines. */
+  readonly isLong?: true;
   readonly label: string;
   readonly help: string;
   /** As one would type it, by the unit the job is thought in; null where it follows from others. */
@@ -74,7 +74,13 @@ export function size(label: string, preset: Default, help: string, more: More = 
   };
 }
 
-const readLengthWithin = (label: string, least: Mm, most: Mm, text: string, context: FieldContext): Parsed<Mm> => {
+export const readLengthWithin = (
+  label: string,
+  least: Mm,
+  most: Mm,
+  text: string,
+  context: FieldContext,
+): Parsed<Mm> => {
   const read = parseLength(text, context);
   if (!read.ok) return read;
   if (read.value < 0 && least >= 0) return wrong(text, `${label} cannot be negative.`);
@@ -234,44 +240,6 @@ export function choice<const O extends Readonly<Record<string, string>>>(
   };
 }
 
-const allowanceSchema = z.discriminatedUnion('school', [
-  z.strictObject({ school: z.literal('even') }),
-  z.strictObject({ school: z.literal('shift'), mm: extent }),
-  z.strictObject({ school: z.literal('thickness'), mm: extent.nullable() }),
-]);
-
-/** How panels differ: `even`, `shift:1mm`, `thickness` or `thickness:0.12mm`; left out, the house or common practice says. */
-export function allowance(label: string, help: string, more: More = {}): Parameter<Allowance | undefined> {
-  return {
-    kind: 'allowance',
-    label,
-    help,
-    default: null,
-    schema: allowanceSchema.optional(),
-    read: (text, context) => {
-      const [school = '', length] = text
-        .trim()
-        .toLowerCase()
-        .split(/\s*:\s*/, 2);
-      const at = text.length - (length?.length ?? 0);
-      if (school === 'even' && length === undefined) return ok({ school });
-      if (school === 'thickness' && length === undefined) return ok({ school, mm: null });
-      if (school !== 'shift' && school !== 'thickness')
-        return wrong(text, `${label} is even, shift:1mm, thickness, or thickness:0.12mm.`);
-      const read = readLengthWithin(label, 0, school === 'shift' ? 10 : 5, length ?? '1mm', context);
-      if (!read.ok) return { ok: false, error: { ...read.error, at: read.error.at + at } };
-      return ok({ school, mm: read.value });
-    },
-    write: (value, unit) =>
-      value === undefined
-        ? ''
-        : value.school === 'even' || value.mm === null
-          ? value.school
-          : `${value.school}:${formatLength(value.mm, unit).replace(' ', '')}`,
-    ...more,
-  };
-}
-
 /** How much smaller than life it is drawn: `1:10` is read as 10. */
 export function scale(label: string, preset: string, help: string, more: More = {}): Parameter<number> {
   return {
@@ -318,3 +286,51 @@ export class Impossible extends Error {
     super(message);
   }
 }
+
+/** The decisions as a job file holds them, with defaults filled in: a schema for each name. */
+export const shapeOf = (parameters: Readonly<Record<string, Parameter>>): Readonly<Record<string, z.ZodType>> =>
+  Object.fromEntries(Object.entries(parameters).map(([name, parameter]) => [name, withDefault(parameter)]));
+
+function withDefault(parameter: Parameter): z.ZodType {
+  const described = parameter.schema.describe(`${parameter.label}. ${parameter.help}`);
+  if (parameter.default === null) return described;
+  const read = parameter.read(parameter.default.metric, { unit: 'mm', ppi: 300 });
+  if (!read.ok) throw new Error(`The default of “${parameter.label}” cannot be read: ${read.error.message}`);
+  return described.default(read.value);
+}
+
+/** Decisions read from what was typed, by their names. */
+export type TypedDecisions =
+  | { readonly ok: true; readonly values: Readonly<Record<string, unknown>> }
+  | { readonly ok: false; readonly parameter: string; readonly error: FieldError };
+
+/** Reads what was typed, each by its own rule. @param whose what has these decisions: “A flyer” */
+export function readTyped(parameters: Readonly<Record<string, Parameter>>, typed: Readonly<Record<string, string>>, context: FieldContext, whose: string): TypedDecisions {
+  const values: Record<string, unknown> = {};
+  for (const [name, text] of Object.entries(typed)) {
+    const parameter = Object.hasOwn(parameters, name) ? parameters[name] : undefined;
+    if (!parameter) {
+      const message = `${whose} has no “${name}”. It has: ${Object.keys(parameters).join(', ')}.`;
+      return { ok: false, parameter: name, error: { at: 0, length: name.length, message } };
+    }
+    // An empty field of a decision that follows from others leaves it to them.
+    if (parameter.default === null && text.trim() === '') continue;
+    const read = parameter.read(text, context);
+    if (!read.ok) return { ok: false, parameter: name, error: read.error };
+    values[name] = read.value;
+  }
+  return { ok: true, values };
+} // prettier-ignore
+
+/** Every decision: as given, or as is usual where people think in mm or in inches. */
+export function withUsual(parameters: Readonly<Record<string, Parameter>>, values: Readonly<Record<string, unknown>>, habit: 'metric' | 'imperial'): Record<string, unknown> {
+  const all: Record<string, unknown> = {};
+  for (const [name, parameter] of Object.entries(parameters)) {
+    if (Object.hasOwn(values, name)) all[name] = values[name];
+    else if (parameter.default !== null) {
+      const read = parameter.read(parameter.default[habit], { unit: habit === 'imperial' ? 'in' : 'mm', ppi: 300 });
+      if (read.ok) all[name] = read.value;
+    }
+  }
+  return all;
+} // prettier-ignore

@@ -1,0 +1,50 @@
+import type { FaceName, Lettering } from '../printable';
+import { shapeText, type Face, type SetGlyph } from '../type';
+import type { Mm } from '../measure';
+import type { PrintableElement } from '../element';
+import type { Ground } from './surroundings';
+
+/** Weight that a bold word is asked for in. */
+export const BOLD = 700;
+
+/** The face that words of a printable are set in, or the one that stands in for it. */
+export function faceOfWords(element: PrintableElement, name: FaceName, bold: boolean, { fonts }: Pick<Ground, 'fonts'>): { readonly face: Face | undefined; readonly isFound: boolean } {
+  const { family, weight } = element.type[name];
+  const found = fonts.find(family, bold ? Math.max(BOLD, weight) : weight, false);
+  return { face: found ?? fonts.fallback(), isFound: found !== undefined };
+} // prettier-ignore
+
+/** Words on one line, shaped at a size. */
+export const shapedWords = (text: string, face: Face, size: Mm, language: string): readonly SetGlyph[] =>
+  shapeText(text, { face, size, tracking: 0, language, features: [] });
+
+export const advanceOf = (glyphs: readonly SetGlyph[]): Mm => glyphs.reduce((sum, g) => sum + g.advance, 0);
+
+/** Heights of letters stand in their outlines: those of a flat-footed letter, not of one that overshoots. */
+function heights(face: Face): Omit<Lettering, 'width'> {
+  const box = (letter: string) => {
+    const font = face.files.find((f) => f.has(letter.codePointAt(0) ?? 0)) ?? face.files[0];
+    const gid = font?.shape(letter, 'en', [])[0]?.gid;
+    const extents = gid === undefined ? undefined : font?.extents(gid);
+    return { yMax: (extents?.yMax ?? 0) / (font?.unitsPerEm ?? 1), yMin: (extents?.yMin ?? 0) / (font?.unitsPerEm ?? 1) };
+  };
+  return { xHeight: box('x').yMax, capHeight: box('H').yMax, ascender: box('l').yMax, descender: -box('p').yMin };
+} // prettier-ignore
+
+const known = new WeakMap<Face, Omit<Lettering, 'width'>>();
+
+const NOTHING: Lettering = {
+  xHeight: 0.5,
+  capHeight: 0.7,
+  ascender: 0.75,
+  descender: 0.2,
+  width: (text) => text.length * 0.5,
+};
+
+/** A typeface as a printable lays out with it. */
+export function letteringOf(face: Face | undefined, language: string): Lettering {
+  if (!face) return NOTHING;
+  const made = known.get(face) ?? heights(face);
+  known.set(face, made);
+  return { ...made, width: (text) => advanceOf(shapedWords(text, face, 1, language)) };
+}

@@ -1,0 +1,203 @@
+import type { GlyphItem, Item, Note, PlacedGlyph, StrokeStyle } from '../drawing';
+import type { PrintableElement, SolidPaint } from '../element';
+import {
+  linePath,
+  mapPath,
+  multiply,
+  rotation,
+  translation,
+  type Matrix,
+  type NamedTracks,
+  type Path,
+  type Rect,
+} from '../layout';
+import { formatLength, ptToMm, type Mm } from '../measure';
+import { Impossible } from '../parameter';
+import {
+  printableOf,
+  type LineStyle,
+  type Mark,
+  type PrintableContext,
+  type Role,
+  type Solved,
+  type Words,
+} from '../printable';
+import { carriedOut, wholeDashes } from '../shape';
+import { fineInkOf, solidInk } from './ink';
+import { advanceOf, faceOfWords, letteringOf, shapedWords } from './lettering';
+import { nameOf } from './name';
+import type { Body, Setting, Surroundings } from './surroundings';
+
+/** A printable worked out in a box, or the decision that cannot be there. */
+export type SolvedPrintable =
+  | { readonly ok: true; readonly solved: Solved }
+  | { readonly ok: false; readonly decision: string; readonly message: string };
+
+const contextOf = (element: PrintableElement, around: Surroundings): PrintableContext => {
+  const language = element.language ?? around.language;
+  return {
+    unit: around.unit,
+    write: (mm) => formatLength(mm, around.unit),
+    language,
+    turn: around.turn,
+    lettering: (name, bold) => letteringOf(faceOfWords(element, name, bold, around).face, language),
+    holidays: (region, year) => around.holidays({ region, year, language }),
+  };
+};
+
+export function solvePrintable(element: PrintableElement, { width, height }: Rect, around: Surroundings): SolvedPrintable {
+  try {
+    return { ok: true, solved: printableOf(element.content.of).solve(element.content, { width, height }, contextOf(element, around)) };
+  } catch (error) {
+    if (error instanceof Impossible) return { ok: false, decision: error.parameter, message: error.message };
+    throw error;
+  }
+} // prettier-ignore
+
+/** Columns and rows of a printable in its box: other elements can stand in its cells. */
+export function printableTracks(element: PrintableElement, rect: Rect, around: Surroundings): NamedTracks | undefined {
+  const { ok, ...found } = solvePrintable(element, rect, around);
+  const tracks = ok && 'solved' in found ? found.solved.tracks : undefined;
+  if (!tracks) return undefined;
+  const columns = tracks.columns.map(({ start, size }) => ({ start: rect.x + start, size }));
+  const rows = tracks.rows.map(({ start, size }) => ({ start: rect.y + start, size }));
+  return { name: nameOf(element), area: rect, columns, rows };
+}
+
+const paintOf = ({ inks }: PrintableElement, role: Role): SolidPaint =>
+  role === 'paper' ? { kind: 'paper' } : inks[role];
+
+/** Draws a printable: areas and outlines, then lines, then words in reading order. */
+export function composePrintable(element: PrintableElement, setting: Setting, around: Surroundings): Body {
+  const { rect, matrix } = setting;
+  const result = solvePrintable(element, rect, around);
+  if (!result.ok) {
+    const { decision, message } = result;
+    return { items: [], ink: rect, notes: [{ kind: 'printable-impossible', element: element.id, decision, message }] };
+  }
+  const { marks, findings } = result.solved;
+  const base = { from: element.id, opacity: 1, matrix };
+  const placed = (path: Path): Path => {
+    const there = mapPath(path, translation(rect.x, rect.y));
+    return setting.reach === rect ? there : carriedOut(there, around.boxes.trim, around.boxes.bleed);
+  };
+  const shapes = marks.flatMap((mark): Item[] => {
+    if (mark.kind !== 'shape') return [];
+    const path = placed(mark.path);
+    const fill = mark.fill && solidInk(paintOf(element, mark.fill), around.colour);
+    return [{ kind: 'path', ...base, path, fill, stroke: mark.stroke && strokeOf(element, mark.stroke, path, around) }];
+  });
+  const lines = linesTogether(marks).map(({ style, runs }): Item => {
+    const path = placed(runs.flatMap(({ from, to }) => linePath(from, to)));
+    const [first] = runs;
+    return { kind: 'path', ...base, path, fill: null, stroke: strokeOf(element, style, first ? linePath(first.from, first.to) : [], around) };
+  });
+  const notes = new Map<string, Note>();
+  const written = marks.flatMap((mark) => (mark.kind === 'words' ? wordItems(element, mark, base, rect, around, notes) : []));
+  return {
+    items: [...shapes, ...lines, ...written],
+    ink: rect,
+    notes: [...notes.values()],
+    findings,
+  };
+} // prettier-ignore
+
+type Line = Extract<Mark, { kind: 'line' }>;
+
+/** Lines of one style and length are one path: a sheet of five hundred is drawn as fast as a sheet of five. */
+function linesTogether(marks: readonly Mark[]): readonly { readonly style: LineStyle; readonly runs: readonly Line[] }[] {
+  const groups = new Map<string, { style: LineStyle; runs: Line[] }>();
+  for (const mark of marks) {
+    if (mark.kind !== 'line') continue;
+    const { style, from, to } = mark;
+    // Dashes are stretched to end whole, by the length; solid lines may be of any.
+    const length = style.dash === 'solid' ? 0 : Math.hypot(to.x - from.x, to.y - from.y).toFixed(3);
+    const key = `${style.role} ${style.weightPt} ${style.dash} ${style.sparse ?? 1} ${length}`;
+    const group = groups.get(key) ?? { style, runs: [] };
+    groups.set(key, group);
+    group.runs.push(mark);
+  }
+  return [...groups.values()];
+} // prettier-ignore
+
+/** Dash and gap in the width of the line [cp]. */
+const DASHED = [5, 4] as const;
+const DOTTED = [0, 2.6] as const;
+
+function strokeOf(element: PrintableElement, style: LineStyle, path: Path, around: Surroundings): StrokeStyle {
+  const width = ptToMm(style.weightPt);
+  const ink = fineInkOf(paintOf(element, style.role), around.colour);
+  if (style.dash === 'solid') return { ink, width, dash: [], cap: 'butt' };
+  const [dash, gap] = style.dash === 'dashed' ? DASHED : DOTTED;
+  const [whole] = wholeDashes(path, dash * width, gap * width * (style.sparse ?? 1));
+  return { ink, width, dash: whole ?? [], cap: style.dash === 'dotted' ? 'round' : 'butt' };
+}
+
+/** Of an outline to be traced, as a share of the em. */
+const TRACED_WIDTH = 0.018;
+
+interface SetRun {
+  readonly font: string;
+  readonly glyphs: readonly PlacedGlyph[];
+}
+
+/** Words that were set before, by face, size, language and where they hang: readers keep what they made of them. */
+const setBefore = new Map<string, { readonly runs: readonly SetRun[]; readonly missing: string }>();
+const MOST_SET = 20_000;
+
+function setWords({ text, size, align }: Words, face: Parameters<typeof shapedWords>[1], language: string) {
+  const key = `${face.files[0]?.key ?? ''} ${size} ${align} ${language} ${text}`;
+  const before = setBefore.get(key);
+  if (before) return before;
+  const glyphs = shapedWords(text, face, size, language);
+  const width = advanceOf(glyphs);
+  let x: Mm = align === 'left' ? 0 : align === 'right' ? -width : -width / 2;
+  const runs: { font: string; glyphs: PlacedGlyph[] }[] = [];
+  let missing = '';
+  for (const glyph of glyphs) {
+    const last = runs.at(-1);
+    const placed = { gid: glyph.gid, x: x + glyph.dx, y: -glyph.dy, text: glyph.text };
+    if (last?.font === glyph.font) last.glyphs.push(placed);
+    else runs.push({ font: glyph.font, glyphs: [placed] });
+    if (glyph.gid === 0) missing += glyph.text;
+    x += glyph.advance;
+  }
+  const made = { runs, missing };
+  if (setBefore.size > MOST_SET) setBefore.clear();
+  setBefore.set(key, made);
+  return made;
+}
+
+function wordItems(
+  element: PrintableElement,
+  mark: Words,
+  base: { readonly from: string; readonly opacity: number; readonly matrix: Matrix },
+  rect: Rect,
+  around: Surroundings,
+  notes: Map<string, Note>,
+): readonly Item[] {
+  if (mark.text === '') return [];
+  const { face, isFound } = faceOfWords(element, mark.face, mark.bold, around);
+  const { family } = element.type[mark.face];
+  if (!isFound) notes.set(`font ${family}`, { kind: 'missing-font', element: element.id, family });
+  if (!face) return [];
+  const { runs, missing } = setWords(mark, face, element.language ?? around.language);
+  if (missing !== '') {
+    const before = notes.get('glyphs');
+    const all = new Set([...(before?.kind === 'missing-glyphs' ? before.characters : ''), ...missing]);
+    notes.set('glyphs', { kind: 'missing-glyphs', element: element.id, characters: [...all].join('') });
+  }
+  const ink = fineInkOf(paintOf(element, mark.role), around.colour);
+  const there = translation(rect.x + mark.at.x, rect.y + mark.at.y);
+  const turned = mark.turn === undefined ? there : multiply(there, rotation(mark.turn, { x: 0, y: 0 }));
+  const matrix = multiply(base.matrix, turned);
+  return runs.map(({ font, glyphs }): GlyphItem => ({
+    kind: 'glyphs', ...base, matrix, font, size: mark.size, glyphs, ink,
+    ...(mark.form !== 'solid' && { stroke: tracedStroke(mark, ink), hollow: true as const }),
+  }));
+} // prettier-ignore
+
+function tracedStroke({ form, size, sparse = 1 }: Words, ink: StrokeStyle['ink']): StrokeStyle {
+  const width = size * TRACED_WIDTH;
+  return { ink, width, dash: form === 'dotted' ? [0, width * 2.4 * sparse] : [width * 3.5, width * 2.5 * sparse], cap: 'round', join: 'round' };
+} // prettier-ignore

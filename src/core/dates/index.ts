@@ -1,0 +1,4 @@
+export * from './civil';
+export * from './names';
+export * from './moon';
+export * from './days-named';

@@ -1,0 +1,106 @@
+import { Element, type ElementInput, type PrintableContent } from '../element';
+import { formatOf } from '../format';
+import type { JobUnit } from '../measure';
+import { readTyped, withUsual, type TypedDecisions } from '../parameter';
+import type { GalleryEntry } from '../printable';
+import { isImperial } from '../rules';
+import { blankOf } from './blank-of';
+import { withBase, withNewBase } from './edit-pages';
+import { sideOfBase, withSide } from './inherit';
+import type { Job, Piece, SideName } from './schema';
+import { startJob, type NewJob, type Started } from './start';
+
+/** The decisions of a printable from what was typed; what was not is as in the gallery, then as is usual. */
+export function printableContent(entry: GalleryEntry, typed: Readonly<Record<string, string>>, unit: JobUnit): TypedDecisions & { readonly content?: PrintableContent } {
+  const { of, decisions } = entry;
+  const read = readTyped(of.parameters, { ...decisions, ...typed }, { unit, ppi: 300 }, `A ${of.kind}`);
+  if (!read.ok) return read;
+  const habit = isImperial(unit) ? 'imperial' : 'metric';
+  return { ...read, content: { of: of.kind, ...withUsual(of.parameters, read.values, habit) } };
+} // prettier-ignore
+
+/** A printable as an element, in a box. */
+export const printableElement = (id: string, name: string, content: PrintableContent, placement: ElementInput['placement']): Element =>
+  Element.parse({ kind: 'printable', id, name, placement, content }); // prettier-ignore
+
+const SAFE = { against: { box: 'safe' }, x: { start: 0, end: 0 }, y: { start: 0, end: 0 } } as const;
+const WHOLE = { ...SAFE, against: { box: 'trim' } } as const;
+
+const mm = (value: unknown): number => (typeof value === 'number' ? value : 0);
+
+/** Where a printable stands on a kind of piece, and on which of its sides. */
+interface Place {
+  readonly placement: NonNullable<ElementInput['placement']>;
+  /** Decisions that follow from the piece. */
+  readonly decisions?: Readonly<Record<string, unknown>>;
+  /** It lies on a base layout that these sides follow; left out, on the first side. */
+  readonly sides?: (sides: readonly SideName[]) => readonly SideName[];
+}
+
+function placeOn(piece: Piece, content: PrintableContent): Place {
+  switch (piece.kind) {
+    case 'ruled-paper':
+      return { placement: WHOLE };
+    case 'wall-calendar': {
+      const [binding, head, hanging] = [mm(piece['binding']), mm(piece['head']), piece['pages'] === 'pairs' ? mm(piece['hanging']) : 0];
+      return {
+        placement: { against: { box: 'trim' }, x: { start: 10, end: 10 }, y: { start: binding, end: hanging } },
+        // So that the grid lies where the kind of piece has it.
+        ...(content['title'] !== 'none' && 'title-height' in content === false && { decisions: { 'title-height': Math.max(0, head - binding) } }),
+        sides: (sides) => sides.filter((s) => /^month \d+( grid)?$/.test(s)),
+      };
+    }
+    case 'booklet':
+    case 'catalogue':
+      // The first and the last page are the cover’s.
+      return { placement: SAFE, sides: (sides) => sides.filter((s) => s.startsWith('page ')).slice(piece.kind === 'booklet' ? 1 : 0, piece.kind === 'booklet' ? -1 : undefined) };
+    default:
+      return { placement: SAFE };
+  }
+} // prettier-ignore
+
+/** The job with a printable on the piece, where it belongs on such a piece. @param fresh gives ids that nothing has yet */
+export function withPrintable(job: Job, piece: Piece, name: string, content: PrintableContent, fresh: () => string): Job {
+  const { placement, decisions, sides } = placeOn(piece, content);
+  const element = printableElement(fresh(), name, { ...content, ...decisions }, placement);
+  const names = blankOf(job, piece).surfaces.map((s) => s.name);
+  const put = (): Piece => {
+    const follow = sides?.(names) ?? [];
+    if (follow.length === 0) return withSide(piece, names[0] ?? 'front', [element]);
+    const { piece: based, id } = withNewBase(piece, name.slice(0, 60), undefined, fresh);
+    return withBase(withSide(based, sideOfBase(id), [element]), follow, id, fresh);
+  };
+  const laid = put();
+  return { ...job, pieces: job.pieces.map((p) => (p === piece ? laid : p)) };
+} // prettier-ignore
+
+/**
+ * Begins a job from the gallery: the piece it is usually made as, with the printable on it. What is typed belongs to the
+ * printable where it has a decision of that name, else to the piece.
+ */
+export function startPrintable(entry: GalleryEntry, typed: Readonly<Record<string, string>>, about: NewJob, more: Parameters<typeof startJob>[3] = {}, kind?: string, fresh: () => string = counter()): Started {
+  const usual = kind === undefined || kind === entry.piece?.kind ? (entry.piece ?? { kind: 'worksheet' }) : { kind };
+  const format = formatOf(usual.kind);
+  if (!format) throw new RangeError(`There is no format “${usual.kind}”.`);
+  const isOwn = (name: string) => Object.hasOwn(entry.of.parameters, name);
+  const part = (own: boolean) => Object.fromEntries(Object.entries(typed).filter(([name]) => isOwn(name) === own));
+  const { kind: _, ...decided } = usual;
+  const read = printableContent(entry, part(true), about.unit);
+  if (!read.ok) return read;
+  const started = startJob(format, { ...inUnit(decided, about.unit), ...part(false) }, about, more);
+  if (!started.ok || !read.content) return started;
+  const [piece] = started.job.pieces;
+  return piece ? { ok: true, job: withPrintable(started.job, piece, entry.title, read.content, fresh) } : started;
+} // prettier-ignore
+
+/** Ids counted from 1. */
+const counter = () => {
+  let n = 0;
+  return () => `printable-${(n += 1)}`;
+};
+
+/** Sizes of the gallery are metric; who thinks in inches has the nearest of their own. */
+const OWN_SIZES: Readonly<Record<string, string>> = { A4: 'letter', A5: 'half letter', 'A5 landscape': 'half letter landscape' }; // prettier-ignore
+
+const inUnit = (decided: Readonly<Record<string, string>>, unit: NewJob['unit']): Readonly<Record<string, string>> =>
+  isImperial(unit) ? Object.fromEntries(Object.entries(decided).map(([name, text]) => [name, OWN_SIZES[text] ?? text])) : decided; // prettier-ignore

@@ -1,0 +1,3 @@
+export * from './mark';
+export * from './printable';
+export * from './registry';
