@@ -1,6 +1,6 @@
-// Unpacks the shipped fonts (woff2 in the @fontsource packages, SIL OFL 1.1) into sfnt files that can be shaped,
+// Makes ready what the pages fetch: unpacks the shipped fonts (woff2 in the @fontsource packages, SIL OFL 1.1) into sfnt files that can be shaped,
 // subset and embedded. Runs again only when something is missing.
-import { existsSync, mkdirSync, readFileSync, writeFileSync, copyFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync, copyFileSync } from 'node:fs';
 import { join } from 'node:path';
 import decompress from 'woff2-encoder/decompress';
 
@@ -37,5 +37,12 @@ const profiles = join(root, 'public', 'profiles');
 mkdirSync(profiles, { recursive: true });
 for (const profile of ['coated-fogra39', 'uncoated-fogra29']) {
   copyFileSync(join(root, 'assets/profiles', `${profile}.icc`), join(profiles, `${profile}.icc`));
+}
+
+// Pictures of the gallery of printables (npm run formats).
+const printables = join(root, 'public', 'printables');
+mkdirSync(printables, { recursive: true });
+for (const file of readdirSync(join(root, 'assets/printables'))) {
+  copyFileSync(join(root, 'assets/printables', file), join(printables, file));
 }
 if (made > 0) console.error(`Fonts: ${made} files made ready.`);

@@ -58,12 +58,19 @@ ${format.about} As it begins: ${facts.join('; ')}.
 
 | decision | is | left out | what it means |
 | --- | --- | --- | --- |
-${Object.entries(format.parameters).map(row).join('\n')}
+${parameterRows(format.parameters)}
 `;
 }
 
+/** Decisions as the rows of a table. */
+export const parameterRows = (parameters: Format['parameters']): string =>
+  Object.entries(parameters).map(row).join('\n');
+
 const row = ([name, p]: [string, Parameter]): string => {
-  const preset = p.default === null ? 'worked out' : p.default.metric === p.default.imperial ? p.default.metric || 'empty' : `${p.default.metric} \\| ${p.default.imperial}`; // prettier-ignore
+  const preset = p.default === null ? 'worked out' : p.default.metric === p.default.imperial ? oneLine(p.default.metric) || 'empty' : `${oneLine(p.default.metric)} \\| ${oneLine(p.default.imperial)}`; // prettier-ignore
   const is = p.options ? p.options.map((o) => `\`${o.value}\``).join(' ') : p.kind;
   return `| \`${name}\` | ${is} | ${preset} | ${p.help.replace(/\|/g, '\\|')} |`;
 };
+
+/** Lines of a default parted by a stroke. */
+const oneLine = (text: string): string => text.replace(/\n/g, ' / ');

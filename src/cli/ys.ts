@@ -21,6 +21,7 @@ import { documentPage } from '../output/document-page';
 import { UsageError, readArguments, type Arguments } from './arguments';
 import { formatPictures, formatsMarkdown } from './format-docs';
 import { openJobFile } from './job-file';
+import { printablePictures, printablesMarkdown } from './printable-docs';
 
 const HELP = `ys: Yellow Sheet without a screen. JSON on standard output, messages on standard error.
 Exit code: 0 fine, 1 findings, 2 bad input.
@@ -117,7 +118,12 @@ async function writeDocs(args: Arguments): Promise<number> {
   await writeWhole(join(out, 'formats.md'), new TextEncoder().encode(formatsMarkdown()));
   for (const { name, svg } of formatPictures())
     await writeWhole(join(out, 'formats', name), new TextEncoder().encode(svg));
-  say(`${join(out, 'formats.md')} written.`);
+  await writeWhole(join(out, 'printables.md'), new TextEncoder().encode(printablesMarkdown()));
+  // The pages show the same pictures.
+  const pictures = join(out, '..', 'assets', 'printables');
+  await mkdir(pictures, { recursive: true });
+  for await (const { name, png } of printablePictures()) await writeWhole(join(pictures, name), png);
+  say(`${join(out, 'formats.md')} and ${join(out, 'printables.md')} written.`);
   return 0;
 }
 

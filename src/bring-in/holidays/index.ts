@@ -11,7 +11,7 @@ export function isRegion(region: string): boolean {
   const [country = '', state] = region.split('-');
   const all = new Holidays();
   if (!Object.hasOwn(all.getCountries(), country)) return false;
-  return state === undefined || Object.hasOwn(all.getStates(country) ?? {}, state);
+  return state === undefined || Object.hasOwn(all.getStates(country), state);
 }
 
 /** Public holidays of a year, in the language where the package has it. */

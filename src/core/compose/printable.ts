@@ -26,14 +26,17 @@ import { carriedOut, wholeDashes } from '../shape';
 import { fineInkOf, solidInk } from './ink';
 import { advanceOf, faceOfWords, letteringOf, shapedWords } from './lettering';
 import { nameOf } from './name';
-import type { Body, Setting, Surroundings } from './surroundings';
+import { groundOf, type Body, type Ground, type Resources, type Setting, type Surroundings } from './surroundings';
 
 /** A printable worked out in a box, or the decision that cannot be there. */
 export type SolvedPrintable =
   | { readonly ok: true; readonly solved: Solved }
   | { readonly ok: false; readonly decision: string; readonly message: string };
 
-const contextOf = (element: PrintableElement, around: Surroundings): PrintableContext => {
+/** What solving needs: no boxes. */
+type Solving = Ground & Pick<Surroundings, 'turn'>;
+
+const contextOf = (element: PrintableElement, around: Solving): PrintableContext => {
   const language = element.language ?? around.language;
   return {
     unit: around.unit,
@@ -45,7 +48,7 @@ const contextOf = (element: PrintableElement, around: Surroundings): PrintableCo
   };
 };
 
-export function solvePrintable(element: PrintableElement, { width, height }: Rect, around: Surroundings): SolvedPrintable {
+export function solvePrintable(element: PrintableElement, { width, height }: Rect, around: Solving): SolvedPrintable {
   try {
     return { ok: true, solved: printableOf(element.content.of).solve(element.content, { width, height }, contextOf(element, around)) };
   } catch (error) {
@@ -54,14 +57,29 @@ export function solvePrintable(element: PrintableElement, { width, height }: Rec
   }
 } // prettier-ignore
 
+/** Why decisions cannot be in a box: what a field asks before it takes one. */
+export function printableRefusal(
+  element: PrintableElement,
+  rect: Rect,
+  job: Parameters<typeof groundOf>[0],
+  ppi: number,
+  resources: Resources,
+): Extract<SolvedPrintable, { ok: false }> | undefined {
+  const found = solvePrintable(element, rect, { ...groundOf(job, ppi, resources), turn: { index: 0, isLeft: false } });
+  return found.ok ? undefined : found;
+}
+
 /** Columns and rows of a printable in its box: other elements can stand in its cells. */
 export function printableTracks(element: PrintableElement, rect: Rect, around: Surroundings): NamedTracks | undefined {
-  const { ok, ...found } = solvePrintable(element, rect, around);
-  const tracks = ok && 'solved' in found ? found.solved.tracks : undefined;
+  const found = solvePrintable(element, rect, around);
+  const tracks = found.ok ? found.solved.tracks : undefined;
   if (!tracks) return undefined;
   const columns = tracks.columns.map(({ start, size }) => ({ start: rect.x + start, size }));
   const rows = tracks.rows.map(({ start, size }) => ({ start: rect.y + start, size }));
-  return { name: nameOf(element), area: rect, columns, rows };
+  const [left, top] = [columns[0]?.start ?? rect.x, rows[0]?.start ?? rect.y];
+  const [right, bottom] = [columns.at(-1), rows.at(-1)].map((t) => (t ? t.start + t.size : 0));
+  const area = { x: left, y: top, width: (right ?? 0) - left, height: (bottom ?? 0) - top };
+  return { name: nameOf(element), area, columns, rows };
 }
 
 const paintOf = ({ inks }: PrintableElement, role: Role): SolidPaint =>
@@ -129,8 +147,14 @@ function strokeOf(element: PrintableElement, style: LineStyle, path: Path, aroun
   const ink = fineInkOf(paintOf(element, style.role), around.colour);
   if (style.dash === 'solid') return { ink, width, dash: [], cap: 'butt' };
   const [dash, gap] = style.dash === 'dashed' ? DASHED : DOTTED;
-  const [whole] = wholeDashes(path, dash * width, gap * width * (style.sparse ?? 1));
-  return { ink, width, dash: whole ?? [], cap: style.dash === 'dotted' ? 'round' : 'butt' };
+  const asked = [dash * width, gap * width * (style.sparse ?? 1)] as const;
+  const [whole] = wholeDashes(path, ...asked);
+  return {
+    ink,
+    width, // A stroke too short for two dots keeps the one it begins with.
+    dash: whole && whole.length > 0 ? whole : asked,
+    cap: style.dash === 'dotted' ? 'round' : 'butt',
+  };
 }
 
 /** Of an outline to be traced, as a share of the em. */
@@ -184,8 +208,9 @@ function wordItems(
   const { runs, missing } = setWords(mark, face, element.language ?? around.language);
   if (missing !== '') {
     const before = notes.get('glyphs');
-    const all = new Set([...(before?.kind === 'missing-glyphs' ? before.characters : ''), ...missing]);
-    notes.set('glyphs', { kind: 'missing-glyphs', element: element.id, characters: [...all].join('') });
+    const known = before?.kind === 'missing-glyphs' ? before.characters : '';
+    const fresh = Array.from(missing).filter((c) => !known.includes(c));
+    notes.set('glyphs', { kind: 'missing-glyphs', element: element.id, characters: known + [...new Set(fresh)].join('') });
   }
   const ink = fineInkOf(paintOf(element, mark.role), around.colour);
   const there = translation(rect.x + mark.at.x, rect.y + mark.at.y);

@@ -30,4 +30,4 @@ export const monthAndYear = (day: Day, language: string): string =>
 
 /** An hour of the day as the language writes it. */
 export const timeOf = (minutes: number, language: string): string =>
-  format(language, { hour: 'numeric', minute: '2-digit' }).format(new Date(minutes * 60_000));
+  format(language, { hour: 'numeric', minute: '2-digit' }).format(new Date((minutes % 1440) * 60_000));

@@ -178,7 +178,12 @@ export type Note =
   /** OpenType features that the font does not have. */
   | { readonly kind: 'missing-feature'; readonly element: string; readonly features: readonly string[] }
   /** A decision of a printable that cannot be in its box. */
-  | { readonly kind: 'printable-impossible'; readonly element: string; readonly decision: string; readonly message: string }
+  | {
+      readonly kind: 'printable-impossible';
+      readonly element: string;
+      readonly decision: string;
+      readonly message: string;
+    }
   | { readonly kind: 'missing-glyphs'; readonly element: string; readonly characters: string };
 
 /** Where an element ended up. */

@@ -46,7 +46,7 @@ function placeOn(piece: Piece, content: PrintableContent): Place {
       return {
         placement: { against: { box: 'trim' }, x: { start: 10, end: 10 }, y: { start: binding, end: hanging } },
         // So that the grid lies where the kind of piece has it.
-        ...(content['title'] !== 'none' && 'title-height' in content === false && { decisions: { 'title-height': Math.max(0, head - binding) } }),
+        ...(content['title'] !== 'none' && !('title-height' in content) && { decisions: { 'title-height': Math.max(0, head - binding) } }),
         sides: (sides) => sides.filter((s) => /^month \d+( grid)?$/.test(s)),
       };
     }
@@ -84,7 +84,7 @@ export function startPrintable(entry: GalleryEntry, typed: Readonly<Record<strin
   if (!format) throw new RangeError(`There is no format “${usual.kind}”.`);
   const isOwn = (name: string) => Object.hasOwn(entry.of.parameters, name);
   const part = (own: boolean) => Object.fromEntries(Object.entries(typed).filter(([name]) => isOwn(name) === own));
-  const { kind: _, ...decided } = usual;
+  const decided = Object.fromEntries(Object.entries(usual).filter(([name]) => name !== 'kind'));
   const read = printableContent(entry, part(true), about.unit);
   if (!read.ok) return read;
   const started = startJob(format, { ...inUnit(decided, about.unit), ...part(false) }, about, more);

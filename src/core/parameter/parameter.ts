@@ -22,6 +22,8 @@ export interface Parameter<V = unknown> {
   readonly kind: ParameterKind;
   /** Words that take several lines. */
   readonly isLong?: true;
+  /** Asked less often: what things look like. */
+  readonly aside?: true;
   readonly label: string;
   readonly help: string;
   /** As one would type it, by the unit the job is thought in; null where it follows from others. */

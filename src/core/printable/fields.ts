@@ -10,8 +10,9 @@ export const fields = definePrintable({
   kind: 'fields',
   group: 'lists',
   presets: [
-    { id: 'fields', title: 'Name and date', about: 'Labels with a rule each, equally spaced.', decisions: {} },
-    { id: 'choices', title: 'Fields with choices', about: 'A rule to write on, or boxes to choose from.', decisions: { fields: 'Name\nGroup\nInstrument: naked eye / binoculars / telescope\nWhere: in class / at home', across: '1' } },
+    { id: 'fields', title: 'Name and date', about: 'Labels with a rule each, equally spaced.', decisions: {}, piece: { kind: 'worksheet', size: 'A6 landscape' } },
+    { id: 'choices', title: 'Fields with choices', about: 'A rule to write on, or boxes to choose from.', decisions: { fields: 'Name\nGroup\nInstrument: naked eye / binoculars / telescope\nWhere: in class / at home', across: '1' },
+        piece: { kind: 'worksheet', size: 'A6 landscape' } },
   ],
   parameters: {
     fields: rowsOfWords('Fields', 'Name\nDate\nPlace', 'One a line. After a colon, choices parted by strokes get a box each: Where: class / home.'),

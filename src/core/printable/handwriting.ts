@@ -11,8 +11,11 @@ import { rowsOfWords } from './typed';
 /** Room between the copies of a word, in x-heights. */
 const BETWEEN_COPIES = 1.4;
 
-/** Gaps between dots grow by this from copy to copy, where they fade. */
-const FADES = 1.55;
+/** Gaps between dots grow by this from copy to copy, where they fade; never past the most. */
+const FADES = 1.5;
+const MOST_SPARSE = 12;
+
+const sparseAfter = (steps: number): number => Math.min(MOST_SPARSE, FADES ** Math.max(0, steps));
 
 /** Sets of lines for learning to write, with letters to trace that meet the lines. */
 export const handwriting = definePrintable({
@@ -88,7 +91,7 @@ export const handwriting = definePrintable({
         const steps = d.fade === 'along' ? copy - (d.first === 'solid' ? 1 : 0) : d.fade === 'rows' ? row : 0;
         const at = { x: left + copy * (width + between), y };
         const form = isFirst ? 'solid' : d.form;
-        return d.letters === 'face' ? [faceWord(text, at, size, form, FADES ** Math.max(0, steps))] : strokedWords(text, at, hand, penOf(form, d.spacing, FADES ** Math.max(0, steps)), d.order === 'yes');
+        return d.letters === 'face' ? [faceWord(text, at, size, form, sparseAfter(steps))] : strokedWords(text, at, hand, penOf(form, d.spacing, sparseAfter(steps)), d.order === 'yes');
       }).flat();
     });
     const ground: readonly Mark[] = d.ground === 'tint' ? [boxed({ x: 0, y: 0, ...box }, null, 'tint'), ...beat.starts.map((top) => boxed({ x: 0, y: top - Math.min(d.gap * 0.2, top), width: box.width, height: set + Math.min(d.gap * 0.4, box.height - top - set + Math.min(d.gap * 0.2, top)) }, null, 'paper'))] : [];

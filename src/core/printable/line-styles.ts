@@ -51,11 +51,13 @@ export function writeLineStyles(styles: readonly LineStyle[]): string {
 }
 
 /** A decision that is one or several line styles. */
-export const lineStyles = (label: string, preset: string, help: string): Parameter<string> =>
-  text(label, preset, help, (entry) => {
+export const lineStyles = (label: string, preset: string, help: string): Parameter<string> => ({
+  ...text(label, preset, help, (entry) => {
     const read = readLineStyles(entry);
     return read.ok ? ok(writeLineStyles(read.value)) : wrong(entry, read.message);
-  });
+  }),
+  aside: true,
+});
 
 /** The styles of a decision that was read before. */
 export const stylesOf = (entry: string): readonly LineStyle[] => {

@@ -24,7 +24,6 @@ export const lines = definePrintable({
       title: 'Narrow lines',
       about: 'Fine dotted lines, numbered, without a margin.',
       decisions: { spacing: '6 mm', margin: '0 mm', set: 'dotted 0.6pt', head: '12 mm', numbers: 'left', fit: 'fill' },
-      piece: { kind: 'ruled-paper' },
     },
     {
       id: 'staves',

@@ -29,7 +29,8 @@ export const month = definePrintable({
       id: 'month-planner',
       title: 'Month to plan',
       about: 'Large boxes to write in, five rows at most.',
-      decisions: { rows: 'five', number: 'corner', neighbours: 'hidden', moon: 'none' },
+      decisions: { rows: 'five', number: 'corner', neighbours: 'hidden', frame: 'boxes' },
+      piece: { kind: 'worksheet', size: 'A4 landscape' },
     },
     {
       id: 'moon-month',
@@ -180,13 +181,13 @@ function dayMarks({ days, inMonth }: DayBox, cell: Rect, look: DayLook): readonl
     const angle = phase === undefined ? moonAngle(day, look.zone) : { new: 0, 'first quarter': 90, full: 180, 'last quarter': 270 }[phase];
     marks.push(...moonPicture({ x, y: cell.y + rest + r }, r, angle, { role: 'ink', weightPt: 0.4, dash: 'solid' }));
   }
-  const names = days.flatMap((n) => [...(almanac.holiday(n) === undefined ? [] : [{ name: almanac.holiday(n) ?? '', role: 'accent' as Role }]), ...almanac.events(n).map((name) => ({ name, role: 'ink' as Role }))]);
+  const names = days.flatMap((n): { readonly name: string; readonly role: Role }[] => [...(almanac.holiday(n) === undefined ? [] : [{ name: almanac.holiday(n) ?? '', role: 'accent' as const }]), ...almanac.events(n).map((name) => ({ name, role: 'ink' as const }))]);
   const line = Math.max(SMALLEST, Math.min(figure * 0.36, 3.2));
   const room = cell.width - 2 * rest;
   const lines = names.flatMap(({ name, role: r }) => brokenLines(name, room, line, small).map((l) => ({ text: clipped(l, room, line, small), role: r })));
   const most = Math.max(1, Math.floor((cell.height - size * letters.capHeight - 2.2 * rest) / (line * 1.2)));
   // From the foot of the box upward; what finds no place is cut with an ellipsis.
-  const seen = lines.length > most ? [...lines.slice(0, most - 1), { text: '…', role: lines[most - 1]?.role ?? 'ink' as Role }] : lines;
+  const seen = lines.length > most ? [...lines.slice(0, most - 1), { text: '…', role: lines[most - 1]?.role ?? ('ink' as const) }] : lines;
   seen.forEach((l, i) => marks.push(words(l.text, { x: cell.x + rest, y: cell.y + cell.height - rest * 0.8 - (seen.length - 1 - i) * line * 1.2 }, line, { role: l.role })));
   return marks;
 } // prettier-ignore

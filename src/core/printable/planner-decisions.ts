@@ -9,7 +9,7 @@ export const PLANNER = {
     return day === undefined ? wrong(entry, 'A day is written 2027-01-01: year, month, day. Left out, the planner is undated.') : ok(writeDay(day));
   }),
   hours: count('Hours from', '7', 'The first hour, 0 to 23.', 0, 23),
-  until: count('Hours to', '20', 'The last hour, 1 to 24.', 1, 24),
+  until: count('Hours to', '20', 'The last hour; past 24 into the next morning.', 1, 36),
   step: count('Step', '60', 'Minutes from line to line.', 5, 240),
 } as const; // prettier-ignore
 
@@ -24,5 +24,5 @@ export const isWeekend = (day: Day): boolean => weekdayOf(day) >= 6;
 /** The times that lines are for, in minutes of the day. */
 export function timesOf(from: number, until: number, step: number): readonly number[] {
   const last = Math.max(from + 1, until) * 60;
-  return Array.from({ length: Math.floor((last - from * 60) / step) + 1 }, (_, i) => from * 60 + i * step).filter((t) => t < 1440);
+  return Array.from({ length: Math.floor((last - from * 60) / step) + 1 }, (_, i) => from * 60 + i * step);
 } // prettier-ignore

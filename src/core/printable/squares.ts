@@ -27,7 +27,7 @@ export const squares = definePrintable({
   presets: [
     { id: 'squared', title: 'Squared', about: 'Squares at a spacing, every fifth line heavier.', decisions: {} },
     { id: 'dotted', title: 'Dots', about: 'A dot at each corner of a square.', decisions: { pattern: 'dots', heavy: '0' } },
-    { id: 'crosses', title: 'Crosses', about: 'A small cross at each corner.', decisions: { pattern: 'crosses', spacing: '10 mm', heavy: '0' } },
+    { id: 'crosses', title: 'Crosses', about: 'A small cross at each corner.', decisions: { pattern: 'crosses', spacing: '10 mm', heavy: '0', dot: '1 mm', style: 'solid 0.4pt pale' } },
     { id: 'millimetre', title: 'Millimetre paper', about: 'Squares of 1 mm, every tenth line heavier.', decisions: { spacing: '1 mm', heavy: '10', style: 'solid 0.15pt pale', 'heavy-style': 'solid 0.4pt pale' } },
   ],
   parameters: {
@@ -35,7 +35,7 @@ export const squares = definePrintable({
     spacing: length('Spacing', ['5 mm', '1/4 in'], 'From line to line.', { least: 0.5, most: 200 }),
     fit: choice('Fit', 'keep', 'Keep the spacing and leave equal rims, or fill the width exactly.', { keep: 'keep the spacing', fill: 'fill the width' }),
     heavy: count('Heavier', '5', 'Every so many lines; 0 for none.', 0, 100),
-    style: lineStyles('Lines', 'solid 0.25pt pale', 'Dash, weight, colour.'),
+    style: lineStyles('Lines', 'solid 0.3pt pale', 'Dash, weight, colour.'),
     'heavy-style': lineStyles('Heavier lines', 'solid 0.6pt pale', 'Dash, weight, colour.'),
     dot: length('Size of a mark', '0.5 mm', 'Of a dot, or of the arms of a cross.', { least: 0.1, most: 20, when: (v) => v['pattern'] !== 'squares' }),
   },

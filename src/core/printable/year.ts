@@ -26,7 +26,7 @@ export const year = definePrintable({
       title: 'Three months',
       about: 'Three months side by side with week numbers.',
       decisions: { months: '3', across: '3', weeks: 'iso', title: 'none' },
-      piece: { kind: 'table-tent' },
+      piece: { kind: 'worksheet', size: 'A4 landscape' },
     },
   ],
   parameters: {

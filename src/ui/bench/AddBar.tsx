@@ -10,6 +10,7 @@ const SHOWN: readonly { readonly id: string; readonly label: string }[] = [
   { id: 'add-text', label: 'Text' },
   { id: 'add-picture', label: 'Picture' },
   { id: 'add-table', label: 'Table' },
+  { id: 'add-printable', label: 'Printable' },
   { id: 'add-rectangle', label: 'Box' },
   { id: 'add-ellipse', label: 'Oval' },
   { id: 'add-line', label: 'Line' },

@@ -3,12 +3,18 @@ import Box from '@mui/material/Box';
 import Drawer from '@mui/material/Drawer';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { FORMATS, type Format } from '@/core/format';
-import { startJob, takeHouse, takeStock, unitThoughtIn } from '@/core/job';
-import { DecisionForm, givenOf, type Typed } from '../format/DecisionForm';
+import { FORMATS, formatOf, type Format } from '@/core/format';
+import { printableContent, startJob, startPrintable, takeHouse, takeStock, unitThoughtIn } from '@/core/job';
+import type { JobUnit } from '@/core/measure';
+import type { GalleryEntry } from '@/core/printable';
+import { DecisionForm, askedOf, givenOf, type Asked, type Typed } from '../format/DecisionForm';
+import { FormatGallery } from '../format/FormatGallery';
+import { PrintableGallery } from '../printable/PrintableGallery';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 
@@ -26,8 +32,26 @@ export function NewJob({ open, onClose }: Props) {
   );
 }
 
+type Wall = 'pieces' | 'printables';
+
+/** Of a printable its own decisions are asked, but for what lines look like, then its piece's. */
+function askedOfEntry(entry: GalleryEntry): Asked {
+  const format = formatOf(entry.piece?.kind ?? 'worksheet');
+  const own = Object.entries(entry.of.parameters).filter(([, p]) => !p.aside);
+  return { ...Object.fromEntries(own), ...(format && askedOf(format)) };
+}
+
+/** The decisions as typed so far: what is asked may depend on them. */
+function decidedOf(entry: GalleryEntry, given: Typed, unit: JobUnit): Readonly<Record<string, unknown>> | undefined {
+  const typed = Object.fromEntries(Object.entries(given).filter(([name]) => Object.hasOwn(entry.of.parameters, name)));
+  const made = printableContent(entry, typed, unit);
+  return made.ok ? made.content : undefined;
+}
+
 function Form({ onClose }: Pick<Props, 'onClose'>) {
   const [format, setFormat] = useState<Format | undefined>(FORMATS[0]);
+  const [entry, setEntry] = useState<GalleryEntry>();
+  const [wall, setWall] = useState<Wall>('pieces');
   const [name, setName] = useState('');
   const [typed, setTyped] = useState<Typed>({});
   const [house, setHouse] = useState('');
@@ -40,12 +64,14 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
   const say = useSay();
   if (!format) return null;
 
-  const given = givenOf(format, typed);
+  const asked = entry ? askedOfEntry(entry) : askedOf(format);
+  const given = givenOf(asked, typed);
   const unit = unitThoughtIn(Object.values(given));
   const record = printers?.records.find((r) => r.name === house);
   const stock = papers?.records.find((r) => r.name === paper);
-  const about = { id: 'new', name: name.trim() || `New ${format.title.toLowerCase()}`, unit };
-  const started = startJob(format, given, about, { ...(stock && { stock }), ...(record && { house: record }) });
+  const about = { id: 'new', name: name.trim() || `New ${(entry ?? format).title.toLowerCase()}`, unit };
+  const shop = { ...(stock && { stock }), ...(record && { house: record }) };
+  const started = entry ? startPrintable(entry, given, about, shop) : startJob(format, given, about, shop);
 
   const submit = async () => {
     setShown(true);
@@ -57,7 +83,7 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
         { ...(stock ? takeStock(housed, stock) : housed), id: crypto.randomUUID() },
         'Begun',
       );
-      router.push(`/jobs/${made.id}?at=size`);
+      router.push(`/jobs/${made.id}?at=${entry ? 'lay-out' : 'size'}`);
     } catch (error) {
       say({ tone: 'problem', text: wordsOf(error) });
       setSending(false);
@@ -65,9 +91,38 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
   };
   return (
     <DecisionForm
-      format={format}
-      onFormat={setFormat}
-      title={`New ${format.title.toLowerCase()}`}
+      gallery={
+        <>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={wall}
+            aria-label="What to begin with"
+            onChange={(_, to: Wall | null) => to && setWall(to)}
+            sx={{ mb: 1.5 }}
+          >
+            <ToggleButton value="pieces">Kinds of piece</ToggleButton>
+            <ToggleButton value="printables">Printables</ToggleButton>
+          </ToggleButtonGroup>
+          {wall === 'pieces' ? (
+            <FormatGallery
+              chosen={entry ? undefined : format.kind}
+              unit={unit}
+              onChoose={(to) => {
+                setEntry(undefined);
+                setFormat(to);
+              }}
+            />
+          ) : (
+            <PrintableGallery chosen={entry?.id} onChoose={setEntry} />
+          )}
+        </>
+      }
+      asked={asked}
+      about={(entry ?? format).about}
+      decided={entry && decidedOf(entry, given, unit)}
+      {...(entry && { kept: (key: string) => entry.decisions[key] ?? entry.piece?.[key] })}
+      title={`New ${(entry ?? format).title.toLowerCase()}`}
       name={name}
       onName={setName}
       called="Meteor-night flyer"

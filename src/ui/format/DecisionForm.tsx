@@ -9,28 +9,27 @@ import { formatNumber, formatSize, type JobUnit } from '@/core/measure';
 import { goToInvalid } from '../field/first-invalid';
 import { TypedParameter } from '../field/TypedParameter';
 import { COLOURS, FACES } from '../shell/theme';
-import { FormatGallery } from './FormatGallery';
 
 /** What was typed, by the names of the decisions. */
 export type Typed = Readonly<Record<string, string>>;
 
 /** The decisions that are asked when a piece of a format is begun. */
-const askedOf = (format: Format): Readonly<Record<string, Parameter>> => ({
+export const askedOf = (format: Format): Asked => ({
   ...format.parameters,
   bleed: COMMON_PARAMETERS.bleed as unknown as Parameter,
 });
 
-/** Of what was typed, that which the format asks for. */
-export const givenOf = (format: Format, typed: Typed): Typed => {
-  const asked = askedOf(format);
-  return Object.fromEntries(
-    Object.entries(typed).filter(([key, text]) => Object.hasOwn(asked, key) && text.trim() !== ''),
-  );
-};
+export type Asked = Readonly<Record<string, Parameter>>;
+
+/** Of what was typed, that which is asked for. */
+export const givenOf = (asked: Asked, typed: Typed): Typed =>
+  Object.fromEntries(Object.entries(typed).filter(([key, text]) => Object.hasOwn(asked, key) && text.trim() !== ''));
 
 interface Props {
-  readonly format: Format;
-  readonly onFormat: (format: Format) => void;
+  /** Where the kind is chosen by its picture. */
+  readonly gallery: ReactNode;
+  readonly asked: Asked;
+  readonly about: string;
   readonly title: string;
   readonly name: string;
   readonly onName: (name: string) => void;
@@ -45,6 +44,8 @@ interface Props {
   readonly shown: boolean;
   /** What an empty field stands for, where that is not the usual value. */
   readonly kept?: (name: string) => string | undefined;
+  /** The decisions as they are so far, where they are not those of the piece. */
+  readonly decided?: Readonly<Record<string, unknown>> | undefined;
   /** Fields above the decisions. */
   readonly head: ReactNode;
   /** What is said below them. */
@@ -57,9 +58,9 @@ interface Props {
 
 /** A kind by its picture, its decisions as one would type them, and the sheet that fills in meanwhile. */
 export function DecisionForm(props: Props) {
-  const { format, onFormat, title, typed, onType, unit, started, shown, kept, head, foot, verb, sending } = props;
+  const { gallery, asked, about, title, typed, onType, unit, started, shown, kept, head, foot, verb, sending } = props;
   const [piece] = started.ok ? started.job.pieces : [];
-  const values = piece ?? givenOf(format, typed);
+  const values = props.decided ?? piece ?? givenOf(asked, typed);
   const errorOf = (key: string) =>
     !started.ok && started.parameter === key && (shown || (typed[key] ?? '').length > 1)
       ? started.error.message
@@ -80,9 +81,7 @@ export function DecisionForm(props: Props) {
         overflow: { xs: 'auto', md: 'hidden' },
       }}
     >
-      <Box sx={{ p: 2.5, overflowY: { md: 'auto' }, borderRight: `1px solid ${COLOURS.line}` }}>
-        <FormatGallery chosen={format.kind} unit={unit} onChoose={onFormat} />
-      </Box>
+      <Box sx={{ p: 2.5, overflowY: { md: 'auto' }, borderRight: `1px solid ${COLOURS.line}` }}>{gallery}</Box>
       <Box
         sx={{
           p: 2.5,
@@ -97,7 +96,7 @@ export function DecisionForm(props: Props) {
           <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
             {title}
           </Box>
-          <Box sx={{ fontSize: 14, color: 'text.secondary' }}>{format.about}</Box>
+          <Box sx={{ fontSize: 14, color: 'text.secondary' }}>{about}</Box>
         </div>
         <TextField
           label="Name"
@@ -108,7 +107,7 @@ export function DecisionForm(props: Props) {
           slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 200 } }}
         />
         {head}
-        {Object.entries(askedOf(format))
+        {Object.entries(asked)
           .filter(([, p]) => !p.when || p.when(values))
           .map(([key, parameter]) => {
             const stands = kept?.(key) ?? (key === 'bleed' ? (unit === 'in' ? '1/8 in' : '3 mm') : undefined);

@@ -14,6 +14,7 @@ import { RulerDialog } from '../bench/RulerDialog';
 import { useBenchView } from '../bench/view';
 import { SideTabs } from '../bench/SideTabs';
 import { AddBar } from '../bench/AddBar';
+import { AddPrintable } from '../printable/AddPrintable';
 import { MeasuresProvider } from '../field/measures';
 import { PageStrip } from '../pages/PageStrip';
 import { pageCount, type TextRange } from '@/core/job';
@@ -214,6 +215,7 @@ const Stations = memo(function Stations() {
   const [ruler, setRuler] = useState(false);
   const [comparing, setComparing] = useState(false);
   const [copying, setCopying] = useState(false);
+  const [printing, setPrinting] = useState(false);
   const previous = useJob((s) => s.job.previous);
   const input = useRef<HTMLInputElement>(null);
 
@@ -231,14 +233,15 @@ const Stations = memo(function Stations() {
         calibrate: () => setRuler(true),
         compare: () => setComparing(true),
         copyTo: () => setCopying(true),
+        addPrintable: () => setPrinting(true),
       }),
     [store, desk],
   );
   useKeys(
     commands,
     useCallback(
-      () => palette || ruler || comparing || copying || store.getState().typing !== undefined,
-      [palette, ruler, comparing, copying, store],
+      () => palette || ruler || comparing || copying || printing || store.getState().typing !== undefined,
+      [palette, ruler, comparing, copying, printing, store],
     ),
   );
 
@@ -288,6 +291,7 @@ const Stations = memo(function Stations() {
         onClose={() => setRuler(false)}
         onDone={() => useBenchView.getState().atTrueSize(desk.surface.boxes.trim)}
       />
+      <AddPrintable open={printing} onClose={() => setPrinting(false)} />
       <CopyTo open={copying} onClose={() => setCopying(false)} />
       {comparing && previous && <Compare previous={previous} onClose={() => setComparing(false)} />}
       {conflict.kind === 'conflict' && <Conflict conflict={conflict} />}

@@ -69,6 +69,7 @@ interface Surroundings {
   readonly calibrate: () => void;
   readonly compare: () => void;
   readonly copyTo: () => void;
+  readonly addPrintable: () => void;
 }
 
 /** Commands that add a drawing of the client’s kit. */
@@ -83,6 +84,7 @@ export function commandsFor({
   calibrate,
   compare,
   copyTo,
+  addPrintable,
 }: Surroundings): readonly Command[] {
   const state = store.getState();
   const { selection, side, job, replace, select, type, show, go } = state;
@@ -153,6 +155,7 @@ export function commandsFor({
 
     command('Add', 'add-text', 'Add text', ['T'], add('text')),
     command('Add', 'add-table', 'Add a table', ['Shift+T'], add('table')),
+    command('Add', 'add-printable', 'Add a printable: rulings, lists, calendars, tracing', ['N'], addPrintable),
     command('Add', 'add-picture', 'Add a picture, an SVG or a PDF page', ['P'], choosePicture),
     command('Add', 'add-frame', 'Add an empty picture frame', ['Shift+P'], add('picture')),
     command('Add', 'add-font', 'Bring in a font (TTF, OTF, WOFF2)', [], choosePicture),

@@ -15,6 +15,7 @@ import { GridList } from './GridList';
 import { GuideList } from './GuideList';
 import { Heading } from './Heading';
 import { MeasureList } from './MeasureList';
+import { PrintableFields } from './PrintableFields';
 import { SideContents } from './SideContents';
 import { SlotList } from './SlotList';
 import { StyleList } from './StyleList';
@@ -93,6 +94,7 @@ function Contents() {
       {station === 'lay-out' && (
         <>
           <SlotList />
+          <PrintableFields />
           <SideContents />
           <StyleList />
           <BaseList />

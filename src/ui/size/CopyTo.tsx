@@ -8,7 +8,8 @@ import { lostByChange } from '@/core/check';
 import { formatOf, type Format } from '@/core/format';
 import { copiedTo, parametersOf, usualTimes, type Job } from '@/core/job';
 import { NumberField } from '../field/NumberField';
-import { DecisionForm, givenOf, type Typed } from '../format/DecisionForm';
+import { DecisionForm, askedOf, givenOf, type Typed } from '../format/DecisionForm';
+import { FormatGallery } from '../format/FormatGallery';
 import { useJob } from '../job/context';
 import { pieceOf } from '../job/store';
 import { api, wordsOf } from '../shell/api';
@@ -37,7 +38,7 @@ function Form({ onClose }: { readonly onClose: () => void }) {
   const [sending, setSending] = useState(false);
   const router = useRouter();
   const say = useSay();
-  const given = useMemo(() => (format ? givenOf(format, typed) : {}), [format, typed]);
+  const given = useMemo(() => (format ? givenOf(askedOf(format), typed) : {}), [format, typed]);
   const usual = useMemo(() => (format ? usualTimes(job, format, given) : undefined), [job, format, given]);
   if (!format) return null;
   const called = name.trim() || `${job.name}, ${format.title.toLowerCase()}`.slice(0, 200);
@@ -64,8 +65,9 @@ function Form({ onClose }: { readonly onClose: () => void }) {
   };
   return (
     <DecisionForm
-      format={format}
-      onFormat={setFormat}
+      gallery={<FormatGallery chosen={format.kind} unit={job.unit} onChoose={setFormat} />}
+      asked={askedOf(format)}
+      about={format.about}
       title={`Copy to ${/^[aeiou]/i.test(format.title) ? 'an' : 'a'} ${format.title.toLowerCase()}`}
       name={name}
       onName={setName}

@@ -2,8 +2,8 @@
 import type { Parameter } from '@/core/format';
 import type { JobUnit } from '@/core/measure';
 import { ChoiceField } from '../field/ChoiceField';
+import { LinesField } from '../field/LinesField';
 import { MeasureField } from '../field/MeasureField';
-import type { Resize } from './use-resize';
 
 interface Props {
   readonly name: string;
@@ -11,7 +11,13 @@ interface Props {
   readonly value: unknown;
   readonly unit: JobUnit;
   readonly ppi: number;
-  readonly resize: Resize;
+  readonly resize: {
+    /** Why a decision cannot be so. */
+    readonly refuse: (name: string, value: unknown) => string | undefined;
+    readonly set: (name: string, value: unknown) => void;
+  };
+  /** Left out, by its sort. */
+  readonly width?: number | string;
 }
 
 const WIDTHS: Readonly<Record<Parameter['kind'], number>> = {
@@ -26,13 +32,13 @@ const WIDTHS: Readonly<Record<Parameter['kind'], number>> = {
 };
 
 /** One decision of a kind of piece, in the way its sort wants. */
-export function ParameterField({ name, parameter, value, unit, ppi, resize }: Props) {
+export function ParameterField({ name, parameter, value, unit, ppi, resize, width }: Props) {
   const label = parameter.label.toLowerCase();
   if (parameter.options) {
     return (
       <ChoiceField
         label={label}
-        width={WIDTHS.choice}
+        width={width ?? WIDTHS.choice}
         value={typeof value === 'string' ? value : ''}
         options={parameter.options}
         refuse={(to) => resize.refuse(name, to)}
@@ -41,11 +47,26 @@ export function ParameterField({ name, parameter, value, unit, ppi, resize }: Pr
     );
   }
   const isSolved = parameter.default === null;
+  if (parameter.isLong) {
+    return (
+      <LinesField
+        label={label}
+        name={name}
+        shown={typeof value === 'string' ? value : ''}
+        read={(text) => parameter.read(text, { unit, ppi })}
+        refuse={(to) => resize.refuse(name, to)}
+        onChange={(to) => resize.set(name, to)}
+      />
+    );
+  }
   return (
     <MeasureField<unknown>
       label={label}
       name={name}
-      width={parameter.kind === 'text' && typeof value === 'string' && value.length > 24 ? 320 : WIDTHS[parameter.kind]}
+      width={
+        width ??
+        (parameter.kind === 'text' && typeof value === 'string' && value.length > 24 ? 320 : WIDTHS[parameter.kind])
+      }
       shown={value === undefined ? '' : parameter.write(value, unit, ppi)}
       {...(isSolved && value === undefined && { placeholder: 'worked out' })}
       read={(text) =>

@@ -9,6 +9,7 @@ import { useDesk } from '../job/use-desk';
 import { COLOURS } from '../shell/theme';
 import { ArrangeFields } from './ArrangeFields';
 import { PictureFields } from './PictureFields';
+import { PrintableFields } from './PrintableFields';
 import { EffectFields } from './EffectFields';
 import { FollowsLayout } from './FollowsLayout';
 import { GroupFields } from './GroupFields';
@@ -136,5 +137,7 @@ function Kind({ element }: { readonly element: Element }) {
       return <TextFields element={element} />;
     case 'table':
       return <TableFields element={element} />;
+    case 'printable':
+      return <PrintableFields element={element} />;
   }
 }

@@ -1,0 +1,134 @@
+import { groundOf, solvePrintable, turnsOf } from '@/core/compose';
+import {
+  Element,
+  elementsOn,
+  withSide,
+  type ElementInput,
+  type Job,
+  type PrintableElement,
+  type SolidPaint,
+} from '@/core/job';
+import {
+  apply,
+  mapPath,
+  multiply,
+  pathBounds,
+  pathText,
+  placed,
+  pose,
+  translation,
+  type Matrix,
+  type Path,
+  type Rect,
+} from '@/core/layout';
+import { mmToPt } from '@/core/measure';
+import type { LineStyle, Mark, Role, Words } from '@/core/printable';
+import { asShares } from '@/core/shape';
+import { freshId } from './add-element';
+import type { Desk } from './use-desk';
+
+/** Most segments of one path: an element holds no endless one. */
+const MOST = 4_000;
+
+/** A printable as plain lines, shapes and texts, in one group, where its marks stood; it counts no more. */
+export function frozenPrintable(desk: Desk, element: PrintableElement): { readonly job: Job; readonly ids: readonly string[] } {
+  const { job, piece, surface, drawing, blank, rules, resources } = desk;
+  const frame = drawing.frames.find((f) => f.element === element.id);
+  const turn = turnsOf(piece, blank.surfaces.map((s) => s.name))(surface.name);
+  const found = frame && solvePrintable(element, frame.rect, { ...groundOf(job, rules.ppi.value * blank.scale, resources), turn });
+  if (!frame || !found?.ok) return { job, ids: [element.id] };
+  const group = element.group ?? freshId();
+  const matrix = multiply(pose(frame.rect, frame.rotate, frame.shear), translation(frame.rect.x, frame.rect.y));
+  const { against } = element.placement;
+  const common = { layer: element.layer, opacity: element.opacity, blend: element.blend, group };
+  const place = (rect: Rect) => placed(rect, against, drawing.boxes);
+  const parts = ordered(found.solved.marks).flatMap((mark): readonly Element[] => {
+    const inputs = mark.kind === 'words' ? [wordsInput(mark, element, matrix, place)] : pathInputs(mark, element, matrix, place);
+    return inputs.map((input) => Element.parse({ id: freshId(), ...common, ...input }));
+  });
+  const groups = element.group === null ? [...piece.groups, { id: group, name: frame.name }] : piece.groups;
+  const elements = elementsOn(piece, surface.name).flatMap((e) => (e.id === element.id ? parts : [e]));
+  return {
+    job: { ...job, pieces: job.pieces.map((p) => (p === piece ? { ...withSide(p, surface.name, elements), groups } : p)) },
+    ids: parts.map((p) => p.id),
+  };
+} // prettier-ignore
+
+/** As they are painted: areas, lines, words. */
+const ordered = (marks: readonly Mark[]): readonly Mark[] =>
+  (['shape', 'line', 'words'] as const).flatMap((kind) => marks.filter((m) => m.kind === kind));
+
+const paintOf = ({ inks }: PrintableElement, role: Role): SolidPaint =>
+  role === 'paper' ? { kind: 'paper' } : inks[role];
+
+const strokeOf = (element: PrintableElement, { role, weightPt, dash, sparse = 1 }: LineStyle) => ({
+  paint: paintOf(element, role),
+  widthPt: weightPt,
+  dash: dash === 'dotted' && sparse !== 1 ? { onPt: 0.01, offPt: weightPt * 2.6 * sparse } : dash,
+  ...(dash === 'dotted' && { cap: 'round' as const }),
+});
+
+type Place = (rect: Rect) => NonNullable<ElementInput['placement']>;
+type Input = Record<string, unknown>;
+
+/** Level and upright lines are lines; the rest are paths, parted where one would be too long. */
+function pathInputs(mark: Exclude<Mark, Words>, element: PrintableElement, matrix: Matrix, place: Place): readonly Input[] {
+  if (mark.kind === 'line') {
+    const [a, b] = [apply(matrix, mark.from), apply(matrix, mark.to)];
+    const rect = { x: Math.min(a.x, b.x), y: Math.min(a.y, b.y), width: Math.abs(a.x - b.x), height: Math.abs(a.y - b.y) };
+    const slope = (a.x - b.x) * (a.y - b.y) < 0 ? 'up' : 'down';
+    return [{ kind: 'line', placement: place(rect), stroke: strokeOf(element, mark.style), slope }];
+  }
+  return shortened(mapPath(mark.path, matrix)).map((path) => {
+    const rect = pathBounds(path);
+    return {
+      kind: 'shape',
+      placement: place(rect),
+      shape: { form: 'path', data: pathText(asShares(path, rect)) },
+      fill: mark.fill && paintOf(element, mark.fill),
+      stroke: mark.stroke && strokeOf(element, mark.stroke),
+      atTrim: element.atTrim,
+    };
+  });
+} // prettier-ignore
+
+/** A path in parts that are no longer than an element may be, broken where an outline begins. */
+function shortened(path: Path): readonly Path[] {
+  const parts: Path[] = [];
+  let open: Path = [];
+  for (const [i, segment] of path.entries()) {
+    if (segment[0] === 'M' && open.length > 0) {
+      const next = path.findIndex((s, n) => n > i && s[0] === 'M');
+      const length = (next < 0 ? path.length : next) - i;
+      if (open.length + length > MOST) {
+        parts.push(open);
+        open = [];
+      }
+    }
+    open = [...open, segment];
+  }
+  return open.length > 0 ? [...parts, open] : parts;
+}
+
+/** Words as a text whose one line stands on the same baseline. */
+function wordsInput(mark: Words, element: PrintableElement, matrix: Matrix, place: Place): Input {
+  const { family, weight } = element.type[mark.face];
+  const sizePt = mmToPt(mark.size);
+  // Wide enough for the words at any typeface; a line of type stands in its leading about so [cp].
+  const width = Math.max(mark.size, mark.text.length * mark.size);
+  const height = mark.size * 1.2;
+  const left = mark.align === 'left' ? 0 : mark.align === 'right' ? -width : -width / 2;
+  const at = apply(matrix, mark.at);
+  return {
+    kind: 'text',
+    placement: { ...place({ x: at.x + left, y: at.y - mark.size * 0.98, width, height }), rotate: mark.turn ?? 0 },
+    look: {
+      family,
+      weight: mark.bold ? Math.max(700, weight) : weight,
+      sizePt,
+      align: mark.align,
+      paint: paintOf(element, mark.role),
+    },
+    paragraphs: [{ runs: [{ text: mark.text }] }],
+  };
+}
