@@ -37,7 +37,7 @@ Exit code: 0 fine, 1 findings, 2 bad input.
   ys check JOB --json                            findings
   ys pages FILE.pdf                              the pages of a PDF and their sizes, mm
   ys page FILE.pdf --page N --wide PIXELS --out FILE.png
-  ys export JOB --to press|preview|die|dummy|working --out DIR [--at 2026-05-01T09:00:00Z]
+  ys export JOB --to press|preview|die|dummy|desk|working --out DIR [--at 2026-05-01T09:00:00Z]
 
 JOB is a job file (.ysjob.json, pictures in assets/ beside it, or in --assets DIR) or a working file (.yellowsheet.zip).`;
 

@@ -2,6 +2,7 @@ import type { Job } from '../core/job';
 import type { AssetSource } from './assets';
 import type { ExportKind } from './kinds';
 import { openDesk } from './desk';
+import { deskSheetFile } from './desk-sheet';
 import { dieFiles } from './die';
 import { dummyFile } from './dummy';
 import { pressFile } from './press';
@@ -39,6 +40,10 @@ export async function exportJob(request: ExportRequest): Promise<readonly Output
     case 'dummy': {
       progress(0, 'Opening fonts and profile');
       return [await dummyFile(await openDesk(job, assets), at, progress)];
+    }
+    case 'desk': {
+      progress(0, 'Opening fonts and profile');
+      return [await deskSheetFile(await openDesk(job, assets), at, progress)];
     }
     case 'press': {
       progress(0, 'Opening fonts and profile');

@@ -80,7 +80,7 @@ function screenBuild(ink: Ink): Build {
   }
 }
 
-async function screenEncoding(
+export async function screenEncoding(
   desk: Desk,
   bytes: Uint8Array,
   { asset, size, treatment }: PictureUse,

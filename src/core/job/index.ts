@@ -16,6 +16,7 @@ export * from './read';
 export * from './differences';
 export * from './next-version';
 export * from './summary';
+export * from './desk-output';
 export * from './start';
 export * from './put-printable';
 export * from './describe';

@@ -1,4 +1,4 @@
-import { choice, length, solvedCount } from '../parameter';
+import { Impossible, choice, length, solvedCount } from '../parameter';
 import { lineStyles, styleOf } from './line-styles';
 import { level, words, type Mark } from './mark';
 import { linesOf, parts, tickBox } from './parts';
@@ -35,6 +35,9 @@ export const fields = definePrintable({
     const top = d.stand === 'middle' ? (box.height - rows * step) / 2 : 0;
     const letters = lettering('text', false);
     const style = styleOf(d.style);
+    const longest = Math.max(0, ...entries.map(({ label, choices }) => letters.width([label, ...choices].join(' ')) * d.size + choices.length * d.size * 2));
+    if (longest > (columns[0]?.size ?? 0)) throw new Impossible('fields', `The longest field takes ${write(longest)} of ${write(columns[0]?.size ?? 0)}: fewer side by side, or smaller labels.`);
+    if (rows * step > box.height + 1e-6) throw new Impossible('fields', `${rows} rows of ${write(step)} are higher than ${write(box.height)}: lower rows, or more fields side by side.`);
     const marks = entries.flatMap(({ label, choices }, i): Mark[] => {
       const at = columns[i % across] ?? { start: 0, size: box.width };
       const y = top + Math.floor(i / across) * step + step * 0.72;

@@ -33,7 +33,7 @@ export const handwriting = definePrintable({
     lines: choice('Lines of a set', 'four', 'Ascender, x-height, baseline, descender; three leave out the last.', { four: 'four', three: 'three' }),
     spacing: length('x-height', ['6.35 mm', '0.25 in'], 'From the baseline to the line above it.', { least: 1, most: 100 }),
     gap: length('Between sets', ['9.525 mm', '0.375 in'], '', { most: 200 }),
-    outer: choice('Outer lines', 'equal', 'As far away as the inner ones are apart, or where the letters of the typeface end.', { equal: 'equally far', face: 'by the typeface' }),
+    outer: choice('Ascender and descender', 'equal', 'As far away as the inner ones are apart, or where the letters of the typeface end.', { equal: 'equally far', face: 'by the typeface' }),
     head: length('Head', ['0 mm', '0 in'], 'Free above the first set.'),
     fit: fitParameter,
     count: countParameter,
@@ -58,7 +58,9 @@ export const handwriting = definePrintable({
     const above = byFace ? size * face.ascender - d.spacing : d.spacing;
     const below = byFace ? size * face.descender : d.spacing;
     const set = d.spacing + above + (d.lines === 'four' ? below : 0);
-    const beat = rhythm({ what: 'set', height: box.height, head: d.head, foot: 0, set, gap: d.gap, fit: d.fit, count: d.count, gives: 'gap' }, context);
+    // Numbers of strokes that begin on the upper line stand above it.
+    const head = Math.max(d.head, d.order === 'yes' && d.letters === 'strokes' ? d.spacing * 0.35 : 0);
+    const beat = rhythm({ what: 'set', height: box.height, head, foot: 0, set, gap: d.gap, fit: d.fit, count: d.count, gives: 'gap' }, context);
     const hand: Hand = { x: d.spacing, above, below };
     const rows = linesOf(d.words);
     const ruled = beat.starts.flatMap((top): Mark[] => {
@@ -70,7 +72,8 @@ export const handwriting = definePrintable({
         ...(d.lines === 'four' ? [level(top + set, 0, box.width, outer)] : []),
       ];
     });
-    const left = (box.width * d.indent) / 100;
+    // Numbers and arrows of a first letter stand a little to its left.
+    const left = (box.width * d.indent) / 100 + (d.order === 'yes' && d.letters === 'strokes' ? d.spacing * 0.4 : 0);
     const lengthOf = (text: string): Mm => {
       if (d.letters === 'face') return face.width(text) * size;
       const width = strokedWidth(text, hand);

@@ -51,10 +51,11 @@ export const list = definePrintable({
     const sections = read.sections;
     const headings = sections.filter((s) => s.heading !== '').length;
     const columns = parts(box.width, d.columns, d.columns > 1 ? d.gap : 0);
+    if ((columns[0]?.size ?? 0) < 2 * d.row) throw new Impossible('columns', `A column would be ${context.write(columns[0]?.size ?? 0)} wide: have fewer, or lower rows.`);
     // All rows of all columns share one rhythm; headings stand among them.
     const room = box.height * d.columns - headings * d.heading;
     const fixed = sections.reduce((sum, s) => sum + (s.rows ?? 0), 0);
-    const one = rhythm({ what: 'row', height: room / d.columns, head: 0, foot: 0, set: d.row, gap: 0, fit: d.fit === 'count' ? 'keep' : d.fit, count: undefined, gives: 'set' }, context);
+    const one = rhythm({ what: 'row', height: room / d.columns, head: 0, foot: 0, set: d.row, gap: 0, fit: d.fit === 'count' ? 'keep' : d.fit, count: undefined, gives: 'set', decisions: { head: 'row', spacing: 'row', count: 'row' } }, context);
     const all = one.count * d.columns;
     const open = sections.filter((s) => s.rows === undefined).length;
     if (fixed > all) throw new Impossible('sections', `${fixed} rows are asked for and ${all} fit: make rows lower, or ask for fewer.`);

@@ -44,7 +44,7 @@ export const logTable = definePrintable({
   solve: (d, box, context) => {
     const columns = widths(d.columns, box.width, context);
     const foot = d.sum === '' ? 0 : (d['sum-row'] ?? d.head);
-    const beat = rhythm({ what: 'row', height: box.height, head: d.head, foot, set: d.row, gap: 0, fit: d.fit, count: d.count, gives: 'set' }, context);
+    const beat = rhythm({ what: 'row', height: box.height, head: d.head, foot, set: d.row, gap: 0, fit: d.fit, count: d.count, gives: 'set', decisions: { head: 'head', spacing: 'row', count: 'count' } }, context);
     const bottom = d.head + beat.count * beat.set;
     const end = bottom + foot;
     const [style, frame] = [styleOf(d.style), styleOf(d.frame)];

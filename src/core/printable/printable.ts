@@ -3,7 +3,7 @@ import type { Occasion, Day } from '../dates';
 import type { Measured } from '../figure';
 import type { FigureUnit } from '../figure';
 import type { JobUnit, Mm } from '../measure';
-import { shapeOf, type Parameter, type ValuesOf } from '../parameter';
+import { Impossible, shapeOf, type Parameter, type ValuesOf } from '../parameter';
 import { inside } from './inside';
 import type { FaceName, Mark } from './mark';
 
@@ -109,6 +109,9 @@ interface Definition<P> {
   readonly regions?: (decisions: ValuesOf<P>) => ReturnType<Printable['regions']>;
 }
 
+/** Nothing is laid out in less, mm. */
+const LEAST_BOX = 5;
+
 /** Puts a kind of printable into the common form. */
 export function definePrintable<P extends Readonly<Record<string, unknown>>>(definition: Definition<P>): Printable {
   const { parameters, solve, regions, ...about } = definition;
@@ -119,6 +122,11 @@ export function definePrintable<P extends Readonly<Record<string, unknown>>>(def
     shape: shapeOf(all),
     // The element was read by the schema of these very parameters.
     solve: (decisions, box, context) => {
+      if (Math.min(box.width, box.height) < LEAST_BOX)
+        throw new Impossible(
+          Object.keys(all)[0] ?? '',
+          `The box is ${context.write(box.width)} × ${context.write(box.height)}: at least ${context.write(LEAST_BOX)} each way is wanted.`,
+        );
       const solved = solve(decisions as ValuesOf<P>, box, context);
       return { ...solved, marks: solved.marks.map((mark) => inside(mark, box)) };
     },

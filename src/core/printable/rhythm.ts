@@ -26,7 +26,11 @@ export interface Beat {
   readonly count: number | undefined;
   /** Whether the sets grow or the gaps between them, where the height is to be filled. */
   readonly gives: 'set' | 'gap';
+  /** The decisions to change where none fits, as the kind calls them. */
+  readonly decisions?: { readonly head: string; readonly spacing: string; readonly count: string };
 }
+
+const USUAL_DECISIONS = { head: 'head', spacing: 'spacing', count: 'count' };
 
 export interface Rhythm {
   readonly count: number;
@@ -47,18 +51,18 @@ const TINY = 1e-6;
  * gap that fills it with n. Count × pitch + rest is always the height.
  */
 export function rhythm(beat: Beat, { write }: Pick<PrintableContext, 'write'>): Rhythm {
-  const { what, height, head, set, gap, fit } = beat;
+  const { what, height, head, set, gap, fit, decisions = USUAL_DECISIONS } = beat;
   const isOpen = beat.foot === undefined;
   const foot = beat.foot ?? gap;
   const room = height - head - foot;
   const pitch = set + gap;
-  if (pitch <= 0) throw new Impossible('spacing', 'There is nothing to count: give a spacing above 0.');
-  if (room < set - TINY) throw new Impossible('head', `Head and foot leave ${write(Math.max(0, room))}; one ${what} takes ${write(set)}.`);
+  if (pitch <= 0) throw new Impossible(decisions.spacing, 'There is nothing to count: give a spacing above 0.');
+  if (room < set - TINY) throw new Impossible(decisions.head, `Head and foot leave ${write(Math.max(0, room))}; one ${what} takes ${write(set)}.`);
   const fitting = Math.floor((room + gap + TINY) / pitch);
   const count = fit === 'count' ? (beat.count ?? fitting) : fitting;
-  if (count < 1) throw new Impossible('spacing', `No ${what} fits: there is room for ${write(room)}, one takes ${write(pitch)}.`);
+  if (count < 1) throw new Impossible(decisions.spacing, `No ${what} fits: there is room for ${write(room)}, one takes ${write(pitch)}.`);
   const solved = fit === 'keep' ? { set, gap } : filled({ ...beat, foot, room, count, isOpen });
-  if (solved.gap < -TINY || solved.set < -TINY) throw new Impossible('count', `${count} of ${write(set)} are higher than the ${write(room)} there are.`);
+  if (solved.gap < -TINY || solved.set < -TINY) throw new Impossible(decisions.count, `${count} of ${write(set)} are higher than the ${write(room)} there are.`);
   const used = count * solved.set + (count - 1) * solved.gap;
   const rest = Math.max(0, height - head - used - (isOpen ? solved.gap : foot));
   const starts = Array.from({ length: count }, (_, i) => head + i * (solved.set + solved.gap));

@@ -103,7 +103,7 @@ export function smallMonth({ year: y, month: m }: { readonly year: number; reado
   const margin = look.weeks === 'none' ? 0 : rect.width / 9;
   const columns = parts(rect.width - margin, 7);
   const right = (c: number) => rect.x + margin + (columns[c]?.start ?? 0) + (columns[c]?.size ?? 0) * 0.86;
-  const size = Math.min(line * 0.72, ((columns[0]?.size ?? 0) * 0.9) / Math.max(0.1, letters.width('28')));
+  const size = Math.min(line * 0.72, ((columns[0]?.size ?? 0) * 0.84) / Math.max(0.1, letters.width('28')));
   const baseline = (n: number) => rect.y + n * line + line * 0.74;
   const marks: Mark[] = [words(monthNames(context.language)[m - 1] ?? '', { x: rect.x, y: rect.y + head * face.capHeight + (line - head) * 0.3 }, head, { face: 'title' })];
   let row = 1.25;
@@ -119,7 +119,7 @@ export function smallMonth({ year: y, month: m }: { readonly year: number; reado
     row += 0.15;
   }
   for (const [w, week] of weeksOf(y, m, look.weekStart, look.rows).entries()) {
-    if (look.weeks !== 'none' && week.boxes.some((b) => b.inMonth)) marks.push(words(String(weekNumber(week.first, look.weeks)), { x: rect.x + margin * 0.6, y: baseline(row + w) }, size * 0.72, { align: 'right', role: 'pale' }));
+    if (look.weeks !== 'none' && week.boxes.some((b) => b.inMonth)) marks.push(words(String(weekNumber(week.first, look.weeks)), { x: rect.x + margin * 0.6, y: baseline(row + w) }, Math.min(size * 0.72, (margin * 0.58) / letters.width('53')), { align: 'right', role: 'pale' }));
     week.boxes.forEach(({ days: [day = 0], inMonth }, c) => {
       if (!inMonth) return;
       look.days.push(day);

@@ -18,6 +18,7 @@ import { api, wordsOf, type ExportFacts } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { COLOURS, FACES } from '../shell/theme';
 import { Group, Groups, Slip } from '../slip/Slip';
+import { DeskFields } from './DeskFields';
 
 const MARKS = [
   ['corner', 'corners'],
@@ -35,6 +36,7 @@ const KINDS = [
   { kind: 'preview', label: 'Preview', about: 'PDF and PNG, cut to the trim' },
   { kind: 'die', label: 'Die lines', about: 'PDF, SVG and DXF at true size, a layer for each process' },
   { kind: 'dummy', label: 'Folding dummy', about: 'PDF 1:1 with panel names and fold directions, for a desk printer' },
+  { kind: 'desk', label: 'Desk sheets', about: 'PDF for a desk printer, several up with marks to cut by' },
   { kind: 'working', label: 'Working file', about: 'zip to go on elsewhere' },
 ] as const;
 
@@ -98,6 +100,7 @@ export function OutputSlip() {
             onChange={(px) => edit('Preview size', (d) => void (d.output.previewPixels = px))}
           />
         </Group>
+        <DeskFields />
         <Group title="Sheet with marks">
           <Box sx={{ fontFamily: FACES.figure, fontSize: 14, pb: 0.5 }}>
             {formatSize(
