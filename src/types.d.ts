@@ -58,9 +58,13 @@ declare module 'lcms-wasm' {
 
 declare module 'fontkit' {
   export interface OpenedFont {
+    readonly unitsPerEm: number;
     layout(text: string): {
       readonly positions: readonly { readonly xAdvance: number }[];
-      readonly glyphs: readonly { readonly id: number }[];
+      readonly glyphs: readonly {
+        readonly id: number;
+        readonly bbox: { readonly minY: number; readonly maxY: number };
+      }[];
     };
   }
   export function create(bytes: Uint8Array): OpenedFont;

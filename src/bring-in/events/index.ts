@@ -20,13 +20,14 @@ const two = (n: number): string => String(n).padStart(2, '0');
  * date every year is written once; other rules are written out for the years around one.
  */
 export function readEvents(text: string, year: number): ReadEvents {
-  let calendar: InstanceType<typeof ICAL.Component>;
+  let found: readonly InstanceType<typeof ICAL.Component>[];
   try {
-    calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
+    const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
+    if (calendar.name !== 'vcalendar') throw new Error('something else');
+    found = calendar.getAllSubcomponents('vevent');
   } catch {
     return { ok: false, problem: 'This is no calendar file: one begins with BEGIN:VCALENDAR.' };
   }
-  const found = calendar.getAllSubcomponents('vevent');
   if (found.length === 0) return { ok: false, problem: 'There is no event in this calendar file.' };
   const lines = new Set<string>();
   try {

@@ -9,6 +9,7 @@ import {
   type Matrix,
   type NamedTracks,
   type Path,
+  type Point,
   type Rect,
 } from '../layout';
 import { formatLength, ptToMm, type Mm } from '../measure';
@@ -106,7 +107,7 @@ export function composePrintable(element: PrintableElement, setting: Setting, ar
     return [{ kind: 'path', ...base, path, fill, stroke: mark.stroke && strokeOf(element, mark.stroke, path, around) }];
   });
   const lines = linesTogether(marks).map(({ style, runs }): Item => {
-    const path = placed(runs.flatMap(({ from, to }) => linePath(from, to)));
+    const path = runs.flatMap((run) => linePath(...endsOf(run, setting, around)));
     const [first] = runs;
     return { kind: 'path', ...base, path, fill: null, stroke: strokeOf(element, style, first ? linePath(first.from, first.to) : [], around) };
   });
@@ -121,6 +122,32 @@ export function composePrintable(element: PrintableElement, setting: Setting, ar
 } // prettier-ignore
 
 type Line = Extract<Mark, { kind: 'line' }>;
+
+/** Both ends of a line where it stands; an end on the trim goes on along its run into the bleed, where that is asked for. */
+function endsOf(
+  { from, to }: Line,
+  { rect, reach }: Setting,
+  { boxes: { trim, bleed } }: Surroundings,
+): readonly [Point, Point] {
+  const there = (p: Point): Point => ({ x: p.x + rect.x, y: p.y + rect.y });
+  const [a, b] = [there(from), there(to)];
+  if (reach === rect) return [a, b];
+  const out = (at: Mm, low: Mm, high: Mm, lowest: Mm, highest: Mm): Mm =>
+    Math.abs(at - low) < 1e-6 ? lowest : Math.abs(at - high) < 1e-6 ? highest : at;
+  const across = (x: Mm) => out(x, trim.x, trim.x + trim.width, bleed.x, bleed.x + bleed.width);
+  const down = (y: Mm) => out(y, trim.y, trim.y + trim.height, bleed.y, bleed.y + bleed.height);
+  if (a.y === b.y)
+    return [
+      { ...a, x: across(a.x) },
+      { ...b, x: across(b.x) },
+    ];
+  return a.x === b.x
+    ? [
+        { ...a, y: down(a.y) },
+        { ...b, y: down(b.y) },
+      ]
+    : [a, b];
+}
 
 /** Lines of one style and length are one path: a sheet of five hundred is drawn as fast as a sheet of five. */
 function linesTogether(marks: readonly Mark[]): readonly { readonly style: LineStyle; readonly runs: readonly Line[] }[] {

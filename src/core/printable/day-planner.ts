@@ -14,7 +14,7 @@ export const dayPlanner = definePrintable({
   kind: 'day',
   group: 'planners',
   presets: [
-    { id: 'day', title: 'Day to a page', about: 'Hours at the left, things to do and notes at the right.', decisions: {}, piece: { kind: 'booklet', size: 'A5' } },
+    { id: 'day', title: 'Day to a page', about: 'Hours at the left, things to do and notes at the right.', decisions: {}, piece: { kind: 'catalogue', size: 'A5', pages: '366' } },
     { id: 'undated-day', title: 'Any day', about: 'The same without a date.', decisions: { from: '' }, piece: { kind: 'notepad' } },
     { id: 'night', title: 'Observing night', about: 'From dusk to dawn in half hours, with the moon.', decisions: { hours: '17', until: '29', step: '60', tasks: '6', moon: 'daily' }, piece: { kind: 'booklet', size: 'A5' } },
   ],

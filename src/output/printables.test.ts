@@ -1,0 +1,246 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { getDaysInMonth } from 'date-fns';
+import * as fontkit from 'fontkit';
+import { checkSurface } from '../core/check';
+import { itemsOf, leavesOf, type Drawing } from '../core/drawing';
+import { Element, startPrintable, type Job, type Piece } from '../core/job';
+import { apply, mapPath, pathBounds } from '../core/layout';
+import { GALLERY, galleryEntry } from '../core/printable';
+import { exported, pdfOf } from '../testing/exports';
+import { inMemory, makeJob } from '../testing/jobs';
+import { boxesOf, inFolder, run } from '../testing/programs';
+import { fontBytes } from '../testing/type';
+import { checkDesk, openDesk } from './index';
+
+type Typed = Readonly<Record<string, string>>;
+
+function begun(id: string, typed: Typed = {}, unit: 'mm' | 'in' = 'mm'): Job {
+  const entry = galleryEntry(id);
+  if (!entry) throw new Error(id);
+  const started = startPrintable(entry, typed, { id: 'job', name: entry.title, unit });
+  if (!started.ok) throw new Error(`${started.parameter}: ${started.error.message}`);
+  return started.job;
+}
+
+/** A printable over the trim of a plain sheet. */
+const onSheet = (
+  content: Record<string, unknown>,
+  more: Record<string, unknown> = {},
+  piece: Record<string, unknown> = {},
+): Job =>
+  makeJob(
+    [
+      Element.parse({
+        kind: 'printable',
+        id: 'p',
+        placement: { against: { box: 'trim' }, x: { start: 0, end: 0 }, y: { start: 0, end: 0 } },
+        content,
+        ...more,
+      }),
+    ],
+    {},
+    piece,
+  );
+
+const wordsOn = (drawing: Drawing): readonly string[] =>
+  leavesOf(itemsOf(drawing)).flatMap((i) => (i.kind === 'glyphs' ? [i.glyphs.map((g) => g.text).join('')] : []));
+
+describe('every entry of the gallery', () => {
+  test.each(GALLERY.map((e) => e.id))(
+    '%s begins a job in mm and in inches that is drawn, and has no fault',
+    async (id) => {
+      for (const unit of ['mm', 'in'] as const) {
+        const job = begun(id, {}, unit);
+        const desk = await openDesk(job, inMemory());
+        expect(desk.sides.some((s) => itemsOf(s.drawing).length > 0)).toBe(true);
+        expect(desk.sides.flatMap((s) => s.drawing.notes)).toEqual([]);
+        expect(
+          checkDesk(desk)
+            .filter((f) => f.severity === 'fault')
+            .map((f) => [f.rule, f.message]),
+        ).toEqual([]);
+      }
+    },
+  );
+});
+
+describe('a wall calendar', () => {
+  test('its pages hold the days of the months that the reference library gives; next year’s are one decision away', async () => {
+    for (const year of [2027, 2028]) {
+      const desk = await openDesk(
+        begun('wall-month', { year: String(year), neighbours: 'hidden', names: 'none' }),
+        inMemory(),
+      );
+      const grids = desk.sides.filter((s) => s.surface.name.endsWith('grid'));
+      expect(grids).toHaveLength(12);
+      grids.forEach(({ drawing }, i) => {
+        const days = wordsOn(drawing)
+          .filter((w) => /^\d+$/.test(w))
+          .map(Number);
+        expect(days).toEqual(Array.from({ length: getDaysInMonth(new Date(year, i, 15)) }, (_, d) => d + 1));
+        expect(wordsOn(drawing).join(' ')).toContain(String(year));
+      });
+    }
+  });
+
+  test('its grid stands where the kind of piece has it: 153 mm below a head of 42, six rows of 23.7', async () => {
+    const desk = await openDesk(begun('wall-month', { rows: 'six' }), inMemory());
+    const side = desk.sides.find((s) => s.surface.name === 'month 1 grid');
+    const row = side?.drawing.frames[0]?.findings?.find((f) => f.id === 'row');
+    expect(row?.value).toBeCloseTo(23.7, 6);
+    expect(row?.stops?.stops[2]).toBeCloseTo(42 - 15 + 10.8, 6);
+  });
+});
+
+test('a planner of 366 days shows each once, in order, pages left and right', async () => {
+  const desk = await openDesk(begun('day', { from: '2028-01-01' }), inMemory());
+  const dated = desk.sides.filter((s) => s.drawing.frames.length > 0);
+  expect(dated).toHaveLength(366);
+  const words = dated.map((s) => wordsOn(s.drawing).slice(0, 3).join(' '));
+  expect(words[0]).toMatch(/^1 Saturday 1 January 2028/);
+  expect(words[59]).toMatch(/^29 Tuesday 29 February 2028/);
+  expect(words[365]).toMatch(/^31 Sunday 31 December 2028/);
+});
+
+describe('handwriting meets its lines', () => {
+  const font = fontkit.create(fontBytes('source-sans-3-latin-400-normal'));
+  const bounds = (letter: string) => font.layout(letter).glyphs[0]?.bbox ?? failing();
+
+  test.each(['4 mm', '6.35 mm', '11 mm'])(
+    'at an x-height of %s, glyph bounds of a second library lie on the lines to 0.05 mm',
+    async (spacing) => {
+      const x = parseFloat(spacing);
+      const job = onSheet({
+        of: 'handwriting',
+        spacing: x,
+        gap: 10,
+        words: 'xlp',
+        letters: 'face',
+        outer: 'face',
+        form: 'solid',
+        copies: 'once',
+      });
+      const [side] = (await openDesk(job, inMemory())).sides;
+      const leaves = leavesOf(itemsOf(side?.drawing ?? failing()));
+      const levels = leaves
+        .flatMap((i) => (i.kind === 'path' ? i.path.flatMap((s) => (s[0] === 'M' ? [s[2]] : [])) : []))
+        .sort((a, b) => a - b)
+        .slice(0, 4);
+      const glyphs = leaves.find((i) => i.kind === 'glyphs');
+      if (glyphs?.kind !== 'glyphs') throw new Error('no letters');
+      const scale = glyphs.size / font.unitsPerEm;
+      const baseline = apply(glyphs.matrix, { x: 0, y: 0 }).y;
+      const [ascender = 0, middle = 0, base = 0, descender = 0] = levels;
+      expect(Math.abs(baseline - base)).toBeLessThan(0.05);
+      expect(Math.abs(baseline - bounds('x').maxY * scale - middle)).toBeLessThan(0.05);
+      // The uppermost line may lie wholly inside the box: half its weight lower.
+      expect(Math.abs(baseline - bounds('l').maxY * scale - ascender)).toBeLessThan(0.12);
+      expect(Math.abs(baseline - bounds('p').minY * scale - descender)).toBeLessThan(0.05);
+    },
+  );
+});
+
+describe('on paper', () => {
+  test('lines that end on the trim run out into the bleed only when that is asked for', async () => {
+    const reach = async (atTrim: 'bleeds' | 'stops') => {
+      const job = onSheet({ of: 'lines', spacing: 7.1, head: 20, margin: 0 }, { atTrim });
+      const [side] = (await openDesk(job, inMemory())).sides;
+      const boxes = leavesOf(itemsOf(side?.drawing ?? failing())).flatMap((i) =>
+        i.kind === 'path' ? [pathBounds(mapPath(i.path, i.matrix))] : [],
+      );
+      return [
+        Math.min(...boxes.map((b) => b.x)),
+        Math.max(...boxes.map((b) => b.x + b.width)),
+        Math.max(...boxes.map((b) => b.y + b.height)),
+      ];
+    };
+    expect(await reach('stops')).toEqual([0, 148, expect.closeTo(20 + 25 * 7.1, 6)]);
+    expect(await reach('bleeds')).toEqual([-3, 151, expect.closeTo(20 + 25 * 7.1, 6)]);
+  });
+
+  test('another paper and back: the same drawing', async () => {
+    const job = begun('checklist', { size: 'A5' });
+    const drawn = async (j: Job) => (await openDesk(j, inMemory())).sides.map((s) => s.drawing.frames);
+    const [piece] = job.pieces;
+    const letter = { ...job, pieces: [{ ...(piece ?? failing()), size: { width: 139.7, height: 215.9 } }] };
+    const before = await drawn(job);
+    expect(await drawn(letter)).not.toEqual(before);
+    expect(await drawn(job)).toEqual(before);
+  });
+
+  test('what finds no room is a fault that says which decision to change, and nothing is drawn of it', async () => {
+    const job = onSheet({ of: 'lines', head: 209 });
+    const desk = await openDesk(job, inMemory());
+    const [side] = desk.sides;
+    if (!side) failing();
+    expect(side?.drawing.frames[0]?.items).toEqual([]);
+    const [finding] = checkSurface(job, firstPiece(job), 'front', side?.drawing ?? failing(), side?.blank).filter(
+      (f) => f.rule === 'printable-impossible',
+    );
+    expect(finding?.message).toMatch(/Head and foot leave/);
+  });
+
+  test('its words are in the press file as they stand on the page', async () => {
+    const pdf = await pdfOf(
+      begun('wall-month', { months: '1', pages: 'single', neighbours: 'hidden', holidays: 'GB' }),
+    );
+    await inFolder((folder) => {
+      writeFileSync(join(folder, 'f.pdf'), pdf);
+      const text = run('pdftotext', ['-f', '2', '-l', '2', join(folder, 'f.pdf'), '-']);
+      expect(text).toContain('January 2027');
+      expect(text).toMatch(/New Year.s Day/);
+      for (let day = 1; day <= 31; day += 1) expect(text).toMatch(new RegExp(`(^|\\s)${day}(\\s|$)`));
+    });
+  });
+
+  test('numbers on a base layout follow the pages when pages change places', async () => {
+    const job = begun('bingo', {});
+    const entry = galleryEntry('tickets');
+    const started =
+      entry && startPrintable(entry, { first: '1' }, { id: 'j', name: 'Tickets', unit: 'mm' }, {}, 'booklet');
+    if (!started?.ok) throw new Error('no tickets');
+    const desk = await openDesk(started.job, inMemory());
+    const firsts = desk.sides.filter((s) => s.drawing.frames.length > 0).map((s) => wordsOn(s.drawing)[0]);
+    expect(firsts.slice(0, 3)).toEqual(['No. 0001', 'No. 0011', 'No. 0021']);
+    expect(job.pieces).toHaveLength(1);
+  });
+});
+
+describe('desk sheets', () => {
+  const pad = begun('checklist', { size: '5in x 7.5in', sections: 'To do: rest' }, 'in');
+
+  test('the pad stands twice on a US letter, a piece apart, as poppler reads the file', async () => {
+    const [file] = await exported(pad, 'desk');
+    if (!file) failing();
+    await inFolder((folder) => {
+      const path = join(folder, 'desk.pdf');
+      writeFileSync(path, file?.bytes ?? failing());
+      const { MediaBox } = boxesOf(path, 1);
+      expect([MediaBox[2], MediaBox[3]]).toEqual([expect.closeTo(792, 0), expect.closeTo(612, 0)]);
+      const found = [...run('pdftotext', ['-bbox', path, '-']).matchAll(/xMin="([\d.]+)"[^>]*>To</g)].map((m) => Number(m[1]));
+      expect(found).toHaveLength(2);
+      expect((found[1] ?? 0) - (found[0] ?? 0)).toBeCloseTo(5 * 72, 1);
+    });
+  });
+
+  test('sides in their order fill one sheet after another', async () => {
+    const job = begun('bingo', {});
+    const two = { ...job, output: { ...job.output, desk: { sheet: { width: 210, height: 297 }, edge: 5, gap: 0, bleed: 0, fill: 'each' as const, marks: true } } };
+    const [file] = await exported(two, 'desk');
+    await inFolder((folder) => {
+      writeFileSync(join(folder, 'd.pdf'), file?.bytes ?? failing());
+      expect(run('pdfinfo', [join(folder, 'd.pdf')])).toMatch(/Pages:\s+1/);
+    });
+  });
+
+  test('what is too large for the sheet is refused in words', async () => {
+    await expect(exported(begun('year', { size: 'A2' }), 'desk')).rejects.toThrow(/larger than what the printer prints/);
+  });
+}); // prettier-ignore
+
+const failing = (): never => {
+  throw new Error('nothing there');
+};
+
+const firstPiece = (job: Job): Piece => job.pieces[0] ?? failing();
