@@ -244,3 +244,16 @@ const failing = (): never => {
 };
 
 const firstPiece = (job: Job): Piece => job.pieces[0] ?? failing();
+
+test('A4 and US letter side by side from one definition: each worked out for its paper, changed together', async () => {
+  const both = galleryEntry('log');
+  const started = both && startPrintable(both, { also: 'letter' }, { id: 'j', name: 'Log', unit: 'mm' });
+  if (!started?.ok) throw new Error('not begun');
+  const desk = await openDesk(started.job, inMemory());
+  expect(desk.sides.map((s) => s.surface.name)).toEqual(['front', 'letter front']);
+  const rows = desk.sides.map((s) => s.drawing.frames[0]?.findings?.find((f) => f.id === 'count')?.value);
+  // floor((277 − 9) ÷ 8) and floor((259.4 − 9) ÷ 8).
+  expect(rows).toEqual([33, 31]);
+  // Neither page is the second of a run.
+  expect(wordsOn(desk.sides[1]?.drawing ?? failing())).toEqual(wordsOn(desk.sides[0]?.drawing ?? failing()));
+});

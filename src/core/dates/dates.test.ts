@@ -73,7 +73,8 @@ describe('days', () => {
     const names = (year: number) => occasionsIn(year, read.days).map((o) => `${writeDay(o.day)} ${o.name}`);
     expect(names(2027)).toEqual(['2027-03-14 Star party', '2027-12-24 Eve']);
     expect(names(2028)).toEqual(['2028-02-29 Leap night', '2028-12-24 Eve']);
-    expect(readNamedDays('2027-03-14')).toMatchObject({ ok: false, message: expect.stringContaining('Star party') });
+    const nameless = readNamedDays('2027-03-14');
+    expect(nameless.ok ? '' : nameless.message).toMatch(/Star party/);
     expect(readNamedDays('03-14 Fine\n13-40 Not')).toMatchObject({ ok: false, at: 11 });
   });
 });

@@ -33,8 +33,11 @@ interface Place {
   readonly placement: NonNullable<ElementInput['placement']>;
   /** Decisions that follow from the piece. */
   readonly decisions?: Readonly<Record<string, unknown>>;
-  /** It lies on a base layout that these sides follow; left out, on the first side. */
-  readonly sides?: (sides: readonly SideName[]) => readonly SideName[];
+  /**
+   * It lies on a base layout that these sides follow, and goes on from one to the next; sides of a further list begin
+   * anew, on a layout based on the first. Left out, it lies on the first side.
+   */
+  readonly sides?: (sides: readonly SideName[]) => readonly (readonly SideName[])[];
 }
 
 function placeOn(piece: Piece, content: PrintableContent): Place {
@@ -47,13 +50,17 @@ function placeOn(piece: Piece, content: PrintableContent): Place {
         placement: { against: { box: 'trim' }, x: { start: 10, end: 10 }, y: { start: binding, end: hanging } },
         // So that the grid lies where the kind of piece has it.
         ...(content['title'] !== 'none' && !('title-height' in content) && { decisions: { 'title-height': Math.max(0, head - binding) } }),
-        sides: (sides) => sides.filter((s) => /^month \d+( grid)?$/.test(s)),
+        sides: (sides) => [sides.filter((s) => /^month \d+( grid)?$/.test(s))],
       };
     }
     case 'booklet':
-    case 'catalogue':
       // The first and the last page are the cover’s.
-      return { placement: SAFE, sides: (sides) => sides.filter((s) => s.startsWith('page ')).slice(piece.kind === 'booklet' ? 1 : 0, piece.kind === 'booklet' ? -1 : undefined) };
+      return { placement: SAFE, sides: (sides) => [sides.filter((s) => s.startsWith('page ')).slice(1, -1)] };
+    case 'catalogue':
+      return { placement: SAFE, sides: (sides) => [sides.filter((s) => s.startsWith('page '))] };
+    case 'worksheet':
+      // On two papers it is one definition, and worked out for each.
+      return { placement: SAFE, ...(piece['also'] !== 'none' && { sides: (sides) => sides.filter((s) => s.endsWith('front')).map((s) => [s]) }) };
     default:
       return { placement: SAFE };
   }
@@ -65,10 +72,16 @@ export function withPrintable(job: Job, piece: Piece, name: string, content: Pri
   const element = printableElement(fresh(), name, { ...content, ...decisions }, placement);
   const names = blankOf(job, piece).surfaces.map((s) => s.name);
   const put = (): Piece => {
-    const follow = sides?.(names) ?? [];
-    if (follow.length === 0) return withSide(piece, names[0] ?? 'front', [element]);
-    const { piece: based, id } = withNewBase(piece, name.slice(0, 60), undefined, fresh);
-    return withBase(withSide(based, sideOfBase(id), [element]), follow, id, fresh);
+    const [first = [], ...further] = sides?.(names) ?? [];
+    if (first.length === 0) return withSide(piece, names[0] ?? 'front', [element]);
+    const called = name.slice(0, 60);
+    const { piece: based, id } = withNewBase(piece, called, undefined, fresh);
+    const laid = withBase(withSide(based, sideOfBase(id), [element]), first, id, fresh);
+    return further.reduce((p, follow) => {
+      const next = withNewBase(p, `${called.slice(0, 44)}, ${follow[0] ?? ''}`, undefined, fresh);
+      const bases = next.piece.bases.map((b) => (b.id === next.id ? { ...b, base: id } : b));
+      return withBase({ ...next.piece, bases }, follow, next.id, fresh);
+    }, laid);
   };
   const laid = put();
   return { ...job, pieces: job.pieces.map((p) => (p === piece ? laid : p)) };

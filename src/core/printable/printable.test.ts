@@ -352,7 +352,8 @@ describe('line styles', () => {
   });
 
   test('what is no style says what one is', () => {
-    expect(readLineStyles('wavy')).toMatchObject({ ok: false, message: expect.stringContaining('“wavy”') });
+    const wavy = readLineStyles('wavy');
+    expect(wavy.ok ? '' : wavy.message).toMatch(/“wavy”/);
     expect(readLineStyles('solid,,')).toMatchObject({ ok: false });
     expect(readLineStyles('99x solid')).toMatchObject({ ok: false, message: 'A set has at most 24 lines.' });
   });
