@@ -8,6 +8,7 @@ import { businessCard, memberCard, solsticeCard } from './pieces/cards';
 import { Hand } from './pieces/hand';
 import { letterhead } from './pieces/letterhead';
 import { meteorNight } from './pieces/meteor-night';
+import { observingPad, planetsTracing, ruledLog, tickets, yearCard } from './pieces/printables';
 import { reportPoster } from './pieces/report-poster';
 import { tentBanner } from './pieces/tent-banner';
 import { volunteerCv } from './pieces/volunteer-cv';
@@ -33,6 +34,11 @@ const PIECES: readonly Built[] = [
   { file: 'business-card', build: businessCard, most: 120 },
   { file: 'member-card', build: memberCard, most: 190 },
   { file: 'solstice-card', build: solsticeCard, most: 130 },
+  { file: 'observing-pad', build: observingPad, most: 90, always: true },
+  { file: 'ruled-log', build: ruledLog, most: 70 },
+  { file: 'planets-tracing', build: planetsTracing, most: 90 },
+  { file: 'year-card', build: yearCard, most: 60 },
+  { file: 'meteor-tickets', build: tickets, most: 40 },
 ];
 
 for (const { file, build, most, always } of PIECES) {

@@ -62,6 +62,18 @@ export class Hand {
   async begin(kind: string, fields: Readonly<Record<string, string>>): Promise<void> {
     await open(this.page, '/');
     await this.press('New job');
+    await this.beginWith(kind, fields);
+  }
+
+  /** Begins a job with a printable, likewise. */
+  async beginPrintable(title: string, fields: Readonly<Record<string, string>>): Promise<void> {
+    await open(this.page, '/');
+    await this.press('New job');
+    await this.press('Printables');
+    await this.beginWith(title, fields);
+  }
+
+  private async beginWith(kind: string, fields: Readonly<Record<string, string>>): Promise<void> {
     await this.press(kind, 'radio');
     for (const [label, value] of Object.entries(fields)) {
       const field = this.page.getByRole('textbox', { name: label, exact: true });
@@ -75,6 +87,34 @@ export class Hand {
     await expect(this.page.locator('[data-bench]')).toBeVisible();
     await this.key('Alt+3');
     await expect(this.page.getByRole('toolbar', { name: 'Add to this side' })).toBeVisible();
+  }
+
+  /** Adds a printable from the gallery of the bench. */
+  async printable(title: string, name: string, look: Look): Promise<void> {
+    // Nothing selected, it fills the safe area.
+    await this.key('Escape');
+    await this.key('n');
+    await this.press(title, 'radio');
+    await expect(this.page.getByRole('heading', { name: 'Add a printable' })).toHaveCount(0);
+    await this.name(name);
+    await this.set(look);
+  }
+
+  /** Decides things of a printable on the yellow sheet, by the names of their fields. */
+  async decide(decisions: Readonly<Record<string, string>>): Promise<void> {
+    const sheet = this.page.getByRole('complementary', { name: 'Yellow sheet' });
+    for (const [label, value] of Object.entries(decisions)) {
+      const field = sheet.locator(`input[name="${label}"], textarea[name="${label}"]`).first();
+      if ((await field.count()) === 0) {
+        await this.choose(sheet.getByRole('combobox', { name: label, exact: true }), value);
+        continue;
+      }
+      this.actions += 1;
+      this.typed.push(value);
+      await field.fill(value);
+      await field.blur();
+      expect(await field.getAttribute('aria-invalid'), `“${value}” is taken`).not.toBe('true');
+    }
   }
 
   /** Sets fields of what is selected, or of the part that is open. */
@@ -408,6 +448,12 @@ export class Hand {
   /** Holds what is selected against another box on one axis only. */
   async against(axis: 'across' | 'down', box: string): Promise<void> {
     await this.within(/^on /, () => this.set({ [axis]: box }));
+  }
+
+  /** Selects the lowest element of this side by its key. */
+  async first(): Promise<void> {
+    await this.key('Tab');
+    await expect(this.page.getByRole('textbox', { name: 'Name', exact: true })).toBeVisible();
   }
 
   /** Selects elements by their names on the sheet. */

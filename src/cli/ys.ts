@@ -5,6 +5,7 @@ import { FORMATS, formatOf, type Format } from '../core/format';
 import {
   describeJob,
   jobJsonSchema,
+  measuresTyped,
   parametersOf,
   startJob,
   startPrintable,
@@ -135,7 +136,10 @@ async function create(args: Arguments): Promise<number> {
   const named = args.flags.get('unit');
   if (named !== undefined && !isUnit(named)) throw new UsageError(`--unit is one of ${JOB_UNITS.join(', ')}.`);
   const set = await withFiles(args.set);
-  const unit = named !== undefined && isUnit(named) ? named : unitThoughtIn(Object.values(set));
+  const unit =
+    named !== undefined && isUnit(named)
+      ? named
+      : unitThoughtIn(measuresTyped({ ...format.parameters, ...entry?.of.parameters }, set));
   const about = { id: randomUUID(), name: args.flags.get('name') ?? entry?.title ?? format.title, unit };
   const stock = recordNamed('paper', args.flags.get('paper'), SHIPPED_PAPERS);
   const house = recordNamed('printer', args.flags.get('printer'), SHIPPED_PRINTERS);

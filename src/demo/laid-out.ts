@@ -19,6 +19,13 @@ export const LAID_OUT: readonly LaidOut[] = [
   { file: 'business-card', name: 'Business card', stage: 'in work', due: '2027-01-12', quantity: 250, notes: 'For the guides; names change, the rest stays.' },
   { file: 'member-card', name: 'Member cards', stage: 'in work', due: '2027-01-05', quantity: 450, notes: 'Each with a picture that the member sends; round corners are punched.' },
   { file: 'solstice-card', name: 'Solstice card', stage: 'in work', due: '2026-12-10', quantity: 120, notes: 'Printed here, scored, folded by volunteers.' },
+  { file: 'observing-pad', name: 'Observing pad', stage: 'in work', due: '2027-02-26', quantity: 300, notes: 'Fifty sheets to a pad. Two stand on a US letter, cut here.' },
+  { file: 'ruled-log', name: 'Observing log', stage: 'in work', due: '2027-02-26', quantity: 500, notes: 'For us on A4, for the friends overseas on US letter.' },
+  { file: 'planets-tracing', name: 'Planets to write', stage: 'in work', due: '2027-03-05', quantity: 200, notes: 'For the children who come on family nights.' },
+  { file: 'observing-planner', name: 'Observing planner 2028', stage: 'in work', due: '2027-10-01', quantity: 250, notes: 'Nineteen weeks, so that it fits a coat pocket.' },
+  { file: 'moon-calendar', name: 'Moon calendar 2028', stage: 'in work', due: '2027-09-01', quantity: 350, notes: 'Wire-bound. Next year’s is this one with another year.' },
+  { file: 'year-card', name: 'Year card 2028', stage: 'in work', due: '2027-11-12', quantity: 1000, notes: 'Goes into every letter of December.' },
+  { file: 'meteor-tickets', name: 'Meteor-night tickets', stage: 'in work', due: '2028-06-30', quantity: 400, notes: 'Perforated by the house, numbered here.' },
   { file: 'meteor-night', name: 'Meteor-night flyer', stage: 'in work', due: '2026-12-11', quantity: 2500, notes: 'Handed out at the library and the bus stops. Same night as last year, one week later if cloudy.' },
 ]; // prettier-ignore
 

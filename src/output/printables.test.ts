@@ -176,7 +176,7 @@ describe('on paper', () => {
     if (!side) failing();
     expect(side?.drawing.frames[0]?.items).toEqual([]);
     const [finding] = checkSurface(job, firstPiece(job), 'front', side?.drawing ?? failing(), side?.blank).filter(
-      (f) => f.rule === 'printable-impossible',
+      (f) => f.rule === 'printable-room',
     );
     expect(finding?.message).toMatch(/Head and foot leave/);
   });

@@ -10,7 +10,7 @@ import { missingRule } from './missing';
 import { nearMissRule } from './near-miss';
 import { pictureResolutionRule } from './picture-resolution';
 import { placementRule } from './placement';
-import { printableImpossibleRule } from './printable-impossible';
+import { printableRoomRule } from './printable-room';
 import { rgbLeftRule } from './rgb-left';
 import { slotOpenRule } from './slot-open';
 import type { Finding, Rule, Severity } from './rule';
@@ -33,7 +33,7 @@ export const RULES: readonly Rule[] = [
   zonesRule,
   textOverflowRule,
   tablePastBoxRule,
-  printableImpossibleRule,
+  printableRoomRule,
   missingRule,
   slotOpenRule,
   pictureResolutionRule,

@@ -94,7 +94,7 @@ export function composePrintable(element: PrintableElement, setting: Setting, ar
     const { decision, message } = result;
     return { items: [], ink: rect, notes: [{ kind: 'printable-impossible', element: element.id, decision, message }] };
   }
-  const { marks, findings } = result.solved;
+  const { marks, findings, left = [] } = result.solved;
   const base = { from: element.id, opacity: 1, matrix };
   const placed = (path: Path): Path => {
     const there = mapPath(path, translation(rect.x, rect.y));
@@ -116,7 +116,7 @@ export function composePrintable(element: PrintableElement, setting: Setting, ar
   return {
     items: [...shapes, ...lines, ...written],
     ink: rect,
-    notes: [...notes.values()],
+    notes: [...notes.values(), ...left.map((message): Note => ({ kind: 'printable-left', element: element.id, message }))],
     findings,
   };
 } // prettier-ignore

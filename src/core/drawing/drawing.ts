@@ -177,6 +177,8 @@ export type Note =
   | { readonly kind: 'table-past-box'; readonly element: string; readonly width: Mm; readonly height: Mm }
   /** OpenType features that the font does not have. */
   | { readonly kind: 'missing-feature'; readonly element: string; readonly features: readonly string[] }
+  /** What a printable found no place for. */
+  | { readonly kind: 'printable-left'; readonly element: string; readonly message: string }
   /** A decision of a printable that cannot be in its box. */
   | {
       readonly kind: 'printable-impossible';

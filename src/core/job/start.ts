@@ -11,6 +11,16 @@ export const parametersOf = (format: Format): Readonly<Record<string, Parameter>
   ...commonParameters,
 });
 
+/** Of what was typed, that in which a unit may stand: neither choices nor words. */
+export const measuresTyped = (
+  parameters: Readonly<Record<string, Parameter>>,
+  typed: Readonly<Record<string, string>>,
+): readonly string[] =>
+  Object.entries(typed).flatMap(([name, text]) => {
+    const kind = Object.hasOwn(parameters, name) ? parameters[name]?.kind : undefined;
+    return (kind === 'choice' || kind === 'text') && name !== 'outline' ? [] : [text];
+  });
+
 /** The unit that typed lengths were thought in, so that a job begun in inches goes on in inches. */
 export function unitThoughtIn(texts: readonly string[]): JobUnit {
   const inches =

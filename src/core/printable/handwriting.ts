@@ -105,7 +105,8 @@ export const handwriting = definePrintable({
         ? [{ id: 'type', name: 'Size of the type', value: (size * 72) / 25.4, unit: 'pt' as const, working: [`${context.write(d.spacing)} ÷ ${face.xHeight.toFixed(3)} (x-height of the typeface) = ${context.write(size)}`, `ascenders reach ${context.write(size * face.ascender)}, the line stands at ${context.write(d.spacing + above)}; descenders ${context.write(size * face.descender)}, the line at ${context.write(below)}`], rule: 'size = spacing ÷ (x-height ÷ em)' }]
         : []),
     ];
-    return { marks: [...ground, ...ruled, ...written], findings, tracks: { columns: [{ start: 0, size: box.width }], rows: beat.starts.map((start) => ({ start, size: set })) } };
+    const over = rows.slice(beat.count);
+    return { marks: [...ground, ...ruled, ...written], ...(over.length > 0 && { left: [`${rows.length} rows of words and ${beat.count} sets: no room for ${over.join(', ')}.`] }), findings, tracks: { columns: [{ start: 0, size: box.width }], rows: beat.starts.map((start) => ({ start, size: set })) } };
   },
 }); // prettier-ignore
 

@@ -77,8 +77,10 @@ export const list = definePrintable({
         const at = columns[column];
         if (at) {
           const size = d.heading * 0.44;
-          marks.push(boxed({ x: at.start, y, width: at.size, height: d.heading * 0.82 }, null, 'tint'));
-          marks.push(words(clipped(section.heading, at.size - 4, size, text), { x: at.start + 2, y: middleBaseline(y, d.heading * 0.82, size, text) }, size, { face: 'title' }));
+          // Air above a ribbon that follows rows, below the first.
+          const top = y + (y > 0 ? d.heading * 0.18 : 0);
+          marks.push(boxed({ x: at.start, y: top, width: at.size, height: d.heading * 0.82 }, null, 'tint'));
+          marks.push(words(clipped(section.heading, at.size - 4, size, text), { x: at.start + 2, y: middleBaseline(top, d.heading * 0.82, size, text) }, size, { face: 'title' }));
         }
         y += d.heading;
       }

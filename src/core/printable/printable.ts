@@ -72,6 +72,8 @@ export interface Solved {
   readonly findings: readonly Finding[];
   /** Columns and rows that other elements can stand in. */
   readonly tracks?: { readonly columns: readonly Track[]; readonly rows: readonly Track[] };
+  /** What found no place, in words. */
+  readonly left?: readonly string[];
   /** Days that it shows, each once, for those who compare them. */
   readonly days?: readonly Day[];
 }

@@ -9,7 +9,15 @@ import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { FORMATS, formatOf, type Format } from '@/core/format';
-import { printableContent, startJob, startPrintable, takeHouse, takeStock, unitThoughtIn } from '@/core/job';
+import {
+  measuresTyped,
+  printableContent,
+  startJob,
+  startPrintable,
+  takeHouse,
+  takeStock,
+  unitThoughtIn,
+} from '@/core/job';
 import type { JobUnit } from '@/core/measure';
 import type { GalleryEntry } from '@/core/printable';
 import { DecisionForm, askedOf, givenOf, type Asked, type Typed } from '../format/DecisionForm';
@@ -66,7 +74,7 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
 
   const asked = entry ? askedOfEntry(entry) : askedOf(format);
   const given = givenOf(asked, typed);
-  const unit = unitThoughtIn(Object.values(given));
+  const unit = unitThoughtIn(measuresTyped(asked, given));
   const record = printers?.records.find((r) => r.name === house);
   const stock = papers?.records.find((r) => r.name === paper);
   const about = { id: 'new', name: name.trim() || `New ${(entry ?? format).title.toLowerCase()}`, unit };

@@ -43,7 +43,11 @@ export function TypedParameter({ name, parameter, text, imperial, placeholder, e
       autoComplete="off"
       value={text}
       placeholder={stands ?? 'worked out'}
-      slotProps={{ inputLabel: { shrink: true }, htmlInput: { style: { fontFamily: FACES.figure } } }}
+      {...(parameter.isLong && { multiline: true, minRows: 2, maxRows: 8 })}
+      slotProps={{
+        inputLabel: { shrink: true },
+        htmlInput: { style: { fontFamily: parameter.isLong ? 'inherit' : FACES.figure } },
+      }}
     />
   );
 }

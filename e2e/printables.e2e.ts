@@ -1,0 +1,153 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { getDaysInMonth, getISODay } from 'date-fns';
+import { Job } from '../src/core/job';
+import { toKept } from '../src/demo/keep';
+import { inFolder, run } from '../src/testing/programs';
+import { openJob, saved } from './helpers';
+import { Hand } from './pieces/hand';
+import { moonCalendar, observingPlanner } from './pieces/printables';
+
+async function stored(page: Page): Promise<Job> {
+  await saved(page);
+  const id = page.url().split('/').at(-1) ?? '';
+  return Job.parse(((await (await page.request.get(`/api/jobs/${id}`)).json()) as { job: unknown }).job);
+}
+
+/** The only file of an export of the job that is open. */
+async function fileOf(page: Page, kind: 'press' | 'desk'): Promise<Buffer> {
+  await saved(page);
+  const id = page.url().split('/').at(-1) ?? '';
+  const { origin } = new URL(page.url());
+  const made = (await (await page.request.post(`/api/jobs/${id}/exports`, { data: { kind }, headers: { origin } })).json()) as { id: string }; // prettier-ignore
+  const facts = async () => (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string; files: { name: string }[] }; // prettier-ignore
+  await expect.poll(async () => (await facts()).state, { timeout: 90_000 }).toBe('done');
+  const [file] = (await facts()).files;
+  return (await page.request.get(`/api/exports/${made.id}/files/${file?.name ?? ''}`)).body();
+}
+
+const PIECES = [
+  { file: 'observing-planner', build: observingPlanner, most: 90 },
+  { file: 'moon-calendar', build: moonCalendar, most: 120 },
+] as const;
+
+for (const { file, build, most } of PIECES) {
+  test(`${file}, built in the browser, is the one the demo keeps`, async ({ page }) => {
+    // Thirteen pictures are brought in; in a short run it is opened as it is kept.
+    test.setTimeout(240_000);
+    if (process.env['YS_ALL'] === undefined && file === 'moon-calendar') await openJob(page, `demo-${file}`);
+    else {
+      const hand = new Hand(page);
+      await build(hand);
+      const built = await stored(page);
+      console.log(`${file}: ${hand.actions} actions, ${hand.typed.length} of them typed`);
+      const kept = `assets/demo/${file}.json`;
+      if (process.env['YS_KEEP']) writeFileSync(kept, `${JSON.stringify(toKept(built), null, 1)}\n`);
+      expect(hand.actions).toBeLessThanOrEqual(most);
+      expect(toKept(built)).toEqual(JSON.parse(readFileSync(kept, 'utf8')));
+    }
+    await page.keyboard.press('Alt+4');
+    await expect(page.getByRole('region', { name: 'Checks' })).toContainText(/Nothing open|●/);
+    await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText(/[✕▲]/);
+  });
+}
+
+test('next year’s calendar from this year’s: one decision is changed, and every date is the reference library’s', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await openJob(page, 'demo-moon-calendar');
+  await page.keyboard.press('Alt+3');
+  const hand = new Hand(page);
+  await hand.unfold('Pages and base layouts');
+  await hand.press('Lay out Moon month');
+  const before = await stored(page);
+  await hand.first();
+  const actions = hand.actions;
+  await hand.decide({ year: '2029' });
+  expect(hand.actions - actions).toBe(1);
+  const after = await stored(page);
+  // Nothing else of the job is another.
+  expect(JSON.stringify(after).replaceAll('"year":2029', '"year":2028')).toBe(JSON.stringify(before));
+
+  const pdf = await fileOf(page, 'press');
+  await inFolder((folder) => {
+    writeFileSync(`${folder}/f.pdf`, pdf);
+    for (let month = 0; month < 12; month += 1) {
+      // The cover, then a picture and a grid for each month.
+      const n = String(3 + 2 * month);
+      const found = [...run('pdftotext', ['-bbox', '-f', n, '-l', n, `${folder}/f.pdf`, '-']).matchAll(/<word xMin="([\d.]+)" yMin="([\d.]+)" xMax="([\d.]+)" yMax="([\d.]+)">(\d{1,2})</g)]; // prettier-ignore
+      const figures = found.map((m) => ({ left: Number(m[1]), height: Number(m[4]) - Number(m[2]), day: Number(m[5]) }));
+      // Numbers of days are the largest; names of days and the slug line are smaller.
+      const tall = Math.max(...figures.map((f) => f.height));
+      const days = figures.filter((f) => f.height > tall * 0.9);
+      const length = getDaysInMonth(new Date(2029, month, 15));
+      const first = days.findIndex((d) => d.day === 1);
+      expect(days.slice(first, first + length).map((d) => d.day)).toEqual(Array.from({ length }, (_, i) => i + 1));
+      // Each stands in the column of its weekday: seven columns between the first and the last.
+      const lefts = [...new Set(days.map((d) => Math.round(d.left)))].sort((a, b) => a - b);
+      expect(lefts).toHaveLength(7);
+      for (const { day, left } of days.slice(first, first + length))
+        expect(lefts.indexOf(Math.round(left)) + 1).toBe(getISODay(new Date(2029, month, day, 12)));
+    }
+  });
+  await page.keyboard.press('Control+z');
+  await saved(page);
+}); // prettier-ignore
+
+test('the four-line sheet on both papers, its sets counted for each and lettered by choice', async ({ page }) => {
+  const hand = new Hand(page);
+  await hand.beginPrintable('Four-line sets', { Name: 'Four lines', 'Also on': 'US letter', 'x-height': '6.35 mm', 'Between sets': '9.525 mm', Head: '25.4 mm' }); // prettier-ignore
+  const sheet = page.getByRole('complementary', { name: 'Yellow sheet' });
+  const sets = sheet.locator('[data-figure="count"]');
+  // A4, 277 mm inside its margins: floor((277 − 25.4 + 9.525) ÷ 28.575); letter, 259.4: one less.
+  await expect(sets).toContainText('9');
+  await page.keyboard.press('PageDown');
+  await expect(sets).toContainText('8');
+  await page.keyboard.press('PageUp');
+  await sets.getByRole('button').click();
+  await expect(sets).toContainText('floor(');
+
+  // A refused decision is said at its field, and nothing else changes.
+  await hand.unfold('Pages and base layouts');
+  await hand.press('Lay out Four-line sets');
+  const spacing = sheet.locator('input[name="head"]');
+  await spacing.fill('400 mm');
+  await spacing.blur();
+  await expect(sheet.getByRole('alert').filter({ hasText: 'Head and foot leave' })).toBeVisible();
+  await spacing.press('Escape');
+  await hand.decide({ words: 'Moon' });
+  await expect(page.locator('[data-bench]')).toBeVisible();
+  const job = await stored(page);
+  expect(job.pieces[0]?.bases).toHaveLength(2);
+
+  // Frozen it is plain elements, and one step back it counts again.
+  await hand.first();
+  await hand.press('Freeze');
+  await expect(page.getByRole('region', { name: 'Selection' })).toContainText(/\d+ elements/);
+  const frozen = await stored(page);
+  expect(frozen.pieces[0]?.bases[0]?.elements.some((e) => e.kind === 'printable')).toBe(false);
+  await page.keyboard.press('Control+z');
+  await expect(sheet.locator('input[name="head"]')).toHaveValue('25.4 mm');
+});
+
+test('the pad is laid two up on a US letter with marks to cut by', async ({ page }) => {
+  await openJob(page, 'demo-observing-pad');
+  await page.keyboard.press('Alt+5');
+  const slip = page.getByRole('region', { name: 'Output' });
+  await expect(slip).toContainText('2 up: 2 × 1');
+  const pdf = await fileOf(page, 'desk');
+  await inFolder((folder) => {
+    writeFileSync(`${folder}/f.pdf`, pdf);
+    expect(run('pdfinfo', [`${folder}/f.pdf`])).toMatch(/Page size:\s+792 x 612/);
+    const found = [...run('pdftotext', ['-bbox', `${folder}/f.pdf`, '-']).matchAll(/xMin="([\d.]+)"[^>]*>Tonight</g)].map((m) => Number(m[1]));
+    expect(found.length).toBeGreaterThanOrEqual(2);
+    expect(Math.max(...found) - Math.min(...found)).toBeCloseTo(5 * 72, -1);
+  });
+  // What does not fit is said beside the fields.
+  const across = slip.locator('input[name="desk-across"]');
+  await across.fill('5');
+  await across.blur();
+  await expect(slip).toContainText('do not fit');
+  await page.keyboard.press('Control+z');
+}); // prettier-ignore
