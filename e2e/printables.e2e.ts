@@ -140,7 +140,7 @@ test('the pad is laid two up on a US letter with marks to cut by', async ({ page
   await inFolder((folder) => {
     writeFileSync(`${folder}/f.pdf`, pdf);
     expect(run('pdfinfo', [`${folder}/f.pdf`])).toMatch(/Page size:\s+792 x 612/);
-    const found = [...run('pdftotext', ['-bbox', `${folder}/f.pdf`, '-']).matchAll(/xMin="([\d.]+)"[^>]*>Tonight</g)].map((m) => Number(m[1]));
+    const found = [...run('pdftotext', ['-bbox', `${folder}/f.pdf`, '-']).matchAll(/xMin="([\d.]+)"[^>]*>TONIGHT</g)].map((m) => Number(m[1]));
     expect(found.length).toBeGreaterThanOrEqual(2);
     expect(Math.max(...found) - Math.min(...found)).toBeCloseTo(5 * 72, -1);
   });

@@ -92,8 +92,8 @@ const CALENDAR_PICTURES = [
   'night-eclipse', 'night-meteors', 'night-northern-lights', 'night-moon', 'night-spiral', 'night-dome',
 ] as const; // prettier-ignore
 
-/** Months whose picture was there before: seen nearer, and the other way round. */
-const NEARER: Readonly<Record<number, string>> = { 8: '130', 10: '190', 11: '170', 12: '150' };
+/** Months whose picture was there before: the other way round. */
+const MIRRORED: readonly number[] = [8, 10, 11, 12];
 
 /** The moon calendar: a cover, and a picture page and a grid page for each month. */
 export async function moonCalendar(hand: Hand): Promise<void> {
@@ -106,8 +106,7 @@ export async function moonCalendar(hand: Hand): Promise<void> {
   for (const [month, picture] of CALENDAR_PICTURES.entries()) {
     if (month > 0) await hand.key('PageDown');
     await hand.bring(`${picture}.jpg`);
-    const nearer = NEARER[month];
-    if (nearer !== undefined) await hand.set({ 'Framing › scale': nearer, 'Framing › left to right': true });
+    if (MIRRORED.includes(month)) await hand.set({ 'Framing › left to right': true });
     if (month > 0) await hand.key('PageDown');
   }
   await hand.key('f');
