@@ -59,9 +59,9 @@ test('next year’s calendar from this year’s: one decision is changed, and ev
   await openJob(page, 'demo-moon-calendar');
   await page.keyboard.press('Alt+3');
   const hand = new Hand(page);
-  await hand.unfold('Pages and base layouts');
-  await hand.press('Lay out Moon month');
   const before = await stored(page);
+  // On any of its pages it is decided for all.
+  for (let i = 0; i < 4; i += 1) await page.keyboard.press('PageDown');
   await hand.first();
   const actions = hand.actions;
   await hand.decide({ year: '2029' });
@@ -77,18 +77,19 @@ test('next year’s calendar from this year’s: one decision is changed, and ev
       // The cover, then a picture and a grid for each month.
       const n = String(3 + 2 * month);
       const found = [...run('pdftotext', ['-bbox', '-f', n, '-l', n, `${folder}/f.pdf`, '-']).matchAll(/<word xMin="([\d.]+)" yMin="([\d.]+)" xMax="([\d.]+)" yMax="([\d.]+)">(\d{1,2})</g)]; // prettier-ignore
-      const figures = found.map((m) => ({ left: Number(m[1]), height: Number(m[4]) - Number(m[2]), day: Number(m[5]) }));
+      const figures = found.map((m) => ({ left: Number(m[1]), top: Number(m[2]), height: Number(m[4]) - Number(m[2]), day: Number(m[5]) }));
       // Numbers of days are the largest; names of days and the slug line are smaller.
       const tall = Math.max(...figures.map((f) => f.height));
-      const days = figures.filter((f) => f.height > tall * 0.9);
+      const cells = figures.filter((f) => f.height > tall * 0.9);
+      const lefts = [...new Set(cells.map((d) => Math.round(d.left)))].sort((a, b) => a - b);
+      expect(lefts).toHaveLength(7);
+      // Row by row, from the left: six weeks of seven days.
+      const days = [...cells].sort((a, b) => Math.round(a.top) - Math.round(b.top) || a.left - b.left);
+      expect(days).toHaveLength(42);
       const length = getDaysInMonth(new Date(2029, month, 15));
       const first = days.findIndex((d) => d.day === 1);
       expect(days.slice(first, first + length).map((d) => d.day)).toEqual(Array.from({ length }, (_, i) => i + 1));
-      // Each stands in the column of its weekday: seven columns between the first and the last.
-      const lefts = [...new Set(days.map((d) => Math.round(d.left)))].sort((a, b) => a - b);
-      expect(lefts).toHaveLength(7);
-      for (const { day, left } of days.slice(first, first + length))
-        expect(lefts.indexOf(Math.round(left)) + 1).toBe(getISODay(new Date(2029, month, day, 12)));
+      expect(first + 1).toBe(getISODay(new Date(2029, month, 1, 12)));
     }
   });
   await page.keyboard.press('Control+z');

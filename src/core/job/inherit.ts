@@ -124,6 +124,22 @@ const elementsWithin = (piece: Piece, side: SideName, within: ReadonlySet<string
 /** The elements of a side, lowest first: those of its base layout, then its own. None where nothing was laid on it yet. */
 export const elementsOn = (piece: Piece, side: SideName): readonly Element[] => elementsWithin(piece, side, new Set());
 
+/**
+ * Where an element is said: on a side itself, or on the base layout that it comes from.
+ * @param fact one that the page may say differently; then the page is where it is said
+ */
+export function saidOn(
+  piece: Piece,
+  side: SideName,
+  id: string,
+  fact: string,
+): { readonly side: SideName; readonly id: string } {
+  const item = itemOf(id);
+  const layout = layoutOf(piece, side);
+  if (item === undefined || !layout?.base || layout.facts[item]?.[fact] !== undefined) return { side, id };
+  return saidOn(piece, sideOfBase(layout.base), item, fact);
+}
+
 /** The element as its layout has it, where it is an item of one. */
 export function asInLayout(piece: Piece, side: SideName, id: string): Element | undefined {
   const item = itemOf(id);

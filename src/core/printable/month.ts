@@ -182,7 +182,7 @@ function dayMarks({ days, inMonth }: DayBox, cell: Rect, look: DayLook): readonl
     marks.push(...moonPicture({ x, y: cell.y + rest + r }, r, angle, { role: 'ink', weightPt: 0.4, dash: 'solid' }));
   }
   const names = days.flatMap((n): { readonly name: string; readonly role: Role }[] => [...(almanac.holiday(n) === undefined ? [] : [{ name: almanac.holiday(n) ?? '', role: 'accent' as const }]), ...almanac.events(n).map((name) => ({ name, role: 'ink' as const }))]);
-  const line = Math.max(SMALLEST, Math.min(figure * 0.36, 3.2));
+  const line = Math.max(SMALLEST, Math.min(figure * 0.44, 3.6));
   const room = cell.width - 2 * rest;
   const lines = names.flatMap(({ name, role: r }) => brokenLines(name, room, line, small).map((l) => ({ text: clipped(l, room, line, small), role: r })));
   const most = Math.max(1, Math.floor((cell.height - size * letters.capHeight - 2.2 * rest) / (line * 1.2)));

@@ -1,6 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
-import { elementsOn, type PrintableElement } from '@/core/job';
+import { baseById, baseOfSide, elementsOn, saidOn, type PrintableElement } from '@/core/job';
 import type { Parameter } from '@/core/parameter';
 import type { Figure } from '@/core/figure';
 import type { Frame } from '@/core/drawing';
@@ -74,8 +74,11 @@ const figureOf = ({ stops, ...finding }: Finding, { rect }: Frame, surface: stri
 });
 
 function Decisions({ element, frame }: { readonly element: PrintableElement; readonly frame: Frame | undefined }) {
-  const { job, rules, resources } = useDesk();
+  const { job, piece, rules, resources } = useDesk();
   const side = useJob((s) => s.side);
+  // What all pages of a run share is decided for all of them, on whichever page that is done.
+  const source = saidOn(piece, side, element.id, 'content');
+  const base = baseById(piece, baseOfSide(source.side));
   const replace = useJob((s) => s.replace);
   const { parameters } = printableOf(element.content.of);
   const changed = (name: string, value: unknown): PrintableElement => {
@@ -89,7 +92,7 @@ function Decisions({ element, frame }: { readonly element: PrintableElement; rea
       return refusal?.decision === name ? refusal.message : undefined;
     },
     set: (name: string, value: unknown) =>
-      replace(parameters[name]?.label ?? 'Printable', withElements(job, side, (e) => (e.id === element.id ? changed(name, value) : e))),
+      replace(parameters[name]?.label ?? 'Printable', withElements(job, source.side, (e) => (e.id === source.id && e.kind === 'printable' ? { ...e, content: changed(name, value).content } : e))),
   };
   const asked = Object.entries(parameters).filter(([, p]) => !p.when || p.when(element.content));
   const field = ([name, parameter]: [string, Parameter]) => (
@@ -99,6 +102,7 @@ function Decisions({ element, frame }: { readonly element: PrintableElement; rea
   return (
     <>
       <Box sx={{ px: 2.5, pb: 1, display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 0.75, alignItems: 'start' }}>
+        {base && source.side !== side && <Box sx={{ gridColumn: '1 / -1', fontSize: 13 }}>Decided for all pages that follow “{base.name}”.</Box>}
         {main.map(field)}
         {Object.hasOwn(parameters, 'events') && <EventsFile element={element} />}
       </Box>

@@ -18,7 +18,7 @@ export function figureText(figure: Figure, unit: JobUnit): FigureText {
     };
   }
   const isEdges = values.length === 4 && figure.measured?.kind !== 'stops';
-  const isChain = figure.measured?.kind === 'stops';
+  const isChain = figure.measured?.kind === 'stops' && values.length > 1;
   const write = (u: Unit) => {
     const texts = values.map((mm) => formatLengthValue(mm, u));
     const isSame = texts.every((t) => t === texts[0]);
@@ -27,7 +27,7 @@ export function figureText(figure: Figure, unit: JobUnit): FigureText {
     return isSame ? `${texts.length} × ${texts[0] ?? ''}` : texts.join(' | ');
   };
   const isUneven = isEdges && !values.every((v) => v === values[0]);
-  if ((values.length > 2 || (isChain && values.length > 1)) && !isEdges) return { value: write(unit), unit, other: '' };
+  if ((values.length > 2 || isChain) && !isEdges) return { value: write(unit), unit, other: '' };
   return { value: write(unit), unit, other: isUneven ? 'top right bottom left' : elsewhere(values, otherUnit(unit)) };
 }
 
