@@ -19,15 +19,10 @@ import { blankPicture, svgPage } from '../src/paint/svg';
 import { begin, inMemory, makeJob } from '../src/testing/jobs';
 import { inBrowser, typedInBrowser } from './in-browser';
 import { catalogue } from './catalogue';
+import { planner } from './planner';
 import { typing } from './typing';
 import { chainedPage, crowdedPage, manyPages } from './pages';
-import { mean, ms, note, rows, times } from './report';
-
-async function once(work: () => Promise<unknown>): Promise<number> {
-  const start = performance.now();
-  await work();
-  return performance.now() - start;
-}
+import { mean, ms, note, rows, times, once } from './report';
 
 const AT = new Date('2026-05-01T09:00:00Z');
 
@@ -206,7 +201,7 @@ async function press() {
   note('peak memory of all of the above', `${Math.round(process.resourceUsage().maxRSS / 1024)} MB`);
 }
 
-const PARTS = { fields, blanks, layout, typing, catalogue, press, browser: inBrowser, typed: typedInBrowser };
+const PARTS = { fields, blanks, layout, typing, catalogue, planner, press, browser: inBrowser, typed: typedInBrowser };
 const wanted = process.argv.slice(2);
 for (const [name, part] of Object.entries(PARTS)) if (wanted.length === 0 || wanted.includes(name)) await part();
 console.table(rows);

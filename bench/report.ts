@@ -21,3 +21,9 @@ export async function mean(work: () => unknown, time = 400): Promise<number> {
   if (!result || !('latency' in result)) throw new Error('nothing was measured');
   return result.latency.mean;
 }
+
+export async function once(work: () => Promise<unknown>): Promise<number> {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+}

@@ -70,7 +70,6 @@ try {
   await clickAt(20, 30);
   await shot('lay-out');
   for (const [job, name, x, y] of [
-    ['visitor-folder', 'lay-out-folder', 225, 60],
     ['report-poster', 'lay-out-poster', 60, 460],
     ['volunteer-cv', 'lay-out-cv', 130, 120],
   ]) {
@@ -101,14 +100,10 @@ try {
     ['visitor-folder', 'size-folder'],
     ['trail-map', 'size-map'],
     ['catalogue', 'size-catalogue'],
-    ['tent-banner', 'size-banner'],
   ]) {
     await visit(`/jobs/demo-${job}?at=size`);
     await shot(name);
   }
-  await visit('/jobs/demo-eyepiece-labels?at=size');
-  await page.getByRole('button', { name: 'sheet', exact: true }).click();
-  await shot('size-labels');
   await visit('/jobs/demo-visitor-folder?at=size');
   await page.getByRole('button', { name: 'folded', exact: true }).click();
   await page.waitForSelector('[data-dummy=ready]');
@@ -125,6 +120,18 @@ try {
   await page.getByRole('button', { name: 'New job' }).click();
   await page.getByRole('radio', { name: 'Brochure' }).click();
   await shot('kinds');
+  await page.getByRole('button', { name: 'Printables' }).click();
+  await page.getByRole('radio', { name: 'Moon month' }).click();
+  await page.waitForTimeout(1500);
+  await shot('printables');
+  await visit('/jobs/demo-moon-calendar?at=lay-out');
+  for (let i = 0; i < 16; i += 1) await page.keyboard.press('PageDown');
+  await page.waitForTimeout(1500);
+  await page.keyboard.press('Tab');
+  await shot('lay-out-calendar');
+  await visit('/jobs/demo-planets-tracing?at=lay-out');
+  await clickAt(60, 120);
+  await shot('lay-out-tracing');
 } finally {
   await browser.close();
   process.kill(-server.pid, 'SIGKILL');

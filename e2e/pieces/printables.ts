@@ -7,7 +7,7 @@ const COLOURS = {
   'Colours/accent': EMBER,
   'Colours/areas': PALE,
 };
-const TYPE = { 'words in': 'Familjen Grotesk', 'titles in': 'Familjen Grotesk' };
+const TYPE = { 'Type › words in': 'Familjen Grotesk', 'Type › titles in': 'Familjen Grotesk' };
 
 /** The observing pad: what must be seen tonight and what the sky allows; two stand on a US letter. */
 export async function observingPad(hand: Hand): Promise<void> {
@@ -101,7 +101,7 @@ export async function moonCalendar(hand: Hand): Promise<void> {
   await hand.unfold('Pages and base layouts');
   await hand.press('Lay out Moon month');
   await hand.first();
-  await hand.set({ ...COLOURS, 'words in': 'Familjen Grotesk', 'titles in': 'League Gothic' });
+  await hand.set({ ...COLOURS, 'Type › words in': 'Familjen Grotesk', 'Type › titles in': 'League Gothic' });
   await hand.key('f');
   for (const [month, picture] of CALENDAR_PICTURES.entries()) {
     if (month > 0) await hand.key('PageDown');
@@ -137,6 +137,6 @@ export async function tickets(hand: Hand): Promise<void> {
   await hand.beginPrintable('Tickets with stubs', { Name: 'Meteor-night tickets', 'First number': '1', Paper: 'Tarn board 300' }); // prettier-ignore
   await hand.first();
   await hand.name('Tickets');
-  await hand.set({ ...COLOURS, 'words in': 'Familjen Grotesk', 'titles in': 'League Gothic' });
+  await hand.set({ ...COLOURS, 'Type › words in': 'Familjen Grotesk', 'Type › titles in': 'League Gothic' });
   await hand.decide({ words: '11 August 2028, from 21:30\nThe dark field at Hollin Ford\nAdmits one, and a blanket' });
 }

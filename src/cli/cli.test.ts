@@ -1,9 +1,11 @@
 import { spawnSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { jobJsonSchema, readJob } from '../core/job';
 import { inFolder } from '../testing/programs';
+import { GALLERY } from '../core/printable';
 import { formatPictures, formatsMarkdown } from './format-docs';
+import { printablesMarkdown } from './printable-docs';
 
 /** Runs the command line as a person would, without the package manager. */
 function ys(...args: string[]) {
@@ -86,6 +88,12 @@ test.each([
   expect(status).toBe(2);
   expect(stdout).toBe('');
   expect(stderr).toContain(words);
+});
+
+test('docs/printables.md is what the registry says, and each entry has its picture (npm run formats)', () => {
+  expect(readFileSync('docs/printables.md', 'utf8')).toBe(printablesMarkdown());
+  const pictures = readdirSync('assets/printables').sort();
+  expect(pictures).toEqual(GALLERY.map((e) => `${e.id}.png`).sort());
 });
 
 test('docs/formats.md and its pictures are what the registry says (npm run formats)', () => {

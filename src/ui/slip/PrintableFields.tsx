@@ -8,6 +8,7 @@ import { useJob } from '../job/context';
 import { frozenPrintable } from '../job/frozen-printable';
 import { useDesk } from '../job/use-desk';
 import { AtTrim } from './AtTrim';
+import { Opener } from './Opener';
 import { Group } from './Slip';
 import { familiesOf, nearestWeight, weightsOf } from './text/families';
 import { useChange } from './use-change';
@@ -38,13 +39,15 @@ export function PrintableFields({ element }: { readonly element: PrintableElemen
           <SolidPaintField key={role} label={label} value={element.inks[role]} onChange={(paint) => paint && set(`Colour: ${label}`, { inks: { ...element.inks, [role]: paint } })} />
         ))}
         <AtTrim element={element} />
-      </Group>
-      <Group title="Type">
-        {(['text', 'title'] as const).map((face) => (
-          <Face key={face} label={face === 'text' ? 'words in' : 'titles in'} value={element.type[face]} onChange={(to) => set('Typeface', { type: { ...element.type, [face]: to } })} />
-        ))}
-        <WordsField label="language" value={element.language ?? ''} most={20} width={84} refuse={notALanguage} onChange={(tag) => set('Language', { language: tag === '' ? null : tag })} />
-        <Button size="small" onClick={freeze} title="Turns it into plain lines, shapes and texts; it counts no more">
+        <Opener label="Type" width={440}>
+          <Group title="Type">
+            {(['text', 'title'] as const).map((face) => (
+              <Face key={face} label={face === 'text' ? 'words in' : 'titles in'} value={element.type[face]} onChange={(to) => set('Typeface', { type: { ...element.type, [face]: to } })} />
+            ))}
+            <WordsField label="language" value={element.language ?? ''} most={20} width={84} refuse={notALanguage} onChange={(tag) => set('Language', { language: tag === '' ? null : tag })} />
+          </Group>
+        </Opener>
+        <Button size="small" variant="outlined" onClick={freeze} title="Turns it into plain lines, shapes and texts; it counts no more">
           Freeze
         </Button>
       </Group>
