@@ -245,6 +245,14 @@ const failing = (): never => {
 
 const firstPiece = (job: Job): Piece => job.pieces[0] ?? failing();
 
+test('a tent calendar has half a year on each face, the front on its head', async () => {
+  const desk = await openDesk(begun('tent', { year: '2027' }), inMemory());
+  const frames = desk.sides[0]?.drawing.frames ?? [];
+  expect(frames.map((f) => f.rotate)).toEqual([180, 0]);
+  const months = frames.map((f) => leavesOf(f.items).flatMap((i) => (i.kind === 'glyphs' ? [i.glyphs.map((g) => g.text).join('')] : [])).filter((w) => /^[A-Z][a-z]{2,}/.test(w))); // prettier-ignore
+  expect(months).toEqual([['January', 'February', 'March', 'April', 'May', 'June'], ['July', 'August', 'September', 'October', 'November', 'December']]); // prettier-ignore
+});
+
 test('A4 and US letter side by side from one definition: each worked out for its paper, changed together', async () => {
   const both = galleryEntry('log');
   const started = both && startPrintable(both, { also: 'letter' }, { id: 'j', name: 'Log', unit: 'mm' });

@@ -1,4 +1,5 @@
 import { Element, type ElementInput, type PrintableContent } from '../element';
+import { monthOn } from '../dates';
 import { formatOf } from '../format';
 import type { JobUnit } from '../measure';
 import { readTyped, withUsual, type TypedDecisions } from '../parameter';
@@ -26,11 +27,22 @@ export const printableElement = (id: string, name: string, content: PrintableCon
 const SAFE = { against: { box: 'safe' }, x: { start: 0, end: 0 }, y: { start: 0, end: 0 } } as const;
 const WHOLE = { ...SAFE, against: { box: 'trim' } } as const;
 
+/** Kept free around a face that stands, mm [cp]. */
+const FACE_RIM = 8;
+
+/** Months that follow on those of a calendar of several. */
+const onFrom = ({ year, month, months }: PrintableContent): Readonly<Record<string, unknown>> => {
+  if (typeof year !== 'number' || typeof month !== 'number') return {};
+  return monthOn(year, month, typeof months === 'number' ? months : 1);
+};
+
 const mm = (value: unknown): number => (typeof value === 'number' ? value : 0);
 
 /** Where a printable stands on a kind of piece, and on which of its sides. */
 interface Place {
   readonly placement: NonNullable<ElementInput['placement']>;
+  /** Another of it on the same side, which goes on from the first. */
+  readonly second?: Pick<Place, 'placement' | 'decisions'>;
   /** Decisions that follow from the piece. */
   readonly decisions?: Readonly<Record<string, unknown>>;
   /**
@@ -58,6 +70,11 @@ function placeOn(piece: Piece, content: PrintableContent): Place {
       return { placement: SAFE, sides: (sides) => [sides.filter((s) => s.startsWith('page ')).slice(1, -1)] };
     case 'catalogue':
       return { placement: SAFE, sides: (sides) => [sides.filter((s) => s.startsWith('page '))] };
+    case 'table-tent': {
+      // Both faces: the front stands on its head on the flat sheet, the back goes on from it.
+      const face = (panel: string) => ({ against: { box: 'panel', panel }, x: { start: FACE_RIM, end: FACE_RIM }, y: { start: FACE_RIM, end: FACE_RIM } }) as const;
+      return { placement: { ...face('front'), rotate: 180 }, second: { placement: face('back'), decisions: onFrom(content) } };
+    }
     case 'worksheet':
       // On two papers it is one definition, and worked out for each.
       return { placement: SAFE, ...(piece['also'] !== 'none' && { sides: (sides) => sides.filter((s) => s.endsWith('front')).map((s) => [s]) }) };
@@ -68,12 +85,13 @@ function placeOn(piece: Piece, content: PrintableContent): Place {
 
 /** The job with a printable on the piece, where it belongs on such a piece. @param fresh gives ids that nothing has yet */
 export function withPrintable(job: Job, piece: Piece, name: string, content: PrintableContent, fresh: () => string): Job {
-  const { placement, decisions, sides } = placeOn(piece, content);
+  const { placement, decisions, sides, second } = placeOn(piece, content);
   const element = printableElement(fresh(), name, { ...content, ...decisions }, placement);
   const names = blankOf(job, piece).surfaces.map((s) => s.name);
   const put = (): Piece => {
     const [first = [], ...further] = sides?.(names) ?? [];
-    if (first.length === 0) return withSide(piece, names[0] ?? 'front', [element]);
+    const more = second ? [printableElement(fresh(), `${name}, on`, { ...content, ...second.decisions }, second.placement)] : [];
+    if (first.length === 0) return withSide(piece, names[0] ?? 'front', [element, ...more]);
     const called = name.slice(0, 60);
     const { piece: based, id } = withNewBase(piece, called, undefined, fresh);
     const laid = withBase(withSide(based, sideOfBase(id), [element]), first, id, fresh);

@@ -1,4 +1,5 @@
-import { Impossible, choice, count, length } from '../parameter';
+import { timeOf } from '../dates';
+import { Impossible, choice, count, length, solvedCount } from '../parameter';
 import { readList } from './read-list';
 import { lineStyles, styleOf } from './line-styles';
 import { boxed, level, upright, words, type Mark } from './mark';
@@ -32,6 +33,13 @@ export const list = definePrintable({
       about: 'Two columns of numbered rows.',
       decisions: { sections: '', tick: 'none', side: 'numbers', columns: '2' },
     },
+    {
+      id: 'timetable',
+      title: 'List by the clock',
+      about: 'A time beside each row, a box to tick.',
+      decisions: { sections: '', side: 'times', tick: 'round', fit: 'fill', row: '9 mm' },
+      piece: { kind: 'notepad' },
+    },
   ],
   parameters: {
     row: length('Row', ['8 mm', '5/16 in'], 'From row to row.', { least: 2, most: 100 }),
@@ -39,7 +47,9 @@ export const list = definePrintable({
     columns: count('Columns', '1', 'Side by side; rows run down each.', 1, 12),
     gap: length('Between columns', ['6 mm', '1/4 in'], '', { most: 100, when: (v) => v['columns'] !== 1 }),
     tick: choice('Box', 'square', 'To be ticked, before each row.', { square: 'square', round: 'round', none: 'none' }),
-    side: choice('Beside', 'none', 'At the head of each row.', { none: 'nothing', numbers: 'a number' }),
+    side: choice('Beside', 'none', 'At the head of each row.', { none: 'nothing', numbers: 'a number', times: 'a time' }),
+    'first-time': solvedCount('First hour', 'Of the first row; left out, 8.', 0, 23, { when: (v) => v['side'] === 'times' }),
+    minutes: solvedCount('Minutes', 'From row to row; left out, 60.', 1, 1440, { when: (v) => v['side'] === 'times' }),
     heading: length('Heading', ['9 mm', '3/8 in'], 'Height of the ribbon above a section.', { most: 60, when: (v) => v['sections'] !== '' }),
     fit: fitParameter,
     style: lineStyles('Lines', 'solid 0.4pt pale', 'Dash, weight, colour.'),
@@ -90,9 +100,11 @@ export const list = definePrintable({
         if (!at) break;
         number += 1;
         const side = one.set * 0.56;
-        const start = d.side === 'numbers' ? side * 1.3 : 0;
+        const start = d.side === 'none' ? 0 : d.side === 'numbers' ? side * 1.3 : one.set * 1.35;
         const box2 = { x: at.start + start, y: y + (one.set - side) / 2, width: side, height: side };
-        if (d.side === 'numbers') marks.push(words(String(number), { x: at.start + side * 0.95, y: y + one.set * 0.68 }, one.set * 0.36, { align: 'right', role: 'pale' }));
+        const beside = d.side === 'times' ? timeOf((d['first-time'] ?? 8) * 60 + (number - 1) * (d.minutes ?? 60), context.language) : String(number);
+        const figure = Math.min(one.set * 0.36, (start - side * 0.3) / Math.max(0.1, text.width(beside)));
+        if (d.side !== 'none') marks.push(words(beside, { x: at.start + start - side * 0.35, y: y + one.set * 0.68 }, figure, { align: 'right', role: 'pale' }));
         if (d.tick !== 'none') marks.push(tickBox(d.tick, box2, styleOf(d['tick-style'])));
         marks.push(level(y + one.set, at.start + start + (d.tick === 'none' ? 0 : side * 1.5), at.start + at.size, style));
         y += one.set;

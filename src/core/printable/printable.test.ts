@@ -306,6 +306,11 @@ describe('lists and forms', () => {
     expect(readList('A: 900')).toMatchObject({ ok: false });
   });
 
+  test('a list by the clock has its times beside the rows', () => {
+    const times = textOf(solved('list', { sections: '', side: 'times', row: '10 mm', 'first-time': '21', minutes: '30' }, { width: 128, height: 40 }).marks);
+    expect(times).toEqual(['21:00', '21:30', '22:00', '22:30']);
+  });
+
   test('columns with a width have it, the others share the rest', () => {
     const { tracks } = solved('log-table', { columns: 'Time = 20 mm|Object|Notes' }, { width: 180, height: 200 });
     expect(tracks?.columns.map((c) => c.size)).toEqual([20, 80, 80]);

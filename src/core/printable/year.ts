@@ -22,6 +22,13 @@ export const year = definePrintable({
       piece: { kind: 'business-card' },
     },
     {
+      id: 'tent',
+      title: 'Tent calendar',
+      about: 'Stands on the table: half a year on each face.',
+      decisions: { months: '6', across: '3', title: 'year', gap: '4 mm' },
+      piece: { kind: 'table-tent', size: '150 x 100 mm' },
+    },
+    {
       id: 'quarter',
       title: 'Three months',
       about: 'Three months side by side with week numbers.',
