@@ -4,7 +4,7 @@ import { getDaysInMonth } from 'date-fns';
 import * as fontkit from 'fontkit';
 import { checkSurface } from '../core/check';
 import { itemsOf, leavesOf, type Drawing } from '../core/drawing';
-import { Element, startPrintable, type Job, type Piece } from '../core/job';
+import { Element, describeDifferences, startPrintable, type Job, type Piece } from '../core/job';
 import { apply, mapPath, pathBounds } from '../core/layout';
 import { GALLERY, galleryEntry } from '../core/printable';
 import { exported, pdfOf } from '../testing/exports';
@@ -244,6 +244,12 @@ const failing = (): never => {
 };
 
 const firstPiece = (job: Job): Piece => job.pieces[0] ?? failing();
+
+test('what differs from last year is said once, where it was decided', () => {
+  const before = begun('wall-month', { year: '2027' });
+  const after = begun('wall-month', { year: '2028' });
+  expect(describeDifferences(before, after)).toEqual(['Wall calendar: Wall calendar has year 2028, not 2027']);
+});
 
 test('a tent calendar has half a year on each face, the front on its head', async () => {
   const desk = await openDesk(begun('tent', { year: '2027' }), inMemory());

@@ -1,5 +1,7 @@
 import { cellOver, plainText, readable, type Element } from '../element';
-import { baseById, baseOfSide, elementsOn, sidesLaid } from './inherit';
+import type { Parameter } from '../parameter';
+import { printableOf } from '../printable';
+import { asInLayout, baseById, baseOfSide, elementsOn, sidesLaid } from './inherit';
 import type { Asset } from './asset';
 import type { Job, Piece, SideName } from './schema';
 
@@ -60,6 +62,8 @@ export function describeDifferences(before: Job, after: Job): readonly string[] 
       if (!same(old[key], piece[key])) lines.push(`${words(key)}: ${show(old[key])} → ${show(piece[key])}`);
     }
     for (const { side, how, element, before: was } of changedElements(old, piece)) {
+      // What only follows its base layout is said there, once.
+      if (how === 'changed' && asInLayout(piece, side, element.id) === element) continue;
       const where = baseById(piece, baseOfSide(side))?.name ?? side;
       const name = element.name || element.kind;
       const what = how === 'changed' && was ? contentChange(was, element, assets) : undefined;
@@ -82,6 +86,12 @@ function contentChange(was: Element, is: Element, assets: Readonly<Record<string
   if (was.kind === 'picture' && is.kind === 'picture' && was.picture !== is.picture) {
     const nameOf = (sha: string | null) => (sha === null ? 'nothing' : (assets[sha]?.name ?? 'a picture'));
     return `shows ${nameOf(is.picture)}, not ${nameOf(was.picture)}`;
+  }
+  if (was.kind === 'printable' && is.kind === 'printable' && was.content.of === is.content.of) {
+    const { parameters } = printableOf(is.content.of);
+    const changed = Object.entries(parameters).filter(([name]) => !same(was.content[name], is.content[name]));
+    const written = (value: unknown, p: Parameter) => (value === undefined ? 'worked out' : oneLine(p.write(value, 'mm')));
+    return changed.length > 0 ? `has ${changed.map(([name, p]) => `${p.label.toLowerCase()} ${written(is.content[name], p)}, not ${written(was.content[name], p)}`).join('; ')}` : undefined;
   }
   if (was.kind === 'table' && is.kind === 'table') {
     const cells = is.rows.flatMap((row, r) => row.content.flatMap((_, c) => {
