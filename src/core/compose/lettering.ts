@@ -1,4 +1,5 @@
-import type { FaceName, Lettering } from '../printable';
+import type { FaceName, Lettering, Words } from '../printable';
+import type { Rect } from '../layout';
 import { shapeText, type Face, type SetGlyph } from '../type';
 import type { Mm } from '../measure';
 import type { PrintableElement } from '../element';
@@ -48,3 +49,14 @@ export function letteringOf(face: Face | undefined, language: string): Lettering
   known.set(face, made);
   return { ...made, width: (text) => advanceOf(shapedWords(text, face, 1, language)) };
 }
+
+/** The box of a text frame, from where its words hang, in which one line stands on the baseline: as frames are filled. */
+export function frameOfLine({ text, size, align }: Pick<Words, 'text' | 'size' | 'align'>, face: Face, language: string): Rect {
+  const width = advanceOf(shapedWords(text, face, size, language));
+  const share = (of: (font: Face['files'][number]) => number) => Math.max(...face.files.map((f) => of(f) / f.unitsPerEm)) * size;
+  const [up, down] = [share((f) => f.ascender), share((f) => -f.descender)];
+  const left = align === 'left' ? 0 : align === 'right' ? -width : -width / 2;
+  // A hundredth wider than its words, or rounding breaks the line.
+  const spare = 0.01;
+  return { x: left - (align === 'left' ? 0 : align === 'right' ? spare : spare / 2), y: -up, width: width + spare, height: up + down + spare };
+} // prettier-ignore

@@ -185,7 +185,7 @@ function strokeOf(element: PrintableElement, style: LineStyle, path: Path, aroun
 }
 
 /** Of an outline to be traced, as a share of the em. */
-const TRACED_WIDTH = 0.018;
+export const TRACED_WIDTH = 0.018;
 
 interface SetRun {
   readonly font: string;

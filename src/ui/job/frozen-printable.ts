@@ -1,4 +1,13 @@
-import { groundOf, solvePrintable, turnsOf } from '@/core/compose';
+import {
+  BOLD,
+  TRACED_WIDTH,
+  faceOfWords,
+  frameOfLine,
+  groundOf,
+  shapedWords,
+  solvePrintable,
+  turnsOf,
+} from '@/core/compose';
 import {
   Element,
   elementsOn,
@@ -16,6 +25,7 @@ import {
   pathText,
   placed,
   pose,
+  rotation,
   translation,
   type Matrix,
   type Path,
@@ -24,6 +34,7 @@ import {
 import { mmToPt } from '@/core/measure';
 import type { LineStyle, Mark, Role, Words } from '@/core/printable';
 import { asShares } from '@/core/shape';
+import type { Face } from '@/core/type';
 import { freshId } from './add-element';
 import type { Desk } from './use-desk';
 
@@ -42,9 +53,10 @@ export function frozenPrintable(desk: Desk, element: PrintableElement): { readon
   const { against } = element.placement;
   const common = { layer: element.layer, opacity: element.opacity, blend: element.blend, group };
   const place = (rect: Rect) => placed(rect, against, drawing.boxes);
+  const writing = { element, language: element.language ?? job.language, fonts: resources.fonts, turned: frame.rotate, matrix, place };
   const parts = ordered(found.solved.marks).flatMap((mark): readonly Element[] => {
-    const inputs = mark.kind === 'words' ? [wordsInput(mark, element, matrix, place)] : pathInputs(mark, element, matrix, place);
-    return inputs.map((input) => Element.parse({ id: freshId(), ...common, ...input }));
+    const inputs = mark.kind === 'words' ? [wordsInput(mark, writing)] : pathInputs(mark, element, matrix, place);
+    return inputs.flatMap((input) => (input ? [input] : [])).map((input) => Element.parse({ id: freshId(), ...common, ...input }));
   });
   const groups = element.group === null ? [...piece.groups, { id: group, name: frame.name }] : piece.groups;
   const elements = elementsOn(piece, surface.name).flatMap((e) => (e.id === element.id ? parts : [e]));
@@ -110,25 +122,49 @@ function shortened(path: Path): readonly Path[] {
   return open.length > 0 ? [...parts, open] : parts;
 }
 
-/** Words as a text whose one line stands on the same baseline. */
-function wordsInput(mark: Words, element: PrintableElement, matrix: Matrix, place: Place): Input {
-  const { family, weight } = element.type[mark.face];
-  const sizePt = mmToPt(mark.size);
-  // Wide enough for the words at any typeface; a line of type stands in its leading about so [cp].
-  const width = Math.max(mark.size, mark.text.length * mark.size);
-  const height = mark.size * 1.2;
-  const left = mark.align === 'left' ? 0 : mark.align === 'right' ? -width : -width / 2;
+interface Writing {
+  readonly element: PrintableElement;
+  readonly language: string;
+  readonly fonts: Desk['resources']['fonts'];
+  /** Degrees that the printable is turned by. */
+  readonly turned: number;
+  readonly matrix: Matrix;
+  readonly place: Place;
+}
+
+/** Words as a text whose one line stands on the same baseline; to be traced, as the outlines of its letters. */
+function wordsInput(mark: Words, { element, language, fonts, turned, matrix, place }: Writing): Input | undefined {
+  const { face } = faceOfWords(element, mark.face, mark.bold, { fonts });
+  if (!face || mark.text === '') return undefined;
+  const frame = frameOfLine(mark, face, language);
   const at = apply(matrix, mark.at);
+  const rotate = turned + (mark.turn ?? 0);
+  if (mark.form !== 'solid') {
+    const path = mapPath(outlineOf(mark, face, frame, language), multiply(translation(at.x, at.y), rotation(rotate, { x: 0, y: 0 })));
+    const rect = pathBounds(path);
+    const style: LineStyle = { role: mark.role, weightPt: mmToPt(mark.size * TRACED_WIDTH), dash: mark.form, ...(mark.sparse !== undefined && { sparse: mark.sparse }) };
+    return { kind: 'shape', placement: place(rect), shape: { form: 'path', data: pathText(asShares(path, rect)) }, fill: null, stroke: strokeOf(element, style), atTrim: 'stops' };
+  }
+  // A box is turned about its middle: where that comes to lie.
+  const middle = apply(rotation(rotate, { x: 0, y: 0 }), { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 });
+  const rect = { ...frame, x: at.x + middle.x - frame.width / 2, y: at.y + middle.y - frame.height / 2 };
+  const { family, weight } = element.type[mark.face];
   return {
     kind: 'text',
-    placement: { ...place({ x: at.x + left, y: at.y - mark.size * 0.98, width, height }), rotate: mark.turn ?? 0 },
-    look: {
-      family,
-      weight: mark.bold ? Math.max(700, weight) : weight,
-      sizePt,
-      align: mark.align,
-      paint: paintOf(element, mark.role),
-    },
+    placement: { ...place(rect), rotate },
+    look: { family, weight: mark.bold ? Math.max(BOLD, weight) : weight, sizePt: mmToPt(mark.size), align: mark.align, paint: paintOf(element, mark.role) },
     paragraphs: [{ runs: [{ text: mark.text }] }],
+    language: element.language,
   };
+} // prettier-ignore
+
+function outlineOf(mark: Words, face: Face, { x }: Rect, language: string): Path {
+  let at = x;
+  return shapedWords(mark.text, face, mark.size, language).flatMap((glyph) => {
+    const font = face.files.find((f) => f.key === glyph.font);
+    const scale = mark.size / (font?.unitsPerEm ?? 1);
+    const path = font ? mapPath(font.outline(glyph.gid), [scale, 0, 0, -scale, at + glyph.dx, -glyph.dy]) : [];
+    at += glyph.advance;
+    return path;
+  });
 }
