@@ -96,6 +96,28 @@ test('next year’s calendar from this year’s: one decision is changed, and ev
   await saved(page);
 }); // prettier-ignore
 
+test('days from a calendar file stand in all months, and what is too long is said', async ({ page }) => {
+  await openJob(page, 'demo-moon-calendar');
+  await page.keyboard.press('Alt+3');
+  for (let i = 0; i < 4; i += 1) await page.keyboard.press('PageDown');
+  const event = (day: string, name: string) => `BEGIN:VEVENT\r\nUID:${day}\r\nDTSTAMP:20260101T000000Z\r\nDTSTART;VALUE=DATE:${day}\r\nSUMMARY:${name}\r\nEND:VEVENT`; // prettier-ignore
+  const long =
+    'General assembly of all volunteers with soup and elections and a lecture and the long walk home over the moor';
+  const ics = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//q//EN', event('20280203', long), event('20280711', 'Open night'), 'END:VCALENDAR'].join('\r\n'); // prettier-ignore
+  await page.getByLabel('A calendar file').setInputFiles({ name: 'society.ics', mimeType: 'text/calendar', buffer: Buffer.from(ics) }); // prettier-ignore
+  await expect(page.getByText('2 days from society.ics.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('No room for all of “General assembly');
+  const job = await stored(page);
+  const [base] = job.pieces[0]?.bases[0]?.elements ?? [];
+  expect(base?.kind === 'printable' ? base.content['events'] : '').toContain('2028-07-11 Open night');
+  expect(Object.values(job.pieces[0]?.layouts ?? {}).every((l) => Object.keys(l.facts).length === 0)).toBe(true);
+  // A file that is none changes nothing, and says so.
+  await page.getByLabel('A calendar file').setInputFiles({ name: 'x.ics', mimeType: 'text/calendar', buffer: Buffer.from('hello') }); // prettier-ignore
+  await expect(page.getByText('x.ics: This is no calendar file')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await saved(page);
+});
+
 test('the four-line sheet on both papers, its sets counted for each and lettered by choice', async ({ page }) => {
   const hand = new Hand(page);
   await hand.beginPrintable('Four-line sets', { Name: 'Four lines', 'Also on': 'US letter', 'x-height': '6.35 mm', 'Between sets': '9.525 mm', Head: '25.4 mm' }); // prettier-ignore

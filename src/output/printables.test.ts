@@ -4,7 +4,16 @@ import { getDaysInMonth } from 'date-fns';
 import * as fontkit from 'fontkit';
 import { checkSurface } from '../core/check';
 import { itemsOf, leavesOf, type Drawing } from '../core/drawing';
-import { Element, describeDifferences, startPrintable, type Job, type Piece } from '../core/job';
+import {
+  Element,
+  describeDifferences,
+  elementsOn,
+  startPrintable,
+  withDecisions,
+  withSide,
+  type Job,
+  type Piece,
+} from '../core/job';
 import { apply, mapPath, pathBounds } from '../core/layout';
 import { GALLERY, galleryEntry } from '../core/printable';
 import { exported, pdfOf } from '../testing/exports';
@@ -244,6 +253,30 @@ const failing = (): never => {
 };
 
 const firstPiece = (job: Job): Piece => job.pieces[0] ?? failing();
+
+test('what is decided on one page of a run is decided for all; where a page decides for itself, for it alone', () => {
+  const job = begun('wall-month', { year: '2027' });
+  const piece = firstPiece(job);
+  const onPage = (p: Piece, month: number) => elementsOn(p, `month ${month} grid`)[0] ?? failing();
+  const set = (p: Piece, month: number, to: Record<string, unknown>) =>
+    withDecisions(p, `month ${month} grid`, onPage(p, month).id, (content) => ({ ...content, ...to }));
+  const yearOf = (p: Piece, month: number) => {
+    const element = onPage(p, month);
+    return element.kind === 'printable' ? element.content['year'] : undefined;
+  };
+  const all = set(piece, 5, { year: 2030 });
+  expect([yearOf(all, 1), yearOf(all, 5), yearOf(all, 12)]).toEqual([2030, 2030, 2030]);
+  expect(Object.values(all.layouts).every((l) => Object.keys(l.facts).length === 0)).toBe(true);
+  const own = withSide(
+    all,
+    'month 3 grid',
+    elementsOn(all, 'month 3 grid').map((e) =>
+      e.kind === 'printable' ? { ...e, content: { ...e.content, year: 1999 } } : e,
+    ),
+  );
+  const later = set(own, 3, { year: 2001 });
+  expect([yearOf(later, 3), yearOf(later, 4)]).toEqual([2001, 2030]);
+});
 
 test('what differs from last year is said once, where it was decided', () => {
   const before = begun('wall-month', { year: '2027' });

@@ -19,6 +19,7 @@ export * from './summary';
 export * from './desk-output';
 export * from './start';
 export * from './put-printable';
+export * from './decide-printable';
 export * from './describe';
 export * from './house';
 export * from './loose-ends';

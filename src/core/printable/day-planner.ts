@@ -3,7 +3,7 @@ import { Impossible, count, length } from '../parameter';
 import { OCCASIONS, almanacOf, regionsOf } from './calendar-decisions';
 import { lineStyles, styleOf } from './line-styles';
 import { level, upright, words, type Mark } from './mark';
-import { clipped, middleBaseline, parts, shifted, sizeFor, tickBox } from './parts';
+import { clipped, leftOut, middleBaseline, parts, shifted, sizeFor, tickBox } from './parts';
 import { PLANNER, timesOf } from './planner-decisions';
 import { definePrintable } from './printable';
 import { moonPicture } from './moon-picture';
@@ -48,6 +48,7 @@ export const dayPlanner = definePrintable({
     const gap = d.share < 100 ? Math.min(6, box.width * 0.04) : 0;
     const size = Math.min(cell * 0.5, 3.4);
     const marks: Mark[] = [];
+    const cut: string[] = [];
     if (day !== undefined) {
       const almanac = almanacOf(d, [civilOf(day).year - 1, civilOf(day).year, civilOf(day).year + 1], context);
       const figure = Math.min(d.head * 0.78, box.width / 6);
@@ -61,7 +62,7 @@ export const dayPlanner = definePrintable({
       marks.push(words(name, { x: after, y: d.head * 0.36 }, line * 1.15, { face: 'title', role }));
       marks.push(words(second, { x: after, y: d.head * 0.36 + line * 1.35 }, line * 0.82, { role: 'pale' }));
       const said = [almanac.holiday(day), ...almanac.events(day)].filter((s) => s !== undefined).join(' · ');
-      if (said) marks.push(words(clipped(said, box.width - after - d.head, line * 0.82, letters), { x: after, y: d.head * 0.36 + line * 2.5 }, line * 0.82, { role }));
+      if (said) marks.push(words(clipped(said, box.width - after - d.head, line * 0.82, letters, cut), { x: after, y: d.head * 0.36 + line * 2.5 }, line * 0.82, { role }));
       if (d.moon === 'daily' || almanac.phase(day) !== undefined) {
         const phase = almanac.phase(day);
         const angle = phase === undefined ? moonAngle(day, d.zone) : { new: 0, 'first quarter': 90, full: 180, 'last quarter': 270 }[phase];
@@ -99,6 +100,7 @@ export const dayPlanner = definePrintable({
     }
     return {
       marks,
+      ...leftOut(cut),
       findings: [{ id: 'hour', name: 'A line', value: cell, unit: 'mm', working: [`${times.length} lines from ${timeOf(d.hours * 60, language)} every ${d.step} minutes`, `(${write(box.height)} − ${write(d.head)}) ÷ ${times.length} = ${write(cell)}`], rule: 'Equal parts of what the head leaves', stops: { axis: 'y', stops: [0, d.head, ...cells.map((c) => c.start + c.size)] } }],
       ...(day !== undefined && { days: [day] }),
       tracks: { columns: [{ start: 0, size: wide }, ...(d.share < 100 ? [{ start: left, size: room }] : [])], rows: cells },

@@ -3,7 +3,7 @@ import { Impossible, choice, count, length, solvedCount } from '../parameter';
 import { readList } from './read-list';
 import { lineStyles, styleOf } from './line-styles';
 import { boxed, level, upright, words, type Mark } from './mark';
-import { clipped, middleBaseline, parts, tickBox } from './parts';
+import { clipped, leftOut, middleBaseline, parts, tickBox } from './parts';
 import { definePrintable, type Finding } from './printable';
 import { fitParameter, rhythm } from './rhythm';
 import { rowsOfWords } from './typed';
@@ -73,6 +73,7 @@ export const list = definePrintable({
     const wanted = sections.length > 0 ? sections.map((s, i) => ({ ...s, rows: s.rows ?? share + (i === sections.length - 1 ? all - fixed - share * open : 0) })) : [{ heading: '', rows: all }];
     const style = styleOf(d.style);
     const marks: Mark[] = [];
+    const cut: string[] = [];
     const text = context.lettering('text', true);
     let [column, y, number] = [0, 0, 0];
     const next = (height: number) => {
@@ -90,14 +91,17 @@ export const list = definePrintable({
           // Air above a ribbon that follows rows, below the first.
           const top = y + (y > 0 ? d.heading * 0.18 : 0);
           marks.push(boxed({ x: at.start, y: top, width: at.size, height: d.heading * 0.82 }, null, 'tint'));
-          marks.push(words(clipped(section.heading, at.size - 4, size, text), { x: at.start + 2, y: middleBaseline(top, d.heading * 0.82, size, text) }, size, { face: 'title' }));
+          marks.push(words(clipped(section.heading, at.size - 4, size, text, cut), { x: at.start + 2, y: middleBaseline(top, d.heading * 0.82, size, text) }, size, { face: 'title' }));
         }
         y += d.heading;
       }
       for (let i = 0; i < section.rows; i += 1) {
         next(one.set);
         const at = columns[column];
-        if (!at) break;
+        if (!at) {
+          cut.push(`${section.heading || 'rows'}: ${section.rows - i} more`);
+          break;
+        }
         number += 1;
         const side = one.set * 0.56;
         const start = d.side === 'none' ? 0 : d.side === 'numbers' ? side * 1.3 : one.set * 1.35;
@@ -115,6 +119,6 @@ export const list = definePrintable({
       ...one.findings.map((f) => (f.id === 'count' && d.columns > 1 ? { ...f, name: 'Rows in a column' } : f)),
       ...(sections.length > 0 ? wanted.map((s, i): Finding => ({ id: `section-${i + 1}`, name: s.heading || 'Rows', value: s.rows, unit: 'count', working: sections[i]?.rows === undefined ? [`${all} that fit − ${fixed} asked for${open > 1 ? `, shared by ${open}` : ''} = ${s.rows}`] : [`${s.rows}, as given`], rule: 'What no section asks for goes to those that take the rest' })) : []),
     ];
-    return { marks, findings, tracks: { columns, rows: one.starts.map((start) => ({ start, size: one.set })) } };
+    return { marks, ...leftOut(cut), findings, tracks: { columns, rows: one.starts.map((start) => ({ start, size: one.set })) } };
   },
 }); // prettier-ignore

@@ -3,7 +3,7 @@ import type { Mm } from '../measure';
 import { formatLength, parseLength } from '../measure';
 import { lineStyles, styleOf } from './line-styles';
 import { boxed, level, upright, words, type Mark } from './mark';
-import { clipped, linesOf, middleBaseline } from './parts';
+import { clipped, leftOut, linesOf, middleBaseline } from './parts';
 import { definePrintable, type PrintableContext, type Track } from './printable';
 import { countParameter, fitParameter, rhythm } from './rhythm';
 import { phrase, rowsOfWords } from './typed';
@@ -50,6 +50,7 @@ export const logTable = definePrintable({
     const [style, frame] = [styleOf(d.style), styleOf(d.frame)];
     const letters = context.lettering('title', false);
     const size = Math.min(d.head * 0.42, 4);
+    const cut: string[] = [];
     const marks: Mark[] = [
       ...(d.bands === 'none' ? [] : beat.starts.flatMap((y, i) => (i % 2 === 1 ? [boxed({ x: 0, y, width: box.width, height: beat.set }, null, 'tint')] : []))),
       ...beat.starts.slice(1).map((y) => level(y, 0, box.width, style)),
@@ -57,11 +58,11 @@ export const logTable = definePrintable({
       boxed({ x: 0, y: 0, width: box.width, height: end }, frame),
       ...(d.head > 0 ? [level(d.head, 0, box.width, frame)] : []),
       ...(foot > 0 ? [level(bottom, 0, box.width, frame)] : []),
-      ...columns.map(({ heading, start, size: width }) => words(clipped(heading, width - 3, size, letters), { x: start + 1.5, y: middleBaseline(0, d.head, size, letters) }, size, { face: 'title' })),
+      ...columns.map(({ heading, start, size: width }) => words(clipped(heading, width - 3, size, letters, cut), { x: start + 1.5, y: middleBaseline(0, d.head, size, letters) }, size, { face: 'title' })),
       ...(d.beside === 'numbers' ? beat.starts.map((y, i) => words(String(i + 1), { x: (columns[0]?.size ?? 0) / 2, y: middleBaseline(y, beat.set, beat.set * 0.4, context.lettering('text', false)) }, Math.min(4, beat.set * 0.4), { align: 'centre', role: 'pale' })) : []),
       ...(foot > 0 ? [words(d.sum, { x: 1.5, y: middleBaseline(bottom, foot, size, letters) }, size, { face: 'title' })] : []),
     ];
-    return { marks, findings: beat.findings, tracks: { columns, rows: beat.starts.map((start) => ({ start, size: beat.set })) } };
+    return { marks, ...leftOut(cut), findings: beat.findings, tracks: { columns, rows: beat.starts.map((start) => ({ start, size: beat.set })) } };
   },
 }); // prettier-ignore
 

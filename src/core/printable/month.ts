@@ -7,7 +7,7 @@ import { lineStyles, styleOf } from './line-styles';
 import { boxed, level, upright, words, type LineStyle, type Mark, type Role } from './mark';
 import { weekNumber, weeksOf, type DayBox } from './month-weeks';
 import { moonPicture } from './moon-picture';
-import { brokenLines, clipped, middleBaseline, parts, shifted, sizeFor } from './parts';
+import { brokenLines, clipped, leftOut, middleBaseline, parts, shifted, sizeFor } from './parts';
 import { definePrintable, type Finding, type PrintableContext } from './printable';
 
 /** Smallest size of what stands in a day, mm: 5.5 pt [cp]. */
@@ -81,6 +81,7 @@ export const month = definePrintable({
       ...lattice(d.frame, grid, columns, rows, style, weeks.map((w) => w.boxes), d.neighbours === 'hidden'),
     ];
     const days: Day[] = [];
+    const cut: string[] = [];
     weeks.forEach((week, r) => {
       if (d.weeks !== 'none') {
         const size = Math.min(margin * 0.42, rowHeight * 0.25);
@@ -89,7 +90,7 @@ export const month = definePrintable({
       week.boxes.forEach((dayBox, c) => {
         if (!dayBox.inMonth && d.neighbours === 'hidden') return;
         if (dayBox.inMonth) days.push(...dayBox.days);
-        marks.push(...dayMarks(dayBox, cellOf(r, c), { figure, number: d.number, moon: d.moon, zone: d.zone, style, almanac, small, context }));
+        marks.push(...dayMarks(dayBox, cellOf(r, c), { figure, number: d.number, moon: d.moon, zone: d.zone, style, almanac, small, context }, cut));
       });
     });
     const found: Finding[] = [
@@ -102,7 +103,7 @@ export const month = definePrintable({
       { id: 'column', name: 'Day', value: columns[0]?.size ?? 0, unit: 'mm', working: [`(${context.write(box.width)}${margin > 0 ? ` − ${context.write(margin)} week numbers` : ''}) ÷ 7 = ${context.write(columns[0]?.size ?? 0)}`], rule: 'Seven equal columns', stops: { axis: 'x', stops: [0, ...columns.map((c) => c.start + c.size)] } },
       { id: 'days', name: 'Days', value: days.length, unit: 'count', working: [`${monthNames(context.language)[at.month - 1] ?? ''} ${at.year}, in ${weeks.length} weeks`], rule: 'The Gregorian calendar' },
     ];
-    return { marks, findings: found, days: days.sort((a, b) => a - b), tracks: { columns, rows: shifted(rows, grid.y) } };
+    return { marks, ...leftOut(cut), findings: found, days: days.sort((a, b) => a - b), tracks: { columns, rows: shifted(rows, grid.y) } };
   },
 }); // prettier-ignore
 
@@ -158,7 +159,7 @@ interface DayLook {
 }
 
 /** Numbers, moon and names in the box of a day. */
-function dayMarks({ days, inMonth }: DayBox, cell: Rect, look: DayLook): readonly Mark[] {
+function dayMarks({ days, inMonth }: DayBox, cell: Rect, look: DayLook, cut: string[]): readonly Mark[] {
   const { figure, almanac, small } = look;
   const [day = 0] = days;
   const rest = figure * 0.3;
@@ -184,8 +185,9 @@ function dayMarks({ days, inMonth }: DayBox, cell: Rect, look: DayLook): readonl
   const names = days.flatMap((n): { readonly name: string; readonly role: Role }[] => [...(almanac.holiday(n) === undefined ? [] : [{ name: almanac.holiday(n) ?? '', role: 'accent' as const }]), ...almanac.events(n).map((name) => ({ name, role: 'ink' as const }))]);
   const line = Math.max(SMALLEST, Math.min(figure * 0.44, 3.6));
   const room = cell.width - 2 * rest;
-  const lines = names.flatMap(({ name, role: r }) => brokenLines(name, room, line, small).map((l) => ({ text: clipped(l, room, line, small), role: r })));
+  const lines = names.flatMap(({ name, role: r }) => brokenLines(name, room, line, small).map((l) => ({ text: clipped(l, room, line, small, cut), role: r })));
   const most = Math.max(1, Math.floor((cell.height - size * letters.capHeight - 2.2 * rest) / (line * 1.2)));
+  if (lines.length > most) cut.push(names.map((n) => n.name).join(', '));
   // From the foot of the box upward; what finds no place is cut with an ellipsis.
   const seen = lines.length > most ? [...lines.slice(0, most - 1), { text: '…', role: lines[most - 1]?.role ?? ('ink' as const) }] : lines;
   seen.forEach((l, i) => marks.push(words(l.text, { x: cell.x + rest, y: cell.y + cell.height - rest * 0.8 - (seen.length - 1 - i) * line * 1.2 }, line, { role: l.role })));

@@ -22,9 +22,13 @@ export const sizeFor = (texts: readonly string[], width: Mm, most: Mm, lettering
 export const middleBaseline = (top: Mm, height: Mm, size: Mm, lettering: Lettering): Mm =>
   top + (height + size * lettering.capHeight) / 2;
 
-/** Words that are shortened until they fit a width; what was cut shows as an ellipsis. */
-export function clipped(text: string, width: Mm, size: Mm, lettering: Lettering): string {
+/**
+ * Words that are shortened until they fit a width; what was cut shows as an ellipsis.
+ * @param cut filled with what was cut, so that it is said
+ */
+export function clipped(text: string, width: Mm, size: Mm, lettering: Lettering, cut: string[]): string {
   if (lettering.width(text) * size <= width) return text;
+  cut.push(text);
   for (let n = text.length - 1; n > 0; n -= 1) {
     const cut = `${text.slice(0, n).trimEnd()}…`;
     if (lettering.width(cut) * size <= width) return cut;
@@ -62,3 +66,7 @@ export function star({ x, y }: Point, radius: Mm, fill: Role | null, stroke: Lin
   });
   return { kind: 'shape', path: [...points.map((p, i) => [i === 0 ? 'M' : 'L', p.x, p.y] as const), ['Z']], fill, stroke };
 } // prettier-ignore
+
+/** What was cut, as a printable says it. */
+export const leftOut = (cut: readonly string[]): { readonly left?: readonly string[] } =>
+  cut.length > 0 ? { left: [...new Set(cut)].map((text) => `No room for all of “${text}”.`) } : {};

@@ -253,6 +253,12 @@ describe('calendars', () => {
     expect(textOf(marks).join(' ')).toMatch(/Founders/);
   });
 
+  test('names that are cut are said, and those that fit are not', () => {
+    const of = (name: string) => solved('month', { year: '2027', events: `2027-01-14 ${name}` }, { width: 190, height: 160 }).left;
+    expect(of('Open night')).toBeUndefined();
+    expect(of('The general assembly of all volunteers, with soup, elections, a lecture and the long walk home')?.[0]).toMatch(/No room for all of “The general/);
+  });
+
   test('a year at a glance has 365 days, or 366', () => {
     expect(value(solved('year', { year: '2027' }, A4), 'days')).toBe(365);
     expect(value(solved('year', { year: '2028' }, A4), 'days')).toBe(366);

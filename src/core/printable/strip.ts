@@ -3,7 +3,7 @@ import { choice, count, length } from '../parameter';
 import { CALENDAR, OCCASIONS, almanacOf, regionsOf } from './calendar-decisions';
 import { lineStyles, styleOf } from './line-styles';
 import { level, upright, words, type Mark } from './mark';
-import { clipped, middleBaseline, parts, shifted, sizeFor } from './parts';
+import { clipped, leftOut, middleBaseline, parts, shifted, sizeFor } from './parts';
 import { definePrintable } from './printable';
 
 /** The days of a month one after another, in a column or a row. On a base layout each page shows the next month. */
@@ -41,6 +41,7 @@ export const strip = definePrintable({
     const head = sizeFor(titles, box.width, d.head * 0.62, face);
     const size = d.run === 'down' ? Math.min(cell * 0.58, 5) : Math.min(cell * 0.5, (box.height - d.head) * 0.3);
     const figure = letters.width('28') * size;
+    const cut: string[] = [];
     const days = Array.from({ length: n }, (_, i) => dayOf(at.year, at.month, i + 1));
     const marks = days.flatMap((day, i): Mark[] => {
       const line = lines[i] ?? { start: 0, size: 0 };
@@ -62,11 +63,12 @@ export const strip = definePrintable({
       return [
         words(number, { x: figure, y }, size, { align: 'right', role }),
         ...(name ? [words(name, { x: figure * 1.35, y }, size * 0.8, { role: isRed ? 'accent' : 'pale' })] : []),
-        ...(said ? [words(clipped(said, box.width - after, size * 0.8, letters), { x: after, y }, size * 0.8, { role })] : []),
+        ...(said ? [words(clipped(said, box.width - after, size * 0.8, letters, cut), { x: after, y }, size * 0.8, { role })] : []),
         level(line.start + line.size, 0, box.width, weekdayOf(day) === 7 ? { ...style, weightPt: style.weightPt * 2 } : style),
       ];
     });
     return {
+      ...leftOut(cut),
       marks: [...(d.head > 0 ? [words(titles[at.month - 1] ?? '', { x: 0, y: middleBaseline(0, d.head, head, face) }, head, { face: 'title' })] : []), ...marks],
       findings: [{ id: 'day', name: 'A day', value: cell, unit: 'mm', working: [`(${context.write(d.run === 'down' ? box.height : box.width)}${d.run === 'down' ? ` − ${context.write(d.head)} head` : ''}) ÷ ${cells.length} = ${context.write(cell)}`], rule: 'Equal parts', stops: { axis: d.run === 'down' ? 'y' : 'x', stops: [0, ...lines.map((l) => l.start + l.size)] } }],
       days,

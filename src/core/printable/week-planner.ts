@@ -5,7 +5,7 @@ import { Impossible, choice, count, length } from '../parameter';
 import { CALENDAR, OCCASIONS, WEEKDAYS, almanacOf, regionsOf } from './calendar-decisions';
 import { lineStyles, styleOf } from './line-styles';
 import { boxed, level, words, type Mark } from './mark';
-import { clipped, middleBaseline, parts, sizeFor } from './parts';
+import { clipped, leftOut, middleBaseline, parts, sizeFor } from './parts';
 import { PLANNER, daysTitle } from './planner-decisions';
 import { definePrintable, type Turn } from './printable';
 
@@ -67,6 +67,7 @@ export const weekPlanner = definePrintable({
     const names = weekdayNames(language);
     const shown: Day[] = [];
     const marks: Mark[] = [];
+    const cut: string[] = [];
     const title = Math.min(d.head * 0.4, 6);
     if (monday !== undefined && d.head > 0) {
       const last = monday + 6;
@@ -91,7 +92,7 @@ export const weekPlanner = definePrintable({
       if (day !== undefined) {
         const said = [almanac.holiday(day), ...almanac.events(day), ...(almanac.phase(day) === undefined ? [] : [`${PHASES[almanac.phase(day) ?? 'new']} moon`])].filter((s) => s !== undefined).join(' · ');
         const after = x + bold.width(names[index] ?? '') * size + size;
-        if (said) out.push(words(clipped(said, rect.x + rect.width - after, size * 0.8, letters), { x: after, y }, size * 0.8, { role: role === 'accent' ? 'accent' : 'pale' }));
+        if (said) out.push(words(clipped(said, rect.x + rect.width - after, size * 0.8, letters, cut), { x: after, y }, size * 0.8, { role: role === 'accent' ? 'accent' : 'pale' }));
       }
       const top = rect.y + figure * 1.15;
       const step = (rect.y + rect.height - top) / (d.lines + (d.gap > 0 ? 0.5 : 0));
@@ -113,6 +114,7 @@ export const weekPlanner = definePrintable({
     });
     return {
       marks,
+      ...leftOut(cut),
       findings: [{ id: 'day', name: 'A day', value: cells[0]?.size ?? 0, unit: 'mm', working: [`(${write(box.height)} − ${write(d.head)} head − ${days.length - 1} × ${write(d.gap)}) ÷ ${days.length} = ${write(cells[0]?.size ?? 0)}`], rule: 'Equal boxes; the week’s end shares one', stops: { axis: 'y', stops: [0, d.head, ...cells.map((c) => d.head + c.start + c.size)] } }],
       ...(monday !== undefined && { days: shown }),
       tracks: { columns: [{ start: left, size: width }], rows: cells.map((c) => ({ start: d.head + c.start, size: c.size })) },

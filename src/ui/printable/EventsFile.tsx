@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import type { PrintableElement } from '@/core/job';
 import { FileButton } from '../field/FileButton';
-import { useChange } from '../slip/use-change';
+import { useDecisions } from './use-decisions';
 import { useSay } from '../shell/Messages';
 
 /** Longest file that is read here, bytes. */
@@ -10,7 +10,7 @@ const MOST_BYTES = 4 * 1024 * 1024;
 
 /** Brings days and their names in from a calendar file. */
 export function EventsFile({ element }: { readonly element: PrintableElement }) {
-  const change = useChange(element);
+  const change = useDecisions(element);
   const say = useSay();
   const bring = async (file: File) => {
     if (file.size > MOST_BYTES) return say({ tone: 'problem', text: `${file.name} is larger than 4 MB: keep only the days that the calendar shows.` });
@@ -21,7 +21,7 @@ export function EventsFile({ element }: { readonly element: PrintableElement }) 
     const before = typeof element.content['events'] === 'string' ? element.content['events'] : '';
     const known = new Set(before.split('\n'));
     const fresh = read.lines.filter((l) => !known.has(l));
-    change(`Days from ${file.name}`, (el) => (el.kind === 'printable' ? { ...el, content: { ...el.content, events: [before, ...fresh].filter((l) => l !== '').join('\n') } } : el));
+    change(`Days from ${file.name}`, (content) => ({ ...content, events: [before, ...fresh].filter((l) => l !== '').join('\n') }));
     say({ tone: 'done', text: fresh.length === read.lines.length ? `${fresh.length} days from ${file.name}.` : `${fresh.length} new days from ${file.name}; ${read.lines.length - fresh.length} were there already.` });
   };
   return (

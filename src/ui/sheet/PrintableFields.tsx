@@ -7,9 +7,9 @@ import type { Frame } from '@/core/drawing';
 import { printableRefusal } from '@/core/compose';
 import { printableOf, type Finding } from '@/core/printable';
 import { useJob } from '../job/context';
-import { withElements } from '../job/store';
 import { useDesk } from '../job/use-desk';
 import { EventsFile } from '../printable/EventsFile';
+import { useDecisions } from '../printable/use-decisions';
 import { ParameterField } from '../size/ParameterField';
 import { COLOURS } from '../shell/theme';
 import { Fold } from './Fold';
@@ -79,7 +79,7 @@ function Decisions({ element, frame }: { readonly element: PrintableElement; rea
   // What all pages of a run share is decided for all of them, on whichever page that is done.
   const source = saidOn(piece, side, element.id, 'content');
   const base = baseById(piece, baseOfSide(source.side));
-  const replace = useJob((s) => s.replace);
+  const decide = useDecisions(element);
   const { parameters } = printableOf(element.content.of);
   const changed = (name: string, value: unknown): PrintableElement => {
     const others = Object.fromEntries(Object.entries(element.content).filter(([key]) => key !== name));
@@ -91,8 +91,7 @@ function Decisions({ element, frame }: { readonly element: PrintableElement; rea
       const refusal = frame && printableRefusal(changed(name, value), frame.rect, job, rules.ppi.value, resources);
       return refusal?.decision === name ? refusal.message : undefined;
     },
-    set: (name: string, value: unknown) =>
-      replace(parameters[name]?.label ?? 'Printable', withElements(job, source.side, (e) => (e.id === source.id && e.kind === 'printable' ? { ...e, content: changed(name, value).content } : e))),
+    set: (name: string, value: unknown) => decide(parameters[name]?.label ?? 'Printable', () => changed(name, value).content),
   };
   const asked = Object.entries(parameters).filter(([, p]) => !p.when || p.when(element.content));
   const field = ([name, parameter]: [string, Parameter]) => (

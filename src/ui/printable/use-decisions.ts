@@ -1,0 +1,12 @@
+import { withDecisions, type PrintableContent, type PrintableElement } from '@/core/job';
+import { useJob } from '../job/context';
+import { useDesk } from '../job/use-desk';
+
+/** Changes decisions of a printable as one step, for all pages that show it. */
+export function useDecisions(element: PrintableElement) {
+  const { job, piece } = useDesk();
+  const side = useJob((s) => s.side);
+  const replace = useJob((s) => s.replace);
+  return (label: string, change: (content: PrintableContent) => PrintableContent) =>
+    replace(label, { ...job, pieces: job.pieces.map((p) => (p === piece ? withDecisions(p, side, element.id, change) : p)) });
+} // prettier-ignore
