@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import type { Build } from '../core/colour';
+import { NO_INK, shownBuild, type Build } from '../core/colour';
 import { itemsOf, leavesOf, type Ink, type Item } from '../core/drawing';
 import { pictureAsset } from '../core/job';
 import { MM_PER_INCH } from '../core/measure';
@@ -70,13 +70,13 @@ export const screenPurpose = (desk: Desk): Purpose => ({
 function screenBuild(ink: Ink): Build {
   switch (ink.kind) {
     case 'process':
-      return ink.build;
-    case 'spot':
+      return shownBuild(ink);
+    case 'technical':
       return ink.shown;
     case 'registration':
       return { c: 0, m: 0, y: 0, k: ink.tint };
     case 'gradient':
-      return ink.stops[0]?.build ?? { c: 0, m: 0, y: 0, k: 0 };
+      return shownBuild(ink.stops[0] ?? { build: NO_INK });
   }
 }
 

@@ -1,3 +1,4 @@
 export * from './build';
 export * from './lab';
 export * from './engine';
+export * from './laid';

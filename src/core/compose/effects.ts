@@ -1,8 +1,7 @@
-import type { ColourEngine } from '../colour';
 import { silhouettes, widened, type GroupItem, type Ink, type Item, type Leaf, type SoftMask } from '../drawing';
 import { extentOf, mmOf, type Effect, type EffectOf, type Measures } from '../element';
 import { IDENTITY, edges, grow, multiply, rectPath, translation, union, type Rect } from '../layout';
-import { solidInk } from './ink';
+import { solidInk, type PaintBook } from './ink';
 
 /** What effects need: the finished items and the upright box around them on the surface. */
 export interface Lit {
@@ -10,7 +9,7 @@ export interface Lit {
   readonly items: readonly Item[];
   readonly bounds: Rect;
   readonly measures: Measures;
-  readonly colour: ColourEngine;
+  readonly colour: PaintBook;
 }
 
 /** A Gaussian is as good as gone after three standard deviations. */

@@ -1,33 +1,81 @@
-import { isBlackOnly, type ColourEngine } from '../colour';
-import type { GradientRun, Ink } from '../drawing';
-import type { Gradient, Paint, SolidPaint } from '../element';
+import { NO_INK, isBlackOnly, tinted, type ColourEngine, type SpotTint } from '../colour';
+import type { GradientRun, Ink, InkStop } from '../drawing';
+import type { Gradient, Paint, SolidPaint, SpotInk, Swatch } from '../element';
+import type { Job } from '../job';
 import type { Rect } from '../layout';
 
 export type ProcessInk = Extract<Ink, { kind: 'process' }>;
 
-/** What a paint lays on paper as an area: artwork knocks out what is beneath. */
-export function solidInk(paint: SolidPaint, colour: ColourEngine): ProcessInk {
+/** The output profile beside the inks and named colours of a job. */
+export interface PaintBook extends ColourEngine {
+  readonly spot: (name: string) => SpotInk | undefined;
+  readonly swatch: (name: string) => Swatch | undefined;
+}
+
+/** What the paints of a job mean on its paper. */
+export function paintBook(colour: ColourEngine, { inks, swatches }: Pick<Job, 'inks' | 'swatches'>): PaintBook {
+  const spots = new Map((inks ?? []).map((ink) => [ink.name, ink]));
+  const named = new Map((swatches ?? []).map((swatch) => [swatch.name, swatch]));
+  return { ...colour, spot: (name) => spots.get(name), swatch: (name) => named.get(name) };
+}
+
+/** The paint that an ink was, with its numbers as they are. */
+export function paintOfInk({ from, build, spots, overprint }: ProcessInk): SolidPaint {
+  const laid = overprint ? { overprint } : {};
+  if (from) return { kind: 'rgb', ...from };
+  return spots ? { kind: 'spot', ...build, spots: spots.map(({ name, tint }) => ({ ink: name, tint })), ...laid } : { kind: 'process', ...build, ...laid };
+} // prettier-ignore
+
+const BLACK_INK: ProcessInk = { kind: 'process', build: { ...NO_INK, k: 100 }, overprint: false };
+
+/** What a paint lays on paper as an area: artwork knocks out what is beneath, unless its paint says otherwise. */
+export function solidInk(paint: SolidPaint, colour: PaintBook): ProcessInk {
   switch (paint.kind) {
     case 'process':
-      return { kind: 'process', build: { c: paint.c, m: paint.m, y: paint.y, k: paint.k }, overprint: false };
+      return {
+        kind: 'process',
+        build: { c: paint.c, m: paint.m, y: paint.y, k: paint.k },
+        overprint: paint.overprint ?? false,
+      };
     case 'paper':
-      return { kind: 'process', build: { c: 0, m: 0, y: 0, k: 0 }, overprint: false };
+      return { kind: 'process', build: NO_INK, overprint: false };
     case 'rgb': {
       const from = { r: paint.r, g: paint.g, b: paint.b };
-      return { kind: 'process', build: colour.toBuild(from), overprint: false, from };
+      return { kind: 'process', build: colour.toBuild(from), overprint: paint.overprint ?? false, from };
+    }
+    case 'spot': {
+      const spots = paint.spots.flatMap(({ ink, tint }): SpotTint[] => {
+        const found = colour.spot(ink);
+        return found ? [{ name: ink, tint, shown: { c: found.c, m: found.m, y: found.y, k: found.k } }] : [];
+      });
+      const build = { c: paint.c, m: paint.m, y: paint.y, k: paint.k };
+      return { kind: 'process', build, overprint: paint.overprint ?? false, ...(spots.length > 0 && { spots }) };
+    }
+    case 'swatch': {
+      const found = colour.swatch(paint.swatch);
+      const { from, ...ink } = found ? solidInk(found.paint, colour) : BLACK_INK;
+      const whole = paint.tint === 100;
+      return {
+        ...ink,
+        ...(whole ? from && { from } : tinted(ink, paint.tint / 100)),
+        ...(paint.overprint !== undefined && { overprint: paint.overprint }),
+      };
     }
   }
 }
 
 /** What fills a box: one ink, or a gradient across the box. */
-export const inkOf = (paint: Paint, box: Rect, colour: ColourEngine): Ink =>
+export const inkOf = (paint: Paint, box: Rect, colour: PaintBook): Ink =>
   paint.kind === 'gradient'
     ? {
         kind: 'gradient',
         run: runOf(paint, box),
         stops: [...paint.stops]
           .sort((a, b) => a.at - b.at)
-          .map(({ at, paint: stop, opacity }) => ({ at: at / 100, build: solidInk(stop, colour).build, opacity })),
+          .map(({ at, paint: stop, opacity }): InkStop => {
+            const { build, spots } = solidInk(stop, colour);
+            return { at: at / 100, build, ...(spots && { spots }), opacity };
+          }),
       }
     : solidInk(paint, colour);
 
@@ -52,13 +100,13 @@ export function runOf({ shape, angle, length, centre }: Omit<Gradient, 'stops'>,
 
 /**
  * What a paint lays on paper as type or line: black is one ink and overprints, so that no paper shows at its edges
- * when the plates shift, and sRGB black becomes that black.
+ * when the plates shift, and sRGB black becomes that black. A paint that says how it is laid keeps its word.
  */
-export function fineInkOf(paint: SolidPaint, colour: ColourEngine): ProcessInk {
+export function fineInkOf(paint: SolidPaint, colour: PaintBook): ProcessInk {
+  const said = 'overprint' in paint ? paint.overprint : undefined;
   if (paint.kind === 'rgb' && paint.r + paint.g + paint.b === 0) {
-    const from = { r: 0, g: 0, b: 0 };
-    return { kind: 'process', build: { c: 0, m: 0, y: 0, k: 100 }, overprint: true, from };
+    return { ...BLACK_INK, overprint: said ?? true, from: { r: 0, g: 0, b: 0 } };
   }
   const ink = solidInk(paint, colour);
-  return isBlackOnly(ink.build) ? { ...ink, overprint: true } : ink;
+  return said === undefined && isBlackOnly(ink.build) && !ink.spots ? { ...ink, overprint: true } : ink;
 }

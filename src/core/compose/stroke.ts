@@ -1,10 +1,9 @@
-import type { ColourEngine } from '../colour';
 import type { Item, PathItem, StrokeStyle } from '../drawing';
 import type { Stroke } from '../element';
 import { subPaths, type Path } from '../layout';
 import { ptToMm, type Mm } from '../measure';
 import { wholeDashes } from '../shape';
-import { fineInkOf } from './ink';
+import { fineInkOf, type PaintBook } from './ink';
 
 /** Dash and gap of a stroke in mm, as asked for. */
 function dashOf({ dash, widthPt }: Stroke): readonly [dash: Mm, gap: Mm] | undefined {
@@ -21,7 +20,7 @@ function dashOf({ dash, widthPt }: Stroke): readonly [dash: Mm, gap: Mm] | undef
 }
 
 /** A stroke as it lies on a path, without its dashes. */
-export function strokeStyle(stroke: Stroke, colour: ColourEngine): StrokeStyle {
+export function strokeStyle(stroke: Stroke, colour: PaintBook): StrokeStyle {
   const { join, align } = stroke;
   return {
     ink: fineInkOf(stroke.paint, colour),
@@ -36,7 +35,7 @@ export function strokeStyle(stroke: Stroke, colour: ColourEngine): StrokeStyle {
 type Base = Pick<PathItem, 'from' | 'opacity' | 'matrix' | 'rule'>;
 
 /** A path with its stroke: one item, or one for each part where every part has dashes of its own. */
-export function strokedItems(base: Base, path: Path, fill: PathItem['fill'], stroke: Stroke | null, colour: ColourEngine): readonly Item[] {
+export function strokedItems(base: Base, path: Path, fill: PathItem['fill'], stroke: Stroke | null, colour: PaintBook): readonly Item[] {
   if (!stroke) return [{ kind: 'path', ...base, path, fill, stroke: null }];
   const style = strokeStyle(stroke, colour);
   const dash = dashOf(stroke);

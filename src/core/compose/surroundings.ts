@@ -8,27 +8,29 @@ import type { JobUnit } from '../measure';
 import type { Finding, Turn } from '../printable';
 import type { VectorArt } from '../shape';
 import type { FontSet, Hyphenator, TypeContext } from '../type';
+import { paintBook, type PaintBook } from './ink';
 import type { HolidayNeed } from './holidays-needed';
 import type { SetTable } from './set-table';
 import type { Story } from './story';
 
 /** What has to be fetched before a job can be drawn. */
-export type Resources = Pick<Ground, 'colour' | 'fonts' | 'hyphenator' | 'art' | 'holidays'>;
+export type Resources = Pick<Ground, 'fonts' | 'hyphenator' | 'art' | 'holidays'> & { readonly colour: ColourEngine };
 
 /** What composing a piece of a job needs. @param ppi that its pictures need */
 export const groundOf = (job: GroundOfJob, ppi: number, resources: Resources): Ground => {
   const { assets, language, unit } = job;
-  return { ...resources, assets, language, unit, ppi, book: styleBook(job) };
+  return { ...resources, colour: paintBook(resources.colour, job), assets, language, unit, ppi, book: styleBook(job) };
 };
 
-type GroundOfJob = Pick<Job, 'assets' | 'language' | 'unit' | 'styles' | 'cellStyles'>;
+type GroundOfJob = Pick<Job, 'assets' | 'language' | 'unit' | 'styles' | 'cellStyles' | 'inks' | 'swatches'>;
 
 /** What composing a piece needs beside the piece. */
 export interface Ground {
   readonly assets: Readonly<Record<string, Asset>>;
   readonly language: string;
   readonly ppi: number;
-  readonly colour: ColourEngine;
+  /** The output profile, and the inks and colours of the job. */
+  readonly colour: PaintBook;
   readonly fonts: FontSet;
   readonly hyphenator: (language: string) => Hyphenator | undefined;
   /** Drawings that were brought in, by hash. */

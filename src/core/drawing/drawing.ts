@@ -1,4 +1,4 @@
-import type { Build } from '../colour';
+import type { Build, Laid } from '../colour';
 import type { Adjust, Blend, ElementKind } from '../element';
 import type { Matrix, Path, Point, Rect, SurfaceBoxes } from '../layout';
 import type { Mm } from '../measure';
@@ -6,30 +6,34 @@ import type { Finding as PrintableFinding } from '../printable';
 
 /** What a paint lays on the paper. */
 export type Ink =
-  | {
+  | ({
       readonly kind: 'process';
-      readonly build: Build;
       /** Laid over what is beneath instead of knocking it out. */
       readonly overprint: boolean;
       /** The sRGB the designer gave, when the build was converted from one. */
       readonly from?: { readonly r: number; readonly g: number; readonly b: number };
-    }
+    } & Laid)
   /** Builds mixed along a line or outward from a point; beyond its ends the first and the last go on. */
   | { readonly kind: 'gradient'; readonly run: GradientRun; readonly stops: readonly InkStop[] }
   /** Every plate of the job, for marks. */
   | { readonly kind: 'registration'; readonly tint: number }
-  /** An ink or a line of its own plate; `shown` is how a screen and a proof show it. Lines always overprint. */
-  | { readonly kind: 'spot'; readonly name: string; readonly shown: Build };
+  /** A plate that a machine or a coating unit follows; `shown` is how a screen and a proof show it. */
+  | {
+      readonly kind: 'technical';
+      readonly name: string;
+      readonly shown: Build;
+      /** Cuts away what is beneath, as it should never do. */
+      readonly knocksOut?: true;
+    };
 
 /** Where a gradient runs, in the coordinates of its item. */
 export type GradientRun =
   | { readonly kind: 'linear'; readonly from: Point; readonly to: Point }
   | { readonly kind: 'radial'; readonly centre: Point; readonly radius: Mm };
 
-export interface InkStop {
+export interface InkStop extends Laid {
   /** 0 to 1. */
   readonly at: number;
-  readonly build: Build;
   readonly opacity: number;
 }
 

@@ -5,19 +5,79 @@ const byte = z.number().int().min(0).max(255);
 
 export const Rgb = z.strictObject({ r: byte, g: byte, b: byte });
 
+const overprint = z
+  .boolean()
+  .optional()
+  .describe('Laid over what is beneath, or knocking it out. Left out, by rule: black type and lines overprint.');
+
+const build = { c: percent, m: percent, y: percent, k: percent };
+
+const inkName = z.string().min(1).max(60);
+
+/** How much of a spot ink of the job. */
+export const SpotShare = z.strictObject({
+  ink: inkName.describe('Name of a spot ink of the job.'),
+  tint: percent.default(100).describe('Percent.'),
+});
+export type SpotShare = z.infer<typeof SpotShare>;
+
+/** A colour as its inks say it, without a name for its use. */
+export const PlainPaint = z.discriminatedUnion('kind', [
+  z
+    .strictObject({ kind: z.literal('process'), ...build, overprint })
+    .describe('A build of the four process inks, percent of dot area each.'),
+  z.strictObject({ kind: z.literal('paper') }).describe('The bare paper: knocks out everything beneath.'),
+  z
+    .strictObject({ kind: z.literal('rgb'), r: byte, g: byte, b: byte, overprint })
+    .describe('sRGB, converted through the output profile.'),
+  z
+    .strictObject({
+      kind: z.literal('spot'),
+      c: percent.default(0),
+      m: percent.default(0),
+      y: percent.default(0),
+      k: percent.default(0),
+      spots: z.array(SpotShare).min(1).max(8),
+      overprint,
+    })
+    .describe('One or more spot inks, alone or mixed with process inks.'),
+]);
+export type PlainPaint = z.infer<typeof PlainPaint>;
+
 /** One colour all over, as the designer decided it. */
 export const SolidPaint = z
   .discriminatedUnion('kind', [
+    ...PlainPaint.options,
     z
-      .strictObject({ kind: z.literal('process'), c: percent, m: percent, y: percent, k: percent })
-      .describe('A build of the four process inks, percent of dot area each.'),
-    z.strictObject({ kind: z.literal('paper') }).describe('The bare paper: knocks out everything beneath.'),
-    z
-      .strictObject({ kind: z.literal('rgb'), r: byte, g: byte, b: byte })
-      .describe('sRGB, converted through the output profile.'),
+      .strictObject({
+        kind: z.literal('swatch'),
+        swatch: inkName.describe('Name of a swatch of the job.'),
+        tint: percent.default(100).describe('Percent of each of its inks.'),
+        overprint,
+      })
+      .describe('A colour of the job by its name.'),
   ])
-  .describe('A colour: a process build, the paper, or sRGB.');
+  .describe('A colour: a process build, spot inks, the paper, sRGB, or one of the job’s named colours.');
 export type SolidPaint = z.infer<typeof SolidPaint>;
+
+/** How a spot ink behaves beyond its hue. */
+export const SPOT_FINISHES = ['plain', 'metallic', 'fluorescent', 'pastel'] as const;
+
+/** An ink of a plate of its own, mixed before it comes to the press. */
+export const SpotInk = z.strictObject({
+  name: inkName.describe('As the plate is called.'),
+  finish: z.enum(SPOT_FINISHES).default('plain'),
+  ...build,
+  lab: z
+    .strictObject({ L: z.number().min(0).max(100), a: z.number().min(-160).max(160), b: z.number().min(-160).max(160) })
+    .optional()
+    .describe('As it was measured, CIE L*a*b* D50.'),
+}).describe('c, m, y and k show it where it is not printed as itself.'); // prettier-ignore
+export type SpotInk = z.infer<typeof SpotInk>;
+
+/** A colour named for its use: “headings”, not “dark blue”. */
+export const Swatch = z.strictObject({ name: inkName, paint: PlainPaint });
+export type Swatch = z.infer<typeof Swatch>;
 
 export const GradientStop = z.strictObject({
   at: percent.describe('Where along the gradient, percent.'),

@@ -10,7 +10,8 @@ import {
   type StyleBook,
   type TypeStyle,
 } from '../element';
-import { writeBuild, writeHex } from '../colour';
+import { totalInk, writeBuild, writeHex } from '../colour';
+import { formatNumber } from '../measure';
 import { elementsOf } from './inherit';
 import type { Kit } from './kit';
 import type { Job } from './schema';
@@ -30,7 +31,17 @@ export function paintKey(paint: SolidPaint): string {
       return writeHex(paint);
     case 'paper':
       return 'paper';
+    case 'spot':
+      return writeSpots(paint);
+    case 'swatch':
+      return paint.tint === 100 ? `“${paint.swatch}”` : `“${paint.swatch}” ${formatNumber(paint.tint, 1)} %`;
   }
+}
+
+/** `Silver 60 % + 0 0 0 20` */
+function writeSpots(paint: Extract<SolidPaint, { kind: 'spot' }>): string {
+  const spots = paint.spots.map(({ ink, tint }) => (tint === 100 ? ink : `${ink} ${formatNumber(tint, 1)} %`));
+  return [...spots, ...(totalInk(paint) > 0 ? [writeBuild(paint)] : [])].join(' + ');
 }
 
 /** Black alone, and the paper: every client has them [cp]. */

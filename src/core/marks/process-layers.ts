@@ -28,7 +28,7 @@ export function processLayers(lines: readonly ProcessLine[], rules: Rules): read
 
 function stroked(process: Process, path: Path, rules: Rules): Item {
   const { form, spot } = rules.lines[process];
-  const ink = { kind: 'spot' as const, name: spot, shown: SHOWN[process] };
+  const ink = { kind: 'technical' as const, name: spot, shown: SHOWN[process] };
   const width = ptToMm(rules.lineWeightPt.value);
   const stroke = { ink, width, dash: DASHES[form], cap: 'butt' as const };
   return { kind: 'path', from: process, opacity: 1, matrix: IDENTITY, path, fill: null, stroke };

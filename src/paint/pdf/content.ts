@@ -15,6 +15,7 @@ import type {
 import { edges, grow, isIdentity, pathBounds, rectPath, type Matrix, type Rect } from '../../core/layout';
 import { MM_PER_PT } from '../../core/measure';
 import type { ShapingFont } from '../../core/type';
+import { plateColour, type Plate } from './spaces';
 
 /** How a file states colour: as inks for the press, or as sRGB for a screen. */
 export type Purpose = { readonly kind: 'press' } | { readonly kind: 'screen'; readonly toRgb: (ink: Ink) => Rgb };
@@ -34,8 +35,8 @@ export interface Resources {
   readonly picture: (item: PictureItem) => string;
   readonly page: (item: PageItem) => string;
   readonly state: (look: Look) => string;
-  /** The colour space of a spot. */
-  readonly spot: (ink: Extract<Ink, { kind: 'spot' }>) => string;
+  /** The colour space of plates of their own. */
+  readonly space: (plates: readonly Plate[]) => string;
   /** The property list that names a layer. */
   readonly layer: (layer: ProcessLayer) => string;
   readonly shading: (ink: GradientInk) => string;
@@ -238,9 +239,22 @@ function drawGroup(item: GroupItem, context: ContentContext): string {
 }
 
 function state(ink: Ink, { opacity, blend }: Item, context: ContentContext): string {
-  const isLaidOver = ink.kind === 'process' ? ink.overprint : ink.kind !== 'gradient';
-  const overprint = context.purpose.kind === 'press' && isLaidOver;
+  const overprint = context.purpose.kind === 'press' && isLaidOver(ink);
   return `/${context.resources.state({ overprint, opacity, blend })} gs\n`;
+}
+
+/** Whether an ink leaves the plates beneath as they are. */
+function isLaidOver(ink: Ink): boolean {
+  switch (ink.kind) {
+    case 'process':
+      return ink.overprint;
+    case 'technical':
+      return !ink.knocksOut;
+    case 'registration':
+      return true;
+    case 'gradient':
+      return false;
+  }
 }
 
 function colour(ink: Ink, use: 'fill' | 'stroke', { purpose, resources }: ContentContext): string {
@@ -252,11 +266,15 @@ function colour(ink: Ink, use: 'fill' | 'stroke', { purpose, resources }: Conten
   }
   switch (ink.kind) {
     case 'process': {
+      if (ink.spots) {
+        const { plates, tints } = plateColour(ink);
+        return `/${resources.space(plates)} ${fill ? 'cs' : 'CS'} ${tints.map(num).join(' ')} ${fill ? 'scn' : 'SCN'}\n`;
+      }
       const { c, m, y, k } = ink.build;
       return `${[c, m, y, k].map((v) => num(v / 100)).join(' ')} ${fill ? 'k' : 'K'}\n`;
     }
-    case 'spot': {
-      const space = resources.spot(ink);
+    case 'technical': {
+      const space = resources.space([ink]);
       return fill ? `/${space} cs 1 scn\n` : `/${space} CS 1 SCN\n`;
     }
     case 'registration': {

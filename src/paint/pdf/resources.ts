@@ -1,6 +1,5 @@
 import { PDFHexString, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
 import type { GroupItem, PageItem, PictureItem, ProcessLayer, SoftMask } from '../../core/drawing';
-import type { Build } from '../../core/colour';
 import { edges, grow, type Rect } from '../../core/layout';
 import {
   REGISTRATION_SPACE,
@@ -14,7 +13,8 @@ import {
 } from './content';
 import type { UsedFont } from './fonts';
 import { addStream, toObject, utf8, type AddStream, type Value } from './objects';
-import { colourShading, opacityShading } from './shading';
+import { opacityShading, pressShading, screenShading } from './shading';
+import { plateSpace, spaceKey, type Plate } from './spaces';
 import type { SetDown } from './foreign-page';
 
 /** A picture ready for a PDF. */
@@ -132,9 +132,9 @@ export class ResourcePool {
         const entries = { OP: overprint, op: overprint, OPM: 1, ca: opacity, CA: opacity, BM: blend && blendName(blend) };
         return note('ExtGState', this.once('Gs', JSON.stringify(entries), () => this.add({ Type: 'ExtGState', ...entries })));
       },
-      spot: ({ name, shown }) => note('ColorSpace', this.once('CsSpot', name, () => this.add(separation(name, shown)))),
+      space: (plates) => note('ColorSpace', this.space(plates)),
       layer: (layer) => note('Properties', this.layer(layer)),
-      shading: (ink) => note('Shading', this.once('Sh', JSON.stringify([ink.run, ink.stops]), () => this.add(colourShading(ink, this.source.purpose, this.spaces.get(SCREEN_SPACE))))),
+      shading: (ink) => note('Shading', this.once('Sh', JSON.stringify([ink.run, ink.stops]), () => this.add(this.shading(ink)))),
       fading: (ink, region) => note('ExtGState', this.fading(ink, region)),
       softMask: (mask) => note('ExtGState', this.softMask(mask)),
     };
@@ -242,6 +242,17 @@ export class ResourcePool {
     return { name: this.nameFor('Gm'), ref: this.luminosity(form) };
   }
 
+  private space(plates: readonly Plate[]): Named {
+    return this.once('CsSpot', spaceKey(plates), () => this.add(plateSpace(plates, this.stream)));
+  }
+
+  private shading(ink: GradientInk): Value {
+    const { purpose } = this.source;
+    return purpose.kind === 'press'
+      ? pressShading(ink, (plates) => this.space(plates).ref)
+      : screenShading(ink, purpose.toRgb, this.spaces.get(SCREEN_SPACE));
+  }
+
   private layer(layer: ProcessLayer): Named {
     const named = this.layers.get(layer.name) ?? { name: this.nameFor('Oc'), ref: this.add(optionalContent(layer)) };
     this.layers.set(layer.name, named);
@@ -251,20 +262,6 @@ export class ResourcePool {
 
 /** A blend mode as PDF names it: `color-burn` is `ColorBurn`. */
 const blendName = (blend: string): string => blend.replace(/(^|-)([a-z])/g, (_, __, c: string) => c.toUpperCase());
-
-/** A spot ink as a plate of its own, shown by a build where it is not printed. */
-const separation = (name: string, shown: Build): Value => [
-  'Separation',
-  name,
-  'DeviceCMYK',
-  {
-    FunctionType: 2,
-    Domain: [0, 1],
-    C0: [0, 0, 0, 0],
-    C1: [shown.c / 100, shown.m / 100, shown.y / 100, shown.k / 100],
-    N: 1,
-  },
-];
 
 /** A layer with the processing step that it carries (ISO 19593-1; key names from memory). */
 const optionalContent = ({ name, step }: ProcessLayer): Value => ({

@@ -1,8 +1,9 @@
-import type { InkStop } from '../../core/drawing';
-import type { Rgb } from '../../core/colour';
+import { PROCESS, platesIn, shownBuild, type Rgb, type SpotTint } from '../../core/colour';
+import type { Ink, InkStop } from '../../core/drawing';
 import { mixed } from '../mixed-stops';
-import type { GradientInk, Purpose } from './content';
+import type { GradientInk } from './content';
 import type { Value } from './objects';
+import { plateColour, type Plate } from './spaces';
 
 /** Exponential interpolation between two colours (ISO 32000-1, 7.10.3). */
 const between = (from: readonly number[], to: readonly number[]): Value => ({
@@ -39,7 +40,6 @@ function alongStops(stops: readonly { readonly at: number; readonly values: read
   };
 }
 
-const inkValues = ({ build }: InkStop): readonly number[] => [build.c, build.m, build.y, build.k].map((v) => v / 100);
 const rgbValues = ({ r, g, b }: Rgb): readonly number[] => [r, g, b].map((v) => v / 255);
 
 function geometry(ink: GradientInk): { readonly [key: string]: Value } {
@@ -53,17 +53,35 @@ function geometry(ink: GradientInk): { readonly [key: string]: Value } {
       };
 }
 
-/** The colours of a gradient as a shading (ISO 32000-1, 8.7.4.5.3 and 8.7.4.5.4). */
-export function colourShading(ink: GradientInk, purpose: Purpose, screenSpace: Value | undefined): Value {
-  if (purpose.kind === 'press') {
-    const stops = ink.stops.map((stop) => ({ at: stop.at, values: inkValues(stop) }));
+/** The plates of a gradient as a shading (ISO 32000-1, 8.7.4.5.3 and 8.7.4.5.4). @param space of plates of their own */
+export function pressShading(ink: GradientInk, space: (plates: readonly Plate[]) => Value): Value {
+  const spots = spotsIn(ink.stops);
+  if (spots.length === 0) {
+    const stops = ink.stops.map(({ at, build }) => ({ at, values: PROCESS.map((name) => build[name] / 100) }));
     return { ...geometry(ink), ColorSpace: 'DeviceCMYK', Function: alongStops(stops) };
   }
+  // All its stops speak of the same plates.
+  const used = [...new Set(ink.stops.flatMap(platesIn))];
+  const colours = ink.stops.map((stop) => {
+    const tints = spots.map((spot) => ({ ...spot, tint: stop.spots?.find((s) => s.name === spot.name)?.tint ?? 0 }));
+    return { at: stop.at, ...plateColour({ build: stop.build, spots: tints }, used) };
+  });
+  const plates = colours[0]?.plates ?? [];
+  return { ...geometry(ink), ColorSpace: space(plates), Function: alongStops(colours.map(({ at, tints }) => ({ at, values: tints }))) };
+} // prettier-ignore
+
+/** The spots of all stops, each once. */
+const spotsIn = (stops: readonly InkStop[]): readonly SpotTint[] => [
+  ...new Map(stops.flatMap(({ spots = [] }) => spots.map((spot) => [spot.name, spot] as const))).values(),
+];
+
+/** The colours of a gradient as a screen shows them. */
+export function screenShading(ink: GradientInk, toRgb: (ink: Ink) => Rgb, space: Value | undefined): Value {
   const stops = mixed(ink.stops).map((stop) => ({
     at: stop.at,
-    values: rgbValues(purpose.toRgb({ kind: 'process', build: stop.build, overprint: false })),
+    values: rgbValues(toRgb({ kind: 'process', build: shownBuild(stop), overprint: false })),
   }));
-  return { ...geometry(ink), ColorSpace: screenSpace ?? 'DeviceRGB', Function: alongStops(stops) };
+  return { ...geometry(ink), ColorSpace: space ?? 'DeviceRGB', Function: alongStops(stops) };
 }
 
 /** How opaque a gradient is, as a grey shading for a luminosity mask. */

@@ -1,4 +1,4 @@
-import { writeHex, type ColourEngine } from '../../core/colour';
+import { shownBuild, writeHex, type ColourEngine } from '../../core/colour';
 import {
   rims,
   widened,
@@ -259,13 +259,13 @@ export const svgMatrix = (m: Matrix): string => `matrix(${m.map((v) => String(Ma
 function screen(ink: Ink, context: SvgContext): string {
   switch (ink.kind) {
     case 'process':
-      return writeHex(context.colour.toRgb(ink.build));
-    case 'spot':
+      return writeHex(context.colour.toRgb(shownBuild(ink)));
+    case 'technical':
       return writeHex(context.colour.toRgb(ink.shown));
     case 'registration':
       return '#000000';
     case 'gradient':
-      return writeHex(context.colour.toRgb(ink.stops[0]?.build ?? WHITE.build));
+      return writeHex(context.colour.toRgb(shownBuild(ink.stops[0] ?? WHITE)));
   }
 }
 

@@ -1,3 +1,5 @@
+import type { Build } from '@/core/colour';
+import { paintOfInk } from '@/core/compose';
 import { leavesOf, type Drawing, type Ink, type InkStop, type Leaf } from '@/core/drawing';
 import type { SolidPaint } from '@/core/job';
 import { apply, inverse, isInside, type Point } from '@/core/layout';
@@ -8,17 +10,15 @@ export type Picked =
   | { readonly kind: 'pixel'; readonly picture: string; readonly x: number; readonly y: number };
 
 const round = (n: number) => Math.round(n);
+const rounded = ({ c, m, y, k }: Build): Build => ({ c: round(c), m: round(m), y: round(y), k: round(k) });
 
 const paintOf = (ink: Ink, point: Point): SolidPaint | undefined => {
   switch (ink.kind) {
-    case 'process': {
-      if (ink.from) return { kind: 'rgb', r: round(ink.from.r), g: round(ink.from.g), b: round(ink.from.b) };
-      const { c, m, y, k } = ink.build;
-      return { kind: 'process', c: round(c), m: round(m), y: round(y), k: round(k) };
-    }
+    case 'process':
+      return paintOfInk({ ...ink, overprint: false, build: rounded(ink.build) });
     case 'gradient':
       return { kind: 'process', ...mixedAt(ink.stops, alongRun(ink.run, point)) };
-    case 'spot':
+    case 'technical':
     case 'registration':
       return undefined;
   }

@@ -1,6 +1,6 @@
 'use client';
-import { writeHex, type ColourEngine } from '@/core/colour';
-import { solidInk } from '@/core/compose';
+import { shownBuild, writeHex } from '@/core/colour';
+import { solidInk, type PaintBook } from '@/core/compose';
 import { BLACK, type Paint, type SolidPaint } from '@/core/job';
 import { COLOURS } from '../shell/theme';
 
@@ -8,7 +8,7 @@ import { COLOURS } from '../shell/theme';
 export const solidOf = (paint: Paint): SolidPaint =>
   paint.kind === 'gradient' ? (paint.stops[0]?.paint ?? BLACK) : paint;
 
-export const buildOf = (paint: Paint, colour: ColourEngine) => solidInk(solidOf(paint), colour).build;
+export const buildOf = (paint: Paint, colour: PaintBook) => shownBuild(solidInk(solidOf(paint), colour));
 
 /** A small field of a paint as this paper will show it. */
 export function Chip({
@@ -17,7 +17,7 @@ export function Chip({
   size = 18,
 }: {
   readonly paint: Paint | null;
-  readonly colour: ColourEngine;
+  readonly colour: PaintBook;
   readonly size?: number;
 }) {
   const fill = paint ? writeHex(colour.toRgb(buildOf(paint, colour))) : '#ffffff';

@@ -4,7 +4,8 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { shiftOf, writeBuild, writeHex, type ColourEngine, type Rgb } from '@/core/colour';
+import { shiftOf, writeBuild, writeHex, type Rgb } from '@/core/colour';
+import type { PaintBook } from '@/core/compose';
 import type { SolidPaint } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { useJob } from '../job/context';
@@ -14,7 +15,7 @@ import { Chip } from './Chip';
 import { ShiftWords } from './ShiftWords';
 
 interface Props {
-  readonly colour: ColourEngine;
+  readonly colour: PaintBook;
   readonly onChange: (paint: SolidPaint) => void;
   readonly onClose: () => void;
 }

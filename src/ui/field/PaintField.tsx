@@ -5,7 +5,8 @@ import Popover from '@mui/material/Popover';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
-import { totalInk, type ColourEngine } from '@/core/colour';
+import { totalLaid, type Laid } from '@/core/colour';
+import { solidInk, type PaintBook } from '@/core/compose';
 import { BLACK, paintKey, paintsUsed, readPaint, type Job, type Paint, type SolidPaint } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { useDesk } from '../job/use-desk';
@@ -16,6 +17,7 @@ import { GradientEditor, firstGradient } from './GradientEditor';
 import { MeasureField } from './MeasureField';
 import { NumberField } from './NumberField';
 import { ShiftWords } from './ShiftWords';
+import { LaidOver, SpotShares, SwatchChoice } from './SpotFields';
 
 interface Props {
   readonly label: string;
@@ -48,8 +50,7 @@ const NONE = /^\s*none\s*$/i;
 
 /** A colour: a build, the paper, or sRGB with the build it becomes and how far it moves. */
 export function PaintField({ label, value, none, gradient = false, onChange }: Props) {
-  const { resources, job } = useDesk();
-  const { colour } = resources;
+  const { paints: colour, job } = useDesk();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 0.5 }}>
@@ -65,7 +66,7 @@ export function PaintField({ label, value, none, gradient = false, onChange }: P
         label={label}
         width={value?.kind === 'gradient' ? 112 : 94}
         shown={paintWords(value)}
-        read={(text) => (none && NONE.test(text) ? { ok: true, value: null } : readPaint(text))}
+        read={(text) => (none && NONE.test(text) ? { ok: true, value: null } : readPaint(text, job))}
         onChange={onChange}
       />
       <Popover
@@ -102,7 +103,7 @@ function PaintEditor({
   onClose,
   colour,
   job,
-}: Omit<Props, 'label'> & { colour: ColourEngine; job: Job; onClose: () => void }) {
+}: Omit<Props, 'label'> & { colour: PaintBook; job: Job; onClose: () => void }) {
   const kind = value?.kind ?? 'none';
   const change = (to: Paint['kind'] | 'none' | null) => {
     const build = value ? buildOf(value, colour) : { c: 0, m: 0, y: 0, k: 100 };
@@ -121,6 +122,14 @@ function PaintEditor({
       }
       case 'paper':
         return onChange({ kind: 'paper' });
+      case 'spot': {
+        const [first] = job.inks ?? [];
+        return first && onChange({ kind: 'spot', c: 0, m: 0, y: 0, k: 0, spots: [{ ink: first.name, tint: 100 }] });
+      }
+      case 'swatch': {
+        const [first] = job.swatches ?? [];
+        return first && onChange({ kind: 'swatch', swatch: first.name, tint: 100 });
+      }
       case 'gradient':
         return onChange(firstGradient(value ? solidOf(value) : BLACK));
       case 'none':
@@ -139,12 +148,16 @@ function PaintEditor({
         aria-label="Kind of colour"
       >
         <ToggleButton value="process">Build</ToggleButton>
+        {job.inks && job.inks.length > 0 && <ToggleButton value="spot">Spot</ToggleButton>}
+        {job.swatches && job.swatches.length > 0 && <ToggleButton value="swatch">Named</ToggleButton>}
         <ToggleButton value="rgb">sRGB</ToggleButton>
         <ToggleButton value="paper">Paper</ToggleButton>
         {gradient && <ToggleButton value="gradient">Gradient</ToggleButton>}
         {none && <ToggleButton value="none">{none}</ToggleButton>}
       </ToggleButtonGroup>
-      {value?.kind === 'process' && (
+      {value?.kind === 'spot' && <SpotShares value={value} inks={job.inks ?? []} onChange={onChange} />}
+      {value?.kind === 'swatch' && <SwatchChoice value={value} swatches={job.swatches ?? []} onChange={onChange} />}
+      {(value?.kind === 'process' || value?.kind === 'spot') && (
         <Box sx={{ display: 'flex', gap: 1.5 }}>
           {(['c', 'm', 'y', 'k'] as const).map((ink) => (
             <NumberField
@@ -161,7 +174,7 @@ function PaintEditor({
           ))}
         </Box>
       )}
-      {value?.kind === 'process' && <Total total={totalInk(value)} />}
+      {value && value.kind !== 'gradient' && value.kind !== 'paper' && <Total laid={solidInk(value, colour)} />}
       {value?.kind === 'rgb' && (
         <>
           <Box sx={{ display: 'flex', gap: 1.5 }}>
@@ -183,6 +196,7 @@ function PaintEditor({
         </>
       )}
       {value?.kind === 'gradient' && <GradientEditor value={value} onChange={onChange} Solid={SolidPaintField} />}
+      {value && value.kind !== 'gradient' && value.kind !== 'paper' && <LaidOver value={value} onChange={onChange} />}
       {value?.kind !== 'gradient' && (
         <>
           <Used job={job} colour={colour} onChange={onChange} />
@@ -193,8 +207,9 @@ function PaintEditor({
   );
 }
 
-function Total({ total }: { readonly total: number }) {
+function Total({ laid }: { readonly laid: Laid }) {
   const { rules } = useDesk();
+  const total = totalLaid(laid);
   const isOver = total > rules.inkLimit.value;
   return (
     <Box sx={{ fontSize: 13, color: isOver ? 'error.main' : 'text.secondary' }}>
@@ -205,10 +220,14 @@ function Total({ total }: { readonly total: number }) {
 }
 
 /** Colours of the client’s kit, and those that the job uses already. */
-function Used({ job, colour, onChange }: { job: Job; colour: ColourEngine; onChange: (paint: SolidPaint) => void }) {
+function Used({ job, colour, onChange }: { job: Job; colour: PaintBook; onChange: (paint: SolidPaint) => void }) {
   const kit = (job.kit?.colours ?? []).map(({ name, paint }) => [name, paint] as const);
+  const named = (job.swatches ?? []).map(
+    ({ name }) => [name, { kind: 'swatch', swatch: name, tint: 100 } satisfies SolidPaint] as const,
+  );
   return (
     <>
+      <Chips title="Named colours" paints={named} colour={colour} onChange={onChange} />
       <Chips title={`Kit of ${job.kit?.name ?? ''}`} paints={kit} colour={colour} onChange={onChange} />
       <Chips title="In this job" paints={[...paintsUsed(job)]} colour={colour} onChange={onChange} />
     </>
@@ -218,7 +237,7 @@ function Used({ job, colour, onChange }: { job: Job; colour: ColourEngine; onCha
 interface ChipsProps {
   readonly title: string;
   readonly paints: readonly (readonly [words: string, paint: SolidPaint])[];
-  readonly colour: ColourEngine;
+  readonly colour: PaintBook;
   readonly onChange: (paint: SolidPaint) => void;
 }
 

@@ -1,12 +1,11 @@
-import { createComposer, groundOf } from '@/core/compose';
 import { itemsOf, leavesOf, type Drawing } from '@/core/drawing';
-import { blankOf, rulesFor, startPrintable, type Job } from '@/core/job';
+import { startPrintable, type Job } from '@/core/job';
 import { apply, mapPath, pathBounds } from '@/core/layout';
 import { galleryEntry } from '@/core/printable';
 import { openDesk } from '../../output';
 import { inMemory } from '../../testing/jobs';
 import { frozenPrintable } from './frozen-printable';
-import { pieceOf } from './store';
+import { deskOf } from './testing-desk';
 import type { Desk } from './use-desk';
 
 function begun(id: string, typed: Readonly<Record<string, string>> = {}): Job {
@@ -16,16 +15,7 @@ function begun(id: string, typed: Readonly<Record<string, string>> = {}): Job {
   return started.job;
 }
 
-async function deskOf(job: Job): Promise<Desk> {
-  const { resources } = await openDesk(job, inMemory());
-  const piece = pieceOf(job);
-  const blank = blankOf(job, piece);
-  const [surface] = blank.surfaces;
-  const { drawings, story } = createComposer(groundOf(job, 300, resources)).piece(piece, blank.surfaces);
-  const [drawing] = drawings;
-  if (!surface || !drawing) throw new Error('nothing drawn');
-  return { job, piece, blank, rules: rulesFor(job, piece), surface, resources, story, drawing, beside: undefined, drawingOf: () => drawing, nameIn: () => undefined }; // prettier-ignore
-}
+const drawnDesk = async (job: Job): Promise<Desk> => deskOf(job, (await openDesk(job, inMemory())).resources);
 
 /** Each word with the place of its first glyph, to a twentieth of a millimetre, and how it is turned. */
 const wordsOf = (drawing: Drawing) =>
@@ -62,10 +52,10 @@ test.each([
       front: (piece?.surfaces['front'] ?? []).map((e) => (e.kind === 'printable' ? { ...e, type } : e)),
     };
     const job = { ...plain, pieces: plain.pieces.map((p) => ({ ...p, surfaces })) };
-    const desk = await deskOf(job);
+    const desk = await drawnDesk(job);
     const [element] = surfaces.front;
     if (element?.kind !== 'printable') throw new Error('no printable');
-    const after = await deskOf(frozenPrintable(desk, element).job);
+    const after = await drawnDesk(frozenPrintable(desk, element).job);
     expect(after.drawing.frames.some((f) => f.kind === 'printable')).toBe(false);
     expect(after.drawing.notes).toEqual([]);
     expect([...wordsOf(after.drawing)].sort()).toEqual([...wordsOf(desk.drawing)].sort());
@@ -75,10 +65,10 @@ test.each([
 
 test('words to trace become the outlines of their letters', async () => {
   const job = begun('tracing', { letters: 'face', words: 'Moon' });
-  const desk = await deskOf(job);
+  const desk = await drawnDesk(job);
   const [element] = desk.piece.surfaces['front'] ?? [];
   if (element?.kind !== 'printable') throw new Error('no printable');
-  const after = await deskOf(frozenPrintable(desk, element).job);
+  const after = await drawnDesk(frozenPrintable(desk, element).job);
   const dotted = leavesOf(itemsOf(after.drawing)).filter(
     (i) => i.kind === 'path' && i.path.length > 20 && i.stroke !== null,
   );

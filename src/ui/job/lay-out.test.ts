@@ -1,8 +1,7 @@
 /** What the designer does to a layout, as plain functions of the job: undone exactly, frozen and taken apart in place. */
 import fc from 'fast-check';
-import { createComposer, groundOf } from '@/core/compose';
 import type { Drawing } from '@/core/drawing';
-import { Effect, Guide, NamedGrid, Repeat, blankOf, elementsOn, rulesFor, type Element, type Job } from '@/core/job';
+import { Effect, Guide, NamedGrid, Repeat, elementsOn, type Element, type Job } from '@/core/job';
 import { apply, centreOf, mappedBounds, pathBounds, type Path } from '@/core/layout';
 import { box, element, inMemory, makeJob, shape, words } from '@/testing/jobs';
 import { openDesk } from '@/output';
@@ -19,6 +18,7 @@ import { addLayer, changeLayer, moveLayer, removeLayer } from './layers';
 import { withoutMeasure } from './measures';
 import { createJobStore, pieceOf, withElements } from './store';
 import { ungrouped } from './ungroup';
+import { deskOf } from './testing-desk';
 import type { Desk } from './use-desk';
 
 let resources: Desk['resources'];
@@ -27,19 +27,8 @@ beforeAll(async () => {
   ({ resources } = desk);
 });
 
-function deskOf(job: Job): Desk {
-  const piece = pieceOf(job);
-  const blank = blankOf(job, piece);
-  const [surface] = blank.surfaces;
-  if (!surface) throw new Error('no side');
-  const composer = createComposer(groundOf(job, 300, resources)); // prettier-ignore
-  const { drawings, story } = composer.piece(piece, blank.surfaces);
-  const [drawing] = drawings;
-  if (!drawing) throw new Error('nothing drawn');
-  return { job, piece, blank, rules: rulesFor(job, piece), surface, resources, story, drawing, beside: undefined, drawingOf: () => drawing, nameIn: () => undefined }; // prettier-ignore
-}
-
-const drawn = (job: Job): Drawing => deskOf(job).drawing;
+const deskOn = (job: Job) => deskOf(job, resources);
+const drawn = (job: Job): Drawing => deskOn(job).drawing;
 const find = (job: Job, id: string): Element => {
   const found = elementsOn(pieceOf(job), 'front').find((e) => e.id === id);
   if (!found) throw new Error(`no ${id}`);
@@ -88,7 +77,7 @@ test('any sequence of actions, undone, gives the same drawing; redone, the last 
       const store = createJobStore({ head: 1, job: start, undo: [], redo: [] });
       for (const i of sequence) {
         const action = ACTIONS[i];
-        if (action) store.getState().replace(`step ${i}`, action(deskOf(store.getState().job)));
+        if (action) store.getState().replace(`step ${i}`, action(deskOn(store.getState().job)));
       }
       const last = drawn(store.getState().job);
       while (store.getState().undoStack.length > 0) await store.getState().undo();
@@ -111,7 +100,7 @@ describe('what is frozen or taken apart stays where it was', () => {
     const job = makeJob([
       shape('e', [30, 40, 24, 10], { form: 'ribbon', right: 'flat' }, { repeat: [repeat], placement: { against: { box: 'trim' }, x: { start: 30, size: 24 }, y: { start: 40, size: 10 }, rotate: 20 } }),
     ]); // prettier-ignore
-    const desk = deskOf(job);
+    const desk = deskOn(job);
     const copies = desk.drawing.frames[0];
     const { job: frozen, ids } = frozenCopies(desk, find(job, 'e'));
     const after = drawn(frozen);
@@ -129,7 +118,7 @@ describe('what is frozen or taken apart stays where it was', () => {
     const art = { width: 40, height: 30, shapes: [{ path, rule: 'nonzero', fill: red, stroke: null, opacity: 1 }] } as const; // prettier-ignore
     const vector = element<'vector'>({ kind: 'vector', id: 'v', drawing: 'a'.repeat(64), placement: { against: { box: 'trim' }, x: { start: 10, size: 80 }, y: { start: 10, size: 60 } }, recolour: [{ from: red, to: { kind: 'paper' } }] }); // prettier-ignore
     const job = makeJob([vector]);
-    const { job: apart, ids } = ungrouped(deskOf(job), vector, art);
+    const { job: apart, ids } = ungrouped(deskOn(job), vector, art);
     const [made] = elementsOn(pieceOf(apart), 'front');
     expect(ids).toHaveLength(1);
     expect(made).toMatchObject({ kind: 'shape', fill: { kind: 'paper' } });
@@ -180,7 +169,7 @@ describe('groups, boxes and dependants', () => {
   test('frames fill every cell in reading order', () => {
     const grids = [NamedGrid.parse({ id: 'g', name: 'pictures', in: { box: 'safe' }, columns: 3, rows: 2, gutter: 3, rowGutter: 3 })]; // prettier-ignore
     const job = makeJob([], {}, { grids });
-    const { job: after, ids } = framesInCells(deskOf(job), grids[0] ?? NamedGrid.parse({}));
+    const { job: after, ids } = framesInCells(deskOn(job), grids[0] ?? NamedGrid.parse({}));
     const rects = drawn(after).frames.map((f) => f.rect);
     expect(ids).toHaveLength(6);
     expect(rects[0]).toMatchObject({ x: 5, y: 5, width: (138 - 6) / 3 });
@@ -231,7 +220,7 @@ describe('by hand', () => {
   test('content moves within a turned frame the way the pointer goes', () => {
     const frame = element<'picture'>({ kind: 'picture', id: 'p', picture: null, placement: { against: { box: 'trim' }, x: { start: 10, size: 40 }, y: { start: 10, size: 40 }, rotate: 90 } }); // prettier-ignore
     const job = makeJob([frame]);
-    const { job: after } = dragContent({ ...(deskOf(job)), side: 'front', selection: ['p'], step: 0.5, reach: 0 }, 'p', 4, 0); // prettier-ignore
+    const { job: after } = dragContent({ ...(deskOn(job)), side: 'front', selection: ['p'], step: 0.5, reach: 0 }, 'p', 4, 0); // prettier-ignore
     expect(find(after, 'p')).toMatchObject({ offset: { x: 0, y: -4 } });
   });
   test('a set of effects is pasted as it is or scaled to the size it goes to', () => {

@@ -1,4 +1,5 @@
 import { elementsOn, Element, withSide, type ElementOf, type Job, type SolidPaint } from '@/core/job';
+import { paintOfInk } from '@/core/compose';
 import { leavesOf, type Item } from '@/core/drawing';
 import { mapPath, multiply, pathBounds, pathText, placed, type Path } from '@/core/layout';
 import { asShares } from '@/core/shape';
@@ -10,8 +11,7 @@ const MOST = 4_000;
 
 const paintOf = (item: Item): SolidPaint | undefined => {
   const ink = item.kind === 'glyphs' ? item.ink : item.kind === 'path' ? item.fill : undefined;
-  if (ink?.kind !== 'process') return undefined;
-  return ink.from ? { kind: 'rgb', ...ink.from } : { kind: 'process', ...ink.build };
+  return ink?.kind === 'process' ? paintOfInk(ink) : undefined;
 };
 
 /**

@@ -2,7 +2,15 @@
 import { wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding } from '@/core/check';
-import { createComposer, groundOf as jobGround, nameOf, type Resources, type Story } from '@/core/compose';
+import {
+  createComposer,
+  groundOf as jobGround,
+  nameOf,
+  paintBook,
+  type PaintBook,
+  type Resources,
+  type Story,
+} from '@/core/compose';
 import type { Drawing } from '@/core/drawing';
 import { facingOf, type Blank, type BlankSurface } from '@/core/format';
 import type { Mm } from '@/core/measure';
@@ -21,6 +29,8 @@ export interface Desk {
   readonly rules: Rules;
   readonly surface: BlankSurface;
   readonly resources: Resources;
+  /** What its paints mean on its paper. */
+  readonly paints: PaintBook;
   /** The text that an element shows, or shows a part of. */
   readonly story: (id: string) => Story | undefined;
   readonly drawing: Drawing;
@@ -43,10 +53,15 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
     if (!resources) return undefined;
     return createComposer(jobGround(job, ppi, resources));
     // eslint-disable-next-line react-hooks/exhaustive-deps -- nothing else of the job is ground
-  }, [resources, job.language, job.unit, ppi, job.assets, job.styles, job.cellStyles]);
+  }, [resources, job.language, job.unit, ppi, job.assets, job.styles, job.cellStyles, job.inks, job.swatches]);
+  const { inks, swatches } = job;
+  const paints = useMemo(
+    () => resources && paintBook(resources.colour, { inks, swatches }),
+    [resources, inks, swatches],
+  );
   const desk = useMemo((): Desk | undefined => {
     const surface = surfaceOf(blank, piece, side) ?? blank.surfaces[0];
-    if (!composer || !resources || !surface) return undefined;
+    if (!composer || !resources || !paints || !surface) return undefined;
     const surfaces = surfacesToLay(blank, piece);
     const facing = surface.boxes.spread === surface.boxes.trim ? undefined : facingOf(surface.name);
     const { drawings, story } = composer.piece(piece, surfaces, [
@@ -62,6 +77,7 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
       rules,
       surface,
       resources,
+      paints,
       story,
       drawing,
       beside: other && {
@@ -74,7 +90,7 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
         return found && nameOf(found.element);
       },
     };
-  }, [job, piece, blank, rules, side, composer, resources]);
+  }, [job, piece, blank, rules, side, composer, resources, paints]);
   return { desk, problem };
 }
 
