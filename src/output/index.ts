@@ -11,3 +11,4 @@ export * from './pictures';
 export * from './palette';
 export * from './fonts';
 export * from './kinds';
+export { plateItems, sidePlates } from './plates';

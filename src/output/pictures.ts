@@ -5,9 +5,10 @@ import type { PictureConverter } from '../bring-in/profile';
 import type { Adjust } from '../core/element';
 import type { PictureAsset } from '../core/job';
 import type { EncodedPicture } from '../paint/pdf';
+import type { InkPixels } from '../paint/plates';
 import { adjusted, type Pixels } from './adjust';
 import { cmykJpeg } from './cmyk-jpeg';
-import { gaussian } from './gaussian';
+import { gaussian } from '../paint/gaussian';
 
 /** Pixels that a picture is used at. */
 export interface PictureSize {
@@ -50,9 +51,43 @@ const sized = (bytes: Uint8Array, asset: PictureAsset, size: PictureSize) => {
 };
 
 /**
- * A picture for the press: RGB is converted through the output profile, CMYK keeps its numbers, grey prints in black.
- * What came without loss stays without loss.
+ * The inks of a picture: RGB is converted through the output profile, CMYK keeps its numbers, grey prints in black.
+ * This is what the press file carries and what the plates show.
  */
+export async function inkPixels(
+  bytes: Uint8Array,
+  asset: PictureAsset,
+  size: PictureSize,
+  converter: PictureConverter,
+  treatment: Treatment = {},
+): Promise<InkPixels> {
+  if (isTreated(treatment)) {
+    const { rgb, alpha, ...grown } = await treated(bytes, asset, size, converter, treatment);
+    const clear = alpha && { alpha };
+    return treatment.adjust?.grey
+      ? { ...grown, space: 'grey', pixels: everyThird(rgb).map((v) => 255 - v), ...clear }
+      : { ...grown, space: 'cmyk', pixels: converter.rgbToCmyk(rgb), ...clear };
+  }
+  const clear = asset.alpha ? { alpha: await rawAlpha(bytes, asset, size) } : {};
+  const pipeline = sized(bytes, asset, size).removeAlpha();
+  switch (asset.colour) {
+    case 'grey': {
+      const grey = await pipeline.toColourspace('b-w').raw().toBuffer();
+      return { ...size, space: 'grey', pixels: grey.map((v) => 255 - v), ...clear };
+    }
+    case 'cmyk': {
+      const pixels = await pipeline.pipelineColourspace('cmyk').toColourspace('cmyk').raw().toBuffer();
+      return { ...size, space: 'cmyk', pixels, ...clear };
+    }
+    case 'rgb': {
+      // An embedded profile is honoured on the way to sRGB.
+      const rgb = await pipeline.toColourspace('srgb').raw().toBuffer();
+      return { ...size, space: 'cmyk', pixels: converter.rgbToCmyk(rgb), ...clear };
+    }
+  }
+}
+
+/** A picture for the press; what came without loss stays without loss. */
 export async function pressPicture(
   bytes: Uint8Array,
   asset: PictureAsset,
@@ -61,29 +96,11 @@ export async function pressPicture(
   treatment: Treatment = {},
 ): Promise<EncodedPicture> {
   const lossless = asset.format === 'png' || asset.format === 'tiff';
-  if (isTreated(treatment)) {
-    const { rgb, alpha, ...grown } = await treated(bytes, asset, size, converter, treatment);
-    const mask = alpha && { mask: deflateSync(alpha) };
-    if (treatment.adjust?.grey) return { ...(await encodeGrey(everyThird(rgb), grown, lossless)), ...mask };
-    return { ...(await encodeCmyk(converter.rgbToCmyk(rgb), grown, lossless)), ...mask };
-  }
-  const mask = asset.alpha ? { mask: await alphaOf(bytes, asset, size) } : {};
-  const pipeline = sized(bytes, asset, size);
-  switch (asset.colour) {
-    case 'grey': {
-      const grey = pipeline.removeAlpha().toColourspace('b-w');
-      return { ...(await encodeGrey(await grey.raw().toBuffer(), size, lossless)), ...mask };
-    }
-    case 'cmyk': {
-      const raw = await pipeline.removeAlpha().pipelineColourspace('cmyk').toColourspace('cmyk').raw().toBuffer();
-      return { ...(await encodeCmyk(raw, size, lossless)), ...mask };
-    }
-    case 'rgb': {
-      // An embedded profile is honoured on the way to sRGB.
-      const rgb = await pipeline.removeAlpha().toColourspace('srgb').raw().toBuffer();
-      return { ...(await encodeCmyk(converter.rgbToCmyk(rgb), size, lossless)), ...mask };
-    }
-  }
+  const { space, pixels, alpha, ...grown } = await inkPixels(bytes, asset, size, converter, treatment);
+  const mask = alpha && { mask: deflateSync(alpha) };
+  return space === 'grey'
+    ? { ...(await encodeGrey(pixels.map((v) => 255 - v), grown, lossless)), ...mask }
+    : { ...(await encodeCmyk(pixels, grown, lossless)), ...mask };
 }
 
 async function encodeGrey(raw: Uint8Array, size: PictureSize, lossless: boolean): Promise<EncodedPicture> {
@@ -145,10 +162,6 @@ async function encodeCmyk(raw: Uint8Array, size: PictureSize, lossless: boolean)
     : { ...size, space: 'cmyk', bytes: await cmykJpeg(raw, size, QUALITY), filter: 'jpeg', inverted: true };
 }
 
-/** Opacity of a picture, 8 bits a pixel, deflated. */
-const alphaOf = async (bytes: Uint8Array, asset: PictureAsset, size: PictureSize): Promise<Uint8Array> =>
-  deflateSync(await rawAlpha(bytes, asset, size));
-
 const rawAlpha = async (bytes: Uint8Array, asset: PictureAsset, size: PictureSize): Promise<Uint8Array> =>
   sized(bytes, asset, size).ensureAlpha().extractChannel('alpha').raw().toBuffer();
 
@@ -160,25 +173,14 @@ export async function screenPicture(
   converter: PictureConverter,
   treatment: Treatment = {},
 ): Promise<Pixels> {
-  if (isTreated(treatment)) {
-    const { rgb, ...rest } = await treated(bytes, asset, size, converter, treatment);
-    const cmyk = treatment.adjust?.grey ? blackOnly(everyThird(rgb)) : converter.rgbToCmyk(rgb);
-    return { ...rest, rgb: converter.cmykToRgb(cmyk) };
-  }
-  const pipeline = sized(bytes, asset, size).removeAlpha();
-  const cmyk =
-    asset.colour === 'cmyk'
-      ? await pipeline.pipelineColourspace('cmyk').toColourspace('cmyk').raw().toBuffer()
-      : asset.colour === 'grey'
-        ? blackOnly(await pipeline.toColourspace('b-w').raw().toBuffer())
-        : converter.rgbToCmyk(await pipeline.toColourspace('srgb').raw().toBuffer());
-  const alpha = asset.alpha ? await rawAlpha(bytes, asset, size) : undefined;
-  return { ...size, rgb: converter.cmykToRgb(cmyk), ...(alpha && { alpha }) };
+  const { space, pixels, alpha, ...grown } = await inkPixels(bytes, asset, size, converter, treatment);
+  const rgb = converter.cmykToRgb(space === 'grey' ? blackOnly(pixels) : pixels);
+  return { ...grown, rgb, ...(alpha && { alpha }) };
 }
 
-/** Grey as the black plate prints it. */
-function blackOnly(grey: Uint8Array): Uint8Array {
-  const cmyk = new Uint8Array(grey.length * 4);
-  grey.forEach((v, i) => (cmyk[i * 4 + 3] = 255 - v));
+/** Black alone, as four inks. */
+function blackOnly(black: Uint8Array): Uint8Array {
+  const cmyk = new Uint8Array(black.length * 4);
+  black.forEach((v, i) => (cmyk[i * 4 + 3] = v));
   return cmyk;
 }

@@ -7,7 +7,7 @@ import type { EncodedMask, PdfRequest } from '../paint/pdf';
 import { svgMask } from '../paint/svg';
 import { CannotExport } from './cannot-export';
 import type { Desk } from './desk';
-import { gaussian } from './gaussian';
+import { gaussian } from '../paint/gaussian';
 import { silhouettePng } from './silhouette';
 
 /** Pixels to a standard deviation: a Gaussian has nothing finer to show. */

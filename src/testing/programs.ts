@@ -57,13 +57,16 @@ export interface Plate {
   readonly mean: number;
 }
 
-/** The plates of one page, by name (Cyan, Magenta, Yellow, Black and spots). */
-export async function platesOf(pdf: Uint8Array, page: number, ppi: number): Promise<ReadonlyMap<string, Plate>> {
+/**
+ * The plates of one page, by name (Cyan, Magenta, Yellow, Black and spots).
+ * @param finer drawn so many times finer and averaged, so that edges are grey as far as they cover their pixels
+ */
+export async function platesOf(pdf: Uint8Array, page: number, ppi: number, finer = 1): Promise<ReadonlyMap<string, Plate>> {
   const { default: sharp } = await import('sharp');
   return inFolder(async (folder) => {
     writeFileSync(join(folder, 'f.pdf'), pdf);
     run('gs', [
-      '-q', '-dNOPAUSE', '-dBATCH', '-dSAFER', '-sDEVICE=tiffsep', `-r${ppi}`, `-dFirstPage=${page}`, `-dLastPage=${page}`,
+      '-q', '-dNOPAUSE', '-dBATCH', '-dSAFER', '-sDEVICE=tiffsep', `-r${ppi * finer}`, `-dDownScaleFactor=${finer}`, `-dFirstPage=${page}`, `-dLastPage=${page}`,
       `-sOutputFile=${join(folder, 'p.tif')}`, join(folder, 'f.pdf'),
     ]); // prettier-ignore
     const plates = new Map<string, Plate>();

@@ -1,0 +1,238 @@
+import { writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import sharp from 'sharp';
+import type { Blend, Element, Job, Paint, PictureAsset, SolidPaint } from '../core/job';
+import type { SpotInk } from '../core/element';
+import { edges } from '../core/layout';
+import { LAID_OUT } from '../demo';
+import { demoPiece } from '../testing/demo';
+import { pdfOf } from '../testing/exports';
+import { box, inMemory, line, makeJob, picture, pictureFacts, shape, words } from '../testing/jobs';
+import { platesOf, type Plate } from '../testing/programs';
+import { openDesk, plateItems, pressPage, sidePlates, type AssetSource } from './index';
+
+const AT = new Date('2026-05-01T09:00:00Z');
+const PPI = 100;
+/** Ghostscript paints every pixel that an area touches; drawn finer and averaged it comes near to true areas. */
+const FINER = 8;
+
+const process = (c: number, m: number, y: number, k: number, overprint?: boolean) =>
+  ({ kind: 'process', c, m, y, k, ...(overprint !== undefined && { overprint }) }) as const;
+const spot = (tint: number, more: { c?: number; m?: number; y?: number; k?: number; overprint?: boolean } = {}): SolidPaint => ({
+  kind: 'spot',
+  c: 0,
+  m: 0,
+  y: 0,
+  k: 0,
+  spots: [{ ink: 'Silver', tint }],
+  ...more,
+});
+
+const INKS: SpotInk[] = [
+  { name: 'Silver', finish: 'metallic', c: 0, m: 0, y: 0, k: 45 },
+  { name: 'Moon glow', finish: 'fluorescent', c: 0, m: 20, y: 90, k: 0 },
+];
+
+const GROUND = box('ground', [0, 0, 60, 60], { fill: process(60, 20, 0, 0) });
+const PALE = box('pale', [0, 20, 60, 20], { fill: process(0, 30, 60, 10) });
+const gradient = (shape: 'linear' | 'radial', stops: readonly (readonly [at: number, paint: SolidPaint, opacity?: number])[], more: object = {}): Paint => ({
+  kind: 'gradient', shape, angle: 30, length: 100, centre: { x: 0.5, y: 0.5 }, stops: stops.map(([at, paint, opacity = 1]) => ({ at, paint, opacity })), ...more,
+}); // prettier-ignore
+
+/** A picture drawn here: bars of colour with a wave through them. */
+async function drawn(format: 'png' | 'jpeg' | 'tiff', colour: 'rgb' | 'grey' | 'cmyk', alpha: boolean): Promise<{ sha: string; bytes: Uint8Array; facts: PictureAsset }> {
+  const [width, height] = [320, 240];
+  const channels = colour === 'cmyk' ? 4 : colour === 'grey' ? 1 : alpha ? 4 : 3;
+  const pixels = new Uint8Array(width * height * channels);
+  for (let y = 0; y < height; y += 1)
+    for (let x = 0; x < width; x += 1)
+      for (let c = 0; c < channels; c += 1) {
+        const isAlpha = alpha && c === 3;
+        const value = isAlpha ? 127 + 127 * Math.sin(x / 40) : 127 + 100 * Math.sin(x / (30 + 11 * c)) * Math.cos(y / (45 - 7 * c));
+        pixels[(y * width + x) * channels + c] = Math.round(value);
+      }
+  const raw = sharp(pixels, { raw: { width, height, channels } });
+  const image = colour === 'cmyk' ? sharp(await cmykTiff(pixels, width, height)) : raw;
+  const bytes = new Uint8Array(colour === 'cmyk' ? await cmykTiff(pixels, width, height) : await (format === 'png' ? image.png() : image.jpeg({ quality: 95 })).toBuffer());
+  return { sha: createHash('sha256').update(bytes).digest('hex'), bytes, facts: { ...pictureFacts(width, height), format, colour, alpha } };
+} // prettier-ignore
+
+const cmykTiff = (pixels: Uint8Array, width: number, height: number) =>
+  sharp(pixels, { raw: { width, height, channels: 4 } })
+    .pipelineColourspace('cmyk')
+    .toColourspace('cmyk')
+    .tiff({ compression: 'none' })
+    .toBuffer();
+
+const BLENDED: readonly Blend[] = ['multiply', 'screen', 'overlay', 'darken', 'lighten', 'color-dodge', 'color-burn', 'hard-light', 'soft-light', 'difference', 'exclusion']; // prettier-ignore
+
+/** Every construct of a drawing, one a page. */
+const PAGES: Readonly<Record<string, readonly Element[]>> = {
+  'areas that knock out what is beneath': [GROUND, PALE, box('a', [10, 10, 20, 40], { fill: process(0, 90, 80, 0) })],
+  'rounded, oval and star': [
+    GROUND,
+    shape('a', [5, 5, 20, 15], { form: 'rectangle', radius: 4 }, { fill: process(0, 50, 100, 0) }),
+    shape('b', [30, 5, 25, 20], { form: 'ellipse' }, { fill: process(0, 0, 0, 70) }),
+    shape('c', [15, 25, 30, 30], { form: 'star' }, { fill: process(0, 0, 90, 0) }),
+  ],
+  'turned and sheared': [
+    { ...box('a', [15, 15, 30, 20], { fill: process(0, 80, 0, 0) }), placement: { ...box('x', [15, 15, 30, 20]).placement, rotate: 27, shear: 15 } },
+  ], // prettier-ignore
+  'a path with a hole': [
+    GROUND,
+    shape('a', [5, 5, 50, 50], { form: 'path', data: 'M0 0L1 0L1 1L0 1ZM0.2 0.2C0.2 0.9 0.8 0.9 0.8 0.2Z' }, { fill: process(10, 0, 80, 0) }),
+  ], // prettier-ignore
+  'strokes with every join': [
+    shape('a', [5, 5, 20, 20], { form: 'star' }, { fill: null, stroke: { paint: process(100, 50, 0, 0), widthPt: 6, join: 'miter' } }),
+    shape('b', [33, 5, 20, 20], { form: 'star' }, { fill: null, stroke: { paint: process(0, 100, 0, 0), widthPt: 6, join: 'round' } }),
+    shape('c', [5, 33, 20, 20], { form: 'star' }, { fill: process(0, 0, 50, 0), stroke: { paint: process(0, 0, 0, 80), widthPt: 6, join: 'bevel' } }),
+    shape('d', [33, 33, 20, 20], { form: 'ellipse' }, { fill: null, stroke: { paint: process(80, 0, 60, 0), widthPt: 8 } }),
+  ], // prettier-ignore
+  'strokes inside and outside of their outlines': [
+    shape('a', [5, 5, 22, 22], { form: 'ellipse' }, { fill: process(0, 10, 60, 0), stroke: { paint: process(90, 10, 0, 0), widthPt: 9, align: 'in' } }),
+    shape('b', [33, 8, 18, 18], { form: 'rectangle' }, { fill: process(0, 10, 60, 0), stroke: { paint: process(0, 90, 0, 0), widthPt: 9, align: 'out' } }),
+  ], // prettier-ignore
+  'dashes and dots': [
+    line('a', [5, 10, 50, 0], { stroke: { paint: process(0, 0, 0, 100), widthPt: 3, dash: 'dashed' } }),
+    line('b', [5, 20, 50, 10], { stroke: { paint: process(0, 100, 100, 0), widthPt: 4, dash: 'dotted' } }),
+    line('c', [5, 35, 50, 15], { slope: 'up', stroke: { paint: process(100, 0, 0, 0), widthPt: 5, dash: { onPt: 10, offPt: 6 }, cap: 'square' } }),
+    shape('d', [20, 40, 20, 15], { form: 'ellipse' }, { fill: null, stroke: { paint: process(50, 0, 90, 0), widthPt: 2, dash: 'dashed' } }),
+  ], // prettier-ignore
+  'type, reversed and overprinting': [
+    GROUND,
+    words('a', 'Black type overprints', [4, 4, 52, 12], { sizePt: 16 }),
+    words('b', 'Paper type', [4, 18, 52, 12], { sizePt: 18, paint: { kind: 'paper' } }),
+    words('c', 'Red type knocks out', [4, 32, 52, 24], { sizePt: 24, family: 'Source Serif 4', paint: process(0, 100, 90, 0) }),
+  ], // prettier-ignore
+  'type with an outline': [
+    GROUND,
+    { ...words('a', 'Moon', [4, 10, 52, 40], { sizePt: 48, paint: process(0, 0, 80, 0) }), effects: [{ effect: 'outline', width: 1, paint: process(0, 0, 0, 60) }] },
+  ], // prettier-ignore
+  'a linear gradient': [box('a', [5, 5, 50, 50], { fill: gradient('linear', [[0, process(90, 10, 0, 0)], [40, process(0, 80, 20, 0)], [100, process(0, 0, 90, 10)]]) })],
+  'a radial gradient': [GROUND, shape('a', [5, 5, 50, 50], { form: 'ellipse' }, { fill: gradient('radial', [[0, process(0, 0, 80, 0)], [100, process(80, 60, 0, 20)]], { centre: { x: 0.4, y: 0.3 } }) })],
+  'a gradient with a hard edge': [box('a', [5, 5, 50, 50], { fill: gradient('linear', [[0, process(90, 10, 0, 0)], [50, process(60, 10, 0, 0)], [50, process(0, 80, 20, 0)], [100, process(0, 10, 0, 0)]], { angle: 0 }) })],
+  'a gradient that fades out': [GROUND, PALE, box('a', [5, 5, 50, 50], { fill: gradient('linear', [[0, process(0, 90, 90, 0), 1], [100, process(0, 90, 90, 0), 0]]) })],
+  'a spot ink, solid and as a tint': [GROUND, box('a', [5, 5, 20, 50], { fill: spot(100) }), box('b', [35, 5, 20, 50], { fill: spot(40) })],
+  'a spot ink mixed with process inks': [GROUND, box('a', [10, 10, 40, 40], { fill: spot(60, { m: 50, k: 10 }) })],
+  'a spot ink that overprints': [GROUND, PALE, box('a', [10, 10, 40, 40], { fill: spot(80, { overprint: true }) })],
+  'process inks that overprint': [GROUND, PALE, box('a', [10, 10, 40, 40], { fill: process(0, 70, 0, 30, true) })],
+  'process over a spot': [box('s', [0, 0, 60, 30], { fill: spot(100) }), box('a', [10, 10, 40, 40], { fill: process(20, 70, 0, 0) })],
+  'a gradient between two spots': [GROUND, box('a', [5, 5, 50, 50], { fill: { ...gradient('linear', [[0, spot(100)], [100, spot(0)]]), stops: [{ at: 0, opacity: 1, paint: spot(100) }, { at: 100, opacity: 1, paint: { kind: 'spot', c: 10, m: 0, y: 0, k: 0, spots: [{ ink: 'Moon glow', tint: 90 }] } }] } as Paint })],
+  'half clear': [GROUND, PALE, box('a', [10, 10, 40, 40], { fill: process(0, 90, 40, 0), opacity: 0.5 })],
+  'half clear, filled and stroked, as one': [GROUND, shape('a', [10, 10, 40, 40], { form: 'star' }, { fill: process(0, 90, 40, 0), stroke: { paint: process(0, 0, 0, 90), widthPt: 6 }, opacity: 0.6 })],
+  'half clear spot': [GROUND, PALE, box('a', [10, 10, 40, 40], { fill: spot(100), opacity: 0.5 })],
+  ...Object.fromEntries(BLENDED.map((blend) => [`mixed by ${blend}`, [box('g', [0, 0, 60, 60], { fill: gradient('linear', [[0, process(80, 10, 0, 0)], [100, process(0, 20, 70, 30)]], { angle: 0 }) }), box('a', [10, 15, 40, 30], { fill: gradient('linear', [[0, process(10, 70, 20, 0)], [100, process(50, 0, 60, 20)]], { angle: 90 }), blend })]])),
+  'a shadow': [GROUND, shape('a', [15, 15, 25, 25], { form: 'star' }, { fill: process(0, 0, 80, 0), effects: [{ effect: 'shadow', dx: 3, dy: 3, blur: 4, paint: process(0, 0, 0, 100) }] })],
+  'a glow': [GROUND, shape('a', [15, 15, 25, 25], { form: 'ellipse' }, { fill: process(60, 60, 0, 0), effects: [{ effect: 'glow', blur: 6, spread: 1, paint: process(0, 0, 90, 0) }] })],
+  'a blur and a soft edge': [GROUND, box('a', [5, 5, 22, 22], { fill: process(0, 80, 80, 0), effects: [{ effect: 'blur', blur: 3 }] }), box('b', [33, 33, 20, 20], { fill: process(0, 0, 80, 0), effects: [{ effect: 'soft-edge', blur: 4 }] })],
+  'copies in a grid': [GROUND, box('a', [2, 2, 5, 5], { fill: process(0, 60, 80, 0), repeat: [{ way: 'rows', in: { box: 'trim' }, across: 6, down: 6, gapAcross: 4, gapDown: 4 }] })],
+}; // prettier-ignore
+
+const SIZE = { size: { width: 60, height: 60 }, bleed: edges(0) };
+const UNMARKED = { output: { ...makeJob().output, marks: { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false } } };
+
+interface Plated {
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly ours: Uint8Array;
+  readonly theirs: Plate;
+}
+
+async function bothPlates(job: Job, assets: AssetSource, side: number): Promise<readonly Plated[]> {
+  const desk = await openDesk(job, assets);
+  const shown = desk.sides[side];
+  if (!shown) throw new Error('no such side');
+  const { sheet } = pressPage(desk, shown, AT);
+  const items = plateItems(desk, shown, AT, { marks: true });
+  const ours = await sidePlates(desk, shown, items, { box: sheet, scale: PPI / 25.4 });
+  const theirs = await platesOf(await pdfOf(job, assets), side + 1, PPI, FINER);
+  expect([...theirs.keys()].filter((name) => (theirs.get(name)?.mean ?? 0) > 0).sort()).toEqual([...ours.names].filter((_, i) => ours.pixels[i]?.some((v) => v > 0)).sort());
+  return [...theirs].flatMap(([name, plate]) => {
+    const own = ours.pixels[ours.names.indexOf(name)];
+    return own ? [{ name, ours: own, theirs: plate, width: ours.width, height: ours.height }] : [];
+  });
+} // prettier-ignore
+
+/** Sides of the squares that are compared by their means, pixels. */
+const BLOCK = 8;
+/** A pixel differs from its neighbour by more than this at an edge, of 255. */
+const EDGE = 12;
+
+/**
+ * Two plates of one page.
+ * @returns the mean absolute difference, and the largest difference of the means of a square without an edge in it, both in percent
+ */
+function difference({ ours, theirs, width, height }: Plated): { readonly mean: number; readonly region: number; readonly where: string } {
+  expect(Math.abs(theirs.width - width) + Math.abs(theirs.height - height)).toBeLessThanOrEqual(2);
+  const [w, h] = [Math.min(width, theirs.width), Math.min(height, theirs.height)];
+  const at = (x: number, y: number) => theirs.ink[y * theirs.width + x] ?? 0;
+  const own = (x: number, y: number) => ours[y * width + x] ?? 0;
+  /** Whether a plate changes from a pixel to its neighbour. */
+  const jumps = (of: typeof at, x: number, y: number, dx: number, dy: number) => x + dx >= 0 && y + dy >= 0 && x + dx < w && y + dy < h && Math.abs(of(x + dx, y + dy) - of(x, y)) > EDGE;
+  let sum = 0;
+  let region = 0;
+  let where = '';
+  for (let top = 0; top < h; top += BLOCK)
+    for (let left = 0; left < w; left += BLOCK) {
+      let signed = 0;
+      let count = 0;
+      let isEdge = false;
+      for (let y = top; y < Math.min(h, top + BLOCK); y += 1)
+        for (let x = left; x < Math.min(w, left + BLOCK); x += 1) {
+          const d = own(x, y) - at(x, y);
+          sum += Math.abs(d);
+          signed += d;
+          count += 1;
+          // The pixels around a square belong to it: an edge beside it reaches in.
+          if (AROUND.some(([dx, dy]) => jumps(at, x, y, dx, dy) || jumps(own, x, y, dx, dy))) isEdge = true;
+        }
+      if (!isEdge && Math.abs(signed / count) > region) { region = Math.abs(signed / count); where = `${left},${top}: ${own(left + 4, top + 4)} ${at(left + 4, top + 4)} ${w}x${h}`; }
+    }
+  return { mean: sum / (w * h) / 2.55, region: region / 2.55, where };
+} // prettier-ignore
+
+const AROUND = [[1, 0], [0, 1], [-1, 0], [0, -1]] as const; // prettier-ignore
+
+const report: string[] = [];
+function expectAlike(what: string, plates: readonly Plated[]): void {
+  for (const plate of plates) {
+    const { mean, region, where } = difference(plate);
+    report.push(`${what}, ${plate.name}: mean ${mean.toFixed(3)} %, region ${region.toFixed(2)} % at ${where}`);
+    if (globalThis.process.env.YS_ONLY_REPORT) continue;
+    expect([what, plate.name, mean < 0.5, region < 2]).toEqual([what, plate.name, true, true]);
+  }
+}
+afterAll(() => { if (globalThis.process.env.YS_ONLY_REPORT) writeFileSync('/tmp/look/report.txt', report.join('\n')); });
+
+/** Pieces that Ghostscript separates in seconds. */
+const SMALL: readonly string[] = ['business-card', 'member-card', 'solstice-card', 'observing-pad', 'meteor-tickets'];
+
+describe('plates are those that Ghostscript separates from the press file (tiffsep)', () => {
+  test.each(Object.entries(PAGES))('%s', async (what, elements) => {
+    const job = makeJob(elements, { inks: INKS, ...UNMARKED }, SIZE);
+    expectAlike(what, await bothPlates(job, inMemory(), 0));
+  });
+
+  test.each([
+    ['RGB', 'jpeg', 'rgb', false],
+    ['RGB, partly clear', 'png', 'rgb', true],
+    ['grey', 'png', 'grey', false],
+    ['CMYK', 'tiff', 'cmyk', false],
+  ] as const)('a %s picture, level, turned and mirrored', async (what, format, colour, alpha) => {
+    const { sha, bytes, facts } = await drawn(format, colour, alpha);
+    const elements = [
+      GROUND,
+      picture('a', sha, [3, 3, 26, 20]),
+      picture('b', sha, [32, 3, 22, 22], { turn: 20, flip: { across: true, down: false } }),
+      { ...picture('c', sha, [10, 30, 30, 22]), placement: { ...picture('x', sha, [10, 30, 30, 22]).placement, rotate: -15 } },
+    ]; // prettier-ignore
+    const job = makeJob(elements, { assets: { [sha]: facts }, ...UNMARKED }, SIZE);
+    expectAlike(what, await bothPlates(job, inMemory(new Map([[sha, bytes]])), 0));
+  });
+
+  test.each(LAID_OUT.filter(({ file }) => SMALL.includes(file)).map(({ file }) => file))('the first sides of %s', async (file) => {
+    const { job, assets } = await demoPiece(file, 0.4);
+    for (const side of [0, 1].slice(0, job.pieces.length === 1 ? 2 : 1)) if ((await openDesk(job, assets)).sides[side]) expectAlike(`${file} ${side}`, await bothPlates(job, assets, side));
+  }, 60_000); // prettier-ignore
+});
