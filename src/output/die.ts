@@ -1,4 +1,4 @@
-import { processLayers } from '../core/marks';
+import { linesOn, processLayers } from '../core/marks';
 import { ptToMm } from '../core/measure';
 import type { Process } from '../core/shop';
 import { rulesFor } from '../core/job';
@@ -15,7 +15,7 @@ import { PROFILE_FACTS, readProfile } from './profiles';
 /** Process lines alone, at true size, a layer for each process: one PDF, and an SVG and a DXF of each side that has any. */
 export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promise<readonly OutputFile[]> {
   const { job } = desk;
-  const sides = distinct(desk.sides.filter((side) => side.surface.processLines.length > 0));
+  const sides = distinct(desk.sides.filter((side) => linesOn(side.surface, side.drawing).length > 0));
   const [first] = sides;
   if (!first)
     throw new CannotExport('This piece has no cut, fold or other line for a die maker. Give it some under Size.');
@@ -23,8 +23,8 @@ export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promis
   const name = rulesFor(job, first.piece).profile;
   progress(0.2, 'Writing the PDF');
   const bytes = await writePdf({
-    pages: sides.map(({ surface, rules }) => ({
-      parts: processLayers(surface.processLines, rules).map((layer) => ({ layer })),
+    pages: sides.map(({ surface, drawing, rules }) => ({
+      parts: processLayers(linesOn(surface, drawing), rules).map((layer) => ({ layer })),
       trim: surface.boxes.trim,
       bleed: surface.boxes.trim,
       sheet: surface.boxes.trim,
@@ -38,12 +38,13 @@ export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promis
     },
   });
   const files: OutputFile[] = [{ name: `${stem}-die.pdf`, type: 'application/pdf', bytes }];
-  for (const { surface, rules } of sides) {
+  for (const { surface, drawing, rules } of sides) {
+    const lines = linesOn(surface, drawing);
     progress(0.2 + (0.8 * files.length) / (2 * sides.length + 1), `Writing the lines of the ${surface.name}`);
     const layer = (process: Process) => ({ name: rules.lines[process].spot, form: rules.lines[process].form });
     const own = `${stem}-${fileStem(surface.name)}-die`;
-    const svg = dieSvg(surface, layer, ptToMm(rules.lineWeightPt.value));
-    const dxf = dxfOf(surface.processLines, surface.boxes.trim.height, layer);
+    const svg = dieSvg(surface.boxes.trim, lines, layer, ptToMm(rules.lineWeightPt.value));
+    const dxf = dxfOf(lines, surface.boxes.trim.height, layer);
     files.push({ name: `${own}.svg`, type: 'image/svg+xml', bytes: new TextEncoder().encode(svg) });
     files.push({ name: `${own}.dxf`, type: 'image/vnd.dxf', bytes: new TextEncoder().encode(dxf) });
   }
@@ -54,8 +55,8 @@ export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promis
 /** Sides whose lines are those of an earlier side are not said twice. */
 function distinct(sides: readonly DeskSide[]): readonly DeskSide[] {
   const known = new Set<string>();
-  return sides.filter(({ surface }) => {
-    const key = JSON.stringify([surface.outline, surface.processLines]);
+  return sides.filter(({ surface, drawing }) => {
+    const key = JSON.stringify([surface.outline, linesOn(surface, drawing)]);
     return !known.has(key) && known.add(key);
   });
 }

@@ -99,7 +99,14 @@ export async function pressPicture(
   const { space, pixels, alpha, ...grown } = await inkPixels(bytes, asset, size, converter, treatment);
   const mask = alpha && { mask: deflateSync(alpha) };
   return space === 'grey'
-    ? { ...(await encodeGrey(pixels.map((v) => 255 - v), grown, lossless)), ...mask }
+    ? {
+        ...(await encodeGrey(
+          pixels.map((v) => 255 - v),
+          grown,
+          lossless,
+        )),
+        ...mask,
+      }
     : { ...(await encodeCmyk(pixels, grown, lossless)), ...mask };
 }
 

@@ -213,6 +213,8 @@ test('words stand where they were set, to a hundredth of a point (pdftotext -bbo
       frames: [],
       repeated: [],
       reserved: [],
+      lines: [],
+      coats: [],
       notes: [],
     },
   );

@@ -1,8 +1,9 @@
-import { inksIn } from '../core/colour';
-import { itemsOf, leavesOf, type Drawing, type Ink } from '../core/drawing';
-import { marksFor, processLayers, processPlates } from '../core/marks';
+import { PROCESS, PROCESS_PLATES } from '../core/colour';
+import { itemsOf } from '../core/drawing';
+import { finishLayers, finishesOn, linesOn, marksFor } from '../core/marks';
 import { rulesFor } from '../core/job';
 import { writePdf, type PdfPage } from '../paint/pdf';
+import { plateNames } from '../paint/plates';
 import { SLUG_FACE } from '../core/compose';
 import type { Desk, DeskSide } from './desk';
 import type { OutputFile, Progress } from './export';
@@ -40,7 +41,10 @@ export async function pressFile(desk: Desk, at: Date, progress: Progress): Promi
 /** A side with its marks: artwork first, marks above everything. */
 export function pressPage(desk: Desk, side: DeskSide, at: Date): PdfPage {
   const { job, fonts } = desk;
-  const { boxes, processLines } = side.surface;
+  const { boxes } = side.surface;
+  const layers = finishLayers(finishesOn(side.piece, side.surface, side.drawing), side.rules);
+  const artwork = itemsOf(side.drawing);
+  const plates = plateNames([...artwork, ...layers.flatMap((layer) => layer.items)]);
   const { sheet, items } = marksFor({
     boxes,
     marks: job.output.marks,
@@ -51,41 +55,23 @@ export function pressPage(desk: Desk, side: DeskSide, at: Date): PdfPage {
       job: job.name,
       side: side.blank.scale === 1 ? side.surface.name : `${side.surface.name}, drawn 1:${side.blank.scale}`,
       date: at.toISOString().slice(0, 10),
-      plates: [...platesOf(side.drawing), ...processPlates(processLines, side.rules)].join(' '),
+      plates: [shortNames(plates), ...floodsOf(side)].join(' · '),
     },
-    lines: processLines,
+    lines: linesOn(side.surface, side.drawing),
     codes: side.rules.lines,
   });
-  const layers = processLayers(processLines, side.rules);
   return {
-    parts: [{ items: itemsOf(side.drawing) }, ...layers.map((layer) => ({ layer })), { items }],
+    parts: [{ items: artwork }, ...layers.map((layer) => ({ layer })), { items }],
     trim: boxes.trim,
     bleed: boxes.bleed,
     sheet,
   };
 }
 
-/** The plates that a side needs, in printing order. A picture or a page of a document counts as all four. */
-export function platesOf(drawing: Drawing): readonly string[] {
-  const used = new Set<string>();
-  const note = (ink: Ink | undefined | null) => {
-    if (ink?.kind === 'process') for (const name of inksIn(ink.build)) used.add(name);
-    if (ink?.kind === 'gradient') for (const { build } of ink.stops) for (const name of inksIn(build)) used.add(name);
-  };
-  for (const item of leavesOf(itemsOf(drawing))) {
-    switch (item.kind) {
-      case 'path':
-        note(item.fill);
-        note(item.stroke?.ink);
-        break;
-      case 'glyphs':
-        note(item.ink);
-        note(item.stroke?.ink);
-        break;
-      case 'picture':
-      case 'page':
-        for (const ink of ['c', 'm', 'y', 'k']) used.add(ink);
-    }
-  }
-  return ['c', 'm', 'y', 'k'].filter((ink) => used.has(ink)).map((ink) => ink.toUpperCase());
-}
+/** Coatings of a whole side, which need no plate. */
+const floodsOf = ({ piece, surface, rules }: DeskSide): readonly string[] =>
+  (piece.finish?.[surface.name] ?? []).flatMap((f) => (f.does === 'flood' ? [`${rules.coatings[f.coating].title} all over`] : []));
+
+/** Plates in printing order, process inks by their letters. */
+const shortNames = (plates: readonly string[]): string =>
+  plates.map((name) => PROCESS.find((ink) => PROCESS_PLATES[ink] === name)?.toUpperCase() ?? name).join(' ');

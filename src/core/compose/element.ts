@@ -61,7 +61,8 @@ export function composeElement(element: Element, placed: Rect, around: Surroundi
     locked: false,
     ink: union(wholes.map(({ copy, whole }) => mappedBounds(whole.ink, copy))),
     bounds: union(wholes.map(({ copy, whole }) => mappedBounds(whole.bounds, copy))),
-    items,
+    items: element.unprinted ? [] : items,
+    ...(element.unprinted && { unprinted: items }),
     ...(first?.whole.body.findings && { findings: first.whole.body.findings }),
   };
   return { frame, notes: first?.whole.body.notes ?? [] };

@@ -1,5 +1,6 @@
 import { itemsOf, type Drawing } from '../drawing';
 import { hasFields, textsIn, type Element, type ElementOf, type FieldValues } from '../element';
+import type { Finishing } from '../finish';
 import { facingOf, type BlankSurface } from '../format';
 import { elementsOn, type Piece, type SideName } from '../job';
 import { positive, settle, type ContentReader, type PlacedBox, type Rect, type SurfaceBoxes } from '../layout';
@@ -10,6 +11,7 @@ import { withClip } from './clip';
 import { contentReader } from './content-size';
 import { composeElement } from './element';
 import { fieldValues } from './field-values';
+import { composeFinish } from './finish';
 import { chainsOf, composeStory, type Story, type StoryFrame, type TextElement } from './story';
 import { setTable, type SetTable } from './set-table';
 import type { Composed, Ground, Surroundings } from './surroundings';
@@ -17,7 +19,7 @@ import { turnsOf } from './turns';
 import { obstaclesOn } from './wrap';
 
 /** What orders the elements of a side. */
-type SideOrder = Pick<Piece, 'grids' | 'groups' | 'guides' | 'layers'>;
+type SideOrder = Pick<Piece, 'grids' | 'groups' | 'guides' | 'layers'> & { readonly finish: readonly Finishing[] };
 
 /** A surface to draw: its boxes, and what of it is bare or repeated. */
 export type SurfaceToDraw = Pick<BlankSurface, 'name' | 'boxes' | 'zones' | 'repeats'>;
@@ -108,13 +110,17 @@ export function createComposer(ground: Ground): Composer {
       const clipped = element.clipTo === null ? made : withClip(made, element, list, around.boxes);
       return locked ? { ...clipped, frame: { ...clipped.frame, locked } } : clipped;
     });
+    const frames = composed.map((c) => c.frame);
+    const finished = composeFinish(order.finish, frames, around);
     return {
       surface: name,
       boxes: around.boxes,
-      frames: composed.map((c) => c.frame),
+      frames,
       repeated: [],
       reserved: [],
-      notes: composed.flatMap((c) => c.notes),
+      lines: finished.lines,
+      coats: finished.coats,
+      notes: [...composed.flatMap((c) => c.notes), ...finished.notes],
     };
   };
 
@@ -199,7 +205,8 @@ export function createComposer(ground: Ground): Composer {
       const plain = new Map(sides.map(({ name, boxes, turn, list }) => {
         const zones = byName.get(name)?.zones ?? [];
         const mine = list.flatMap((e): readonly unknown[] => (e.kind === 'text' ? [stories.get(e.id)] : e.kind === 'table' ? [tables.get(e.id)] : []));
-        const drawing = drawnOf(name, [boxes, list, layers, zones, list.some((e) => e.kind === 'printable') ? keyOfTurn(turn) : undefined, ...mine], () => {
+        const finish = piece.finish?.[name] ?? NO_FINISH;
+        const drawing = drawnOf(name, [boxes, list, layers, zones, finish, list.some((e) => e.kind === 'printable') ? keyOfTurn(turn) : undefined, ...mine], () => {
           const shapes = new Map(list.flatMap((e): [string, ElementOf<'shape'>][] => (e.kind === 'shape' ? [[e.id, e]] : [])));
           const around: Surroundings = {
             ...unplaced(boxes, turn),
@@ -208,7 +215,7 @@ export function createComposer(ground: Ground): Composer {
             table: (id) => tables.get(id),
             story: (id) => stories.get(id),
           };
-          return withBarePaper(drawSide(name, list, { grids, groups, guides, layers }, around), zones);
+          return withBarePaper(drawSide(name, list, { grids, groups, guides, layers, finish }, around), zones);
         });
         return [name, drawing] as const;
       }));
@@ -236,6 +243,7 @@ interface DrawnSide {
   readonly list: readonly Element[];
 }
 
+const NO_FINISH: readonly Finishing[] = [];
 const FIRST_TURN: Turn = { index: 0, isLeft: false };
 const keyOfTurn = ({ index, isLeft }: Turn): string => `${index}${isLeft ? ' left' : ''}`;
 

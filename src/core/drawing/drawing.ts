@@ -2,6 +2,7 @@ import type { Build, Laid } from '../colour';
 import type { Adjust, Blend, ElementKind } from '../element';
 import type { Matrix, Path, Point, Rect, SurfaceBoxes } from '../layout';
 import type { Mm } from '../measure';
+import type { Coating, ProcessLine } from '../shop';
 import type { Finding as PrintableFinding } from '../printable';
 
 /** What a paint lays on the paper. */
@@ -22,6 +23,8 @@ export type Ink =
       readonly kind: 'technical';
       readonly name: string;
       readonly shown: Build;
+      /** Percent, where it is not solid. */
+      readonly tint?: number;
       /** Cuts away what is beneath, as it should never do. */
       readonly knocksOut?: true;
     };
@@ -152,12 +155,33 @@ export type Item = PathItem | GlyphItem | PictureItem | PageItem | GroupItem;
 /** An item that is no group. */
 export type Leaf = Exclude<Item, GroupItem>;
 
+/** A process line that was drawn beyond those of the format. */
+export interface DrawnLine extends ProcessLine {
+  /** The finishing it came from. */
+  readonly id: string;
+}
+
+/** An area that is coated, foiled, embossed or printed white beneath the artwork. */
+export interface Coat {
+  /** The finishing it came from. */
+  readonly id: string;
+  readonly coating: Coating;
+  readonly path: Path;
+  readonly rule: FillRule;
+  /** Cuts away what is beneath, as it should never do. */
+  readonly knocksOut?: true;
+  /** Percent, where it is not solid. */
+  readonly tint?: number;
+  /** A line around it, as it should not have, mm. */
+  readonly stroke?: Mm;
+}
+
 /** What a machine follows, on a layer of its own above the artwork. */
 export interface ProcessLayer {
   /** As a reader of the file sees it in the list of layers. */
   readonly name: string;
   /** Processing step: its group and type by ISO 19593-1 (from memory). */
-  readonly step: { readonly group: string; readonly type: string };
+  readonly step: { readonly group: string; readonly type?: string };
   readonly items: readonly Item[];
 }
 
@@ -183,6 +207,8 @@ export type Note =
   | { readonly kind: 'missing-feature'; readonly element: string; readonly features: readonly string[] }
   /** What a printable found no place for. */
   | { readonly kind: 'printable-left'; readonly element: string; readonly message: string }
+  /** A line or coating follows something that is not there, or nothing is left of it. */
+  | { readonly kind: 'finish-lost'; readonly element: string; readonly finishing: string; readonly why: string }
   /** A decision of a printable that cannot be in its box. */
   | {
       readonly kind: 'printable-impossible';
@@ -210,6 +236,8 @@ export interface Frame {
   /** Upright box around everything that is laid on paper. */
   readonly bounds: Rect;
   readonly items: readonly Item[];
+  /** What it would lay down if it were printed: it is only there for lines and coatings to follow. */
+  readonly unprinted?: readonly Item[];
   /** Numbers that a printable found. */
   readonly findings?: readonly PrintableFinding[];
 }
@@ -223,6 +251,10 @@ export interface Drawing {
   readonly repeated: readonly Item[];
   /** Bare paper above everything: where no ink may lie. */
   readonly reserved: readonly Item[];
+  /** Process lines drawn beyond those of the format. */
+  readonly lines: readonly DrawnLine[];
+  /** Coated areas, in the order in which they are laid on. */
+  readonly coats: readonly Coat[];
   readonly notes: readonly Note[];
 }
 

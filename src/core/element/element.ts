@@ -30,6 +30,7 @@ const common = {
   wrap: Extent.nullable()
     .default(null)
     .describe('Text of the same side keeps this far off its outline; null: it runs beneath.'),
+  unprinted: z.literal(true).optional().describe('Only there for process lines and coatings to follow.'),
   repeat: z.array(Repeat).max(4).default([]).describe('Each is applied to what the one before gave.'),
 };
 

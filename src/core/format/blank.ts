@@ -3,7 +3,7 @@ import type { Folding } from '../fold';
 import type { EdgeLengths, Path, Point, Rect, SurfaceBoxes } from '../layout';
 import type { Mm } from '../measure';
 import type { Size } from '../paper';
-import type { Process } from '../shop';
+import type { ProcessLine } from '../shop';
 
 /** A part of a side that the reader meets as one. */
 export interface Panel extends Rect {
@@ -14,16 +14,7 @@ export interface Panel extends Rect {
   readonly tucked?: true;
 }
 
-/** A line that a machine follows. */
-export interface ProcessLine {
-  readonly process: Process;
-  readonly from: Point;
-  readonly to: Point;
-  /** Given when it is not the straight line between the two points. */
-  readonly path?: Path;
-  /** Which way a fold or score bends, as the viewer of this side sees it. */
-  readonly direction?: 'up' | 'down';
-}
+export type { ProcessLine } from '../shop';
 
 /** Where something may not stand, or where no ink may lie. */
 export interface Zone {

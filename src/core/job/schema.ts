@@ -18,6 +18,7 @@ import {
   points,
 } from '../element';
 import { BaseLayout, Numbering, PageLayout } from './base-layout';
+import { FOLD_LINES, Finishing } from '../finish';
 import { FORMATS, type Format } from '../format';
 import { Asset } from './asset';
 import { Kit } from './kit';
@@ -63,6 +64,11 @@ const commons = {
     .describe('The base layout that a side or page follows, by its name.'),
   numbering: Numbering.prefault({}),
   slug: extent.default(0).describe('Room for notes beyond the marks, at the foot, mm.'),
+  finish: z
+    .record(z.string().min(1).max(60), z.array(Finishing).max(500))
+    .optional()
+    .describe('Lines and coatings of each side beyond those of its kind, in the order in which they are made.'),
+  foldLines: z.enum(FOLD_LINES).optional().describe('Left out, for a die.'),
   surfaces: z
     .record(z.string().min(1).max(60), elements)
     .default({})
@@ -91,6 +97,8 @@ export interface Piece {
   layouts: Record<SideName, PageLayout>;
   numbering: Numbering;
   slug: number;
+  finish?: Record<SideName, Finishing[]> | undefined;
+  foldLines?: (typeof FOLD_LINES)[number] | undefined;
   surfaces: Record<SideName, Element[]>;
   /** The decisions of its kind, by the names its format gives them. */
   [decision: string]: unknown;

@@ -1,11 +1,11 @@
-import { EndType, FillRule, JoinType, differenceD, inflatePathsD, unionD, type PathsD } from 'clipper2-ts';
+import { EndType, FillRule, JoinType, differenceD, inflatePathsD, intersectD, unionD, type PathsD } from 'clipper2-ts';
 import type { Mm } from '../measure';
-import { flatten, polygonPath, type Path } from '../geometry';
+import { flatten, polygonPath, subPaths, type Path } from '../geometry';
 
 /** Decimals that the polygon library keeps, of a millimetre. */
 const PRECISION = 4;
 
-const toPolygons = (path: Path): PathsD => flatten(path).map((part) => part.map(({ x, y }) => ({ x, y })));
+const toPolygons = (path: Path): PathsD => flatten(path, 0.002).map((part) => part.map(({ x, y }) => ({ x, y })));
 const toPath = (polygons: PathsD): Path =>
   polygons.flatMap((polygon) => polygonPath(polygon.map(({ x, y }) => ({ x, y }))));
 
@@ -20,6 +20,28 @@ export function offsetPath(path: Path, by: Mm, corners: 'sharp' | 'round' = 'rou
   // Round joins are arcs of chords that stray no more than a hundredth of a millimetre.
   return toPath(inflatePathsD(toPolygons(path), by, join, EndType.Polygon, 2, PRECISION, 0.01));
 }
+
+/** Polygons inside one of several outlines, each read by its own rule. */
+export function unionOf(outlines: readonly { readonly path: Path; readonly rule?: 'nonzero' | 'evenodd' | undefined }[]): Path {
+  const solid = outlines.flatMap(({ path, rule }) => resolved(toPolygons(path), rule === 'evenodd' ? FillRule.EvenOdd : FillRule.NonZero));
+  return toPath(resolved(solid, FillRule.NonZero));
+} // prettier-ignore
+
+/** Outlines that do not cross, holes the other way round. */
+const resolved = (polygons: PathsD, rule: FillRule): PathsD => unionD(polygons, [], rule, PRECISION);
+
+/** The outline of a line of a width along a path, open or closed. */
+export function bandOf(path: Path, width: Mm, cap: 'butt' | 'round' | 'square'): Path {
+  const ends = { butt: EndType.Butt, round: EndType.Round, square: EndType.Square }[cap];
+  return subPaths(path).reduce<Path>((all, part) => {
+    const end = part.at(-1)?.[0] === 'Z' ? EndType.Joined : ends;
+    return [...all, ...toPath(inflatePathsD(toPolygons(part), width / 2, JoinType.Round, end, 2, PRECISION, 0.005))];
+  }, []);
+}
+
+/** What is inside both outlines. */
+export const intersectionPath = (a: Path, b: Path): Path =>
+  toPath(intersectD(toPolygons(a), toPolygons(b), FillRule.NonZero, PRECISION));
 
 /** Everything inside either outline. */
 export const unionPath = (a: Path, b: Path): Path =>

@@ -10,7 +10,13 @@ import {
   type ProfileName,
   type SheetSize,
   type Stock,
+  COATINGS,
+  COATING_SHOWN,
+  COMMON_COATINGS,
+  type Coating,
+  type CoatingFacts,
 } from '../shop';
+import type { Build } from '../colour';
 
 /** A value that was computed, with where it came from and what the designer put in its place. */
 export interface Ruled<T> {
@@ -21,6 +27,11 @@ export interface Ruled<T> {
 }
 
 /** Everything a piece is held to, resolved from the job, the house, the kind of piece and common practice. */
+/** How a coating is named, shown and made. */
+export interface CoatingCode extends CoatingFacts {
+  readonly shown: Build;
+}
+
 export interface Rules {
   readonly bleed: Ruled<Edges>;
   readonly safe: Ruled<Edges>;
@@ -38,6 +49,7 @@ export interface Rules {
   /** How the house wants the panels of a folded piece to differ; undefined where it does not say. */
   readonly allowance: 'even' | 'shift' | 'thickness' | undefined;
   readonly lines: Readonly<Record<Process, LineCode>>;
+  readonly coatings: Readonly<Record<Coating, CoatingCode>>;
   readonly lineWeightPt: Ruled<number>;
   /** The house’s, or those that the paper comes in, or common ones. */
   readonly sheets: readonly SheetSize[];
@@ -160,6 +172,12 @@ export function resolveRules(input: RulesInput): Rules {
   const lines = Object.fromEntries(
     PROCESSES.map((process) => [process, { ...COMMON_CODES[process], ...definedOf(house.lines[process]) }]),
   ) as Record<Process, LineCode>;
+  const coatings = Object.fromEntries(
+    COATINGS.map((coating) => [
+      coating,
+      { shown: COATING_SHOWN[coating], ...COMMON_COATINGS[coating], ...definedOf(house.coatings?.[coating]) },
+    ]),
+  ) as Record<Coating, CoatingCode>;
   return {
     bleed,
     safe: housed(house, house.safe, safeHabit.mm, safeHabit.rule, input.safe),
@@ -197,6 +215,7 @@ export function resolveRules(input: RulesInput): Rules {
     ),
     allowance: house.allowance,
     lines,
+    coatings,
     lineWeightPt: housed(house, house.lineWeightPt, COMMON.processLinePt, 'Common practice: 0.25 pt, at most 1 pt'),
     sheets:
       house.sheets.length > 0
@@ -217,5 +236,5 @@ export function resolveRules(input: RulesInput): Rules {
 }
 
 /** The wishes that were made, without those left open. */
-const definedOf = (wishes: House['lines'][Process]): Partial<LineCode> =>
+const definedOf = (wishes: object | undefined): object =>
   Object.fromEntries(Object.entries(wishes ?? {}).filter(([, value]) => value !== undefined));

@@ -3,3 +3,4 @@ export * from './records';
 export * from './shelf';
 export * from './thickness';
 export * from './files-by';
+export * from './coating';

@@ -1,3 +1,5 @@
+import type { Path, Point } from '../geometry';
+
 /** What a machine does along a line or in an area. */
 export const PROCESSES = ['cut', 'kiss-cut', 'fold', 'score', 'perforation', 'drill', 'glue'] as const;
 export type Process = (typeof PROCESSES)[number];
@@ -20,6 +22,19 @@ export interface LineCode {
   readonly form: LineForm;
   /** Name of the spot plate. */
   readonly spot: string;
+  /** The build that shows it, where it is not the usual one. */
+  readonly shown?: (typeof SHOWN)[Process];
+}
+
+/** A line that a machine follows. */
+export interface ProcessLine {
+  readonly process: Process;
+  readonly from: Point;
+  readonly to: Point;
+  /** Given when it is not the straight line between the two points. */
+  readonly path?: Path;
+  /** Which way a fold or score bends, as the viewer of this side sees it. */
+  readonly direction?: 'up' | 'down';
 }
 
 /**

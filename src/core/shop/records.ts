@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Edges, extent } from '../element';
+import { COATINGS } from './coating';
 import { LINE_FORMS, PROCESSES } from './process';
 
 export const STOCKS = ['coated', 'uncoated', 'newsprint'] as const;
@@ -28,15 +29,28 @@ export const Stock = z.strictObject({
     .describe('Caliper of one sheet, mm; null is worked out from the weight.'),
   grain: z.enum(['long', 'short']).nullable().default(null).describe('Along the long or the short side of its sheet.'),
   white: z.string().regex(/^#[0-9a-f]{6}$/i).nullable().default(null).describe('How white it is, sRGB.'),
+  clear: z.literal(true).optional().describe('Film that one sees through: colours need white beneath them.'),
   sheets: z.array(SheetSize).max(20).default([]).describe('The sizes it comes in, mm.'),
 }); // prettier-ignore
 export type Stock = z.infer<typeof Stock>;
 
 export const MARKS = ['corner', 'centre', 'register', 'colourBar', 'slugLine', 'fold'] as const;
 
+const percent = z.number().min(0).max(100);
+/** The build by which a plate is shown. */
+const Shown = z.strictObject({ c: percent, m: percent, y: percent, k: percent });
+
+const CoatingWishes = z.strictObject({
+  spot: z.string().min(1).max(60).optional().describe('Name of the plate.'),
+  shown: Shown.optional(),
+  least: extent.optional().describe('Thinnest line and narrowest gap that it holds, mm.'),
+  tolerance: extent.optional().describe('How far it may lie off the print, mm.'),
+});
+
 const LineWishes = z.strictObject({
   form: z.enum(LINE_FORMS).optional(),
   spot: z.string().min(1).max(60).optional().describe('Name of the plate.'),
+  shown: Shown.optional().describe('Build that shows it.'),
 });
 
 /** What a printer asks for. Whatever is left out follows common practice, and says so. */
@@ -55,6 +69,7 @@ export const House = z.strictObject({
   rgb: z.enum(['convert', 'refuse']).default('convert').describe('Whether RGB may be left to the export.'),
   profile: z.enum(PROFILES).optional(),
   lines: z.partialRecord(z.enum(PROCESSES), LineWishes).default({}).describe('How it wants process lines drawn.'),
+  coatings: z.partialRecord(z.enum(COATINGS), CoatingWishes).optional().describe('How it wants coatings named.'),
   lineWeightPt: z.number().min(0.05).max(1, 'A process line is at most 1 pt.').optional(),
   marks: z.partialRecord(z.enum(MARKS), z.boolean()).default({}).describe('Marks it wants, or does not.'),
   markOffset: extent.optional(),

@@ -275,7 +275,8 @@ function colour(ink: Ink, use: 'fill' | 'stroke', { purpose, resources }: Conten
     }
     case 'technical': {
       const space = resources.space([ink]);
-      return fill ? `/${space} cs 1 scn\n` : `/${space} CS 1 SCN\n`;
+      const tint = num((ink.tint ?? 100) / 100);
+      return fill ? `/${space} cs ${tint} scn\n` : `/${space} CS ${tint} SCN\n`;
     }
     case 'registration': {
       const tint = num(ink.tint / 100);

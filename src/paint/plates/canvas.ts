@@ -107,14 +107,7 @@ export class Canvas {
   } // prettier-ignore
 }
 
-function layFlat(
-  plate: Uint8Array,
-  base: number,
-  from: number,
-  to: number,
-  opaque: Uint8Array,
-  value: number,
-): void {
+function layFlat(plate: Uint8Array, base: number, from: number, to: number, opaque: Uint8Array, value: number): void {
   for (let x = from; x < to; x += 1) {
     const a = opaque[x] ?? 0;
     if (a === 255) plate[base + x] = value;

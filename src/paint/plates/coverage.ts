@@ -104,15 +104,7 @@ function folded(sum: number): number {
 }
 
 /** Adds what an edge changes in each cell, so that sums from the left give covered areas. What lies left of the box counts at its left edge. */
-function addEdge(
-  stride: number,
-  width: number,
-  xa: number,
-  ya: number,
-  xb: number,
-  yb: number,
-  rows: number,
-): void {
+function addEdge(stride: number, width: number, xa: number, ya: number, xb: number, yb: number, rows: number): void {
   if (ya === yb) return;
   const dir = ya < yb ? 1 : -1;
   let [x0, y0, x1, y1] = ya < yb ? [xa, ya, xb, yb] : [xb, yb, xa, ya];
@@ -143,14 +135,7 @@ function addEdge(
 }
 
 /** An edge within the box, downward. */
-function addInside(
-  stride: number,
-  x0: number,
-  y0: number,
-  x1: number,
-  y1: number,
-  dir: number,
-): void {
+function addInside(stride: number, x0: number, y0: number, x1: number, y1: number, dir: number): void {
   if (y1 <= y0) return;
   const acc = cells;
   const slope = (x1 - x0) / (y1 - y0);

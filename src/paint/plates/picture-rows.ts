@@ -1,7 +1,7 @@
 import { inverse, type Matrix, type Rect } from '../../core/layout';
 
 // Named once: a look-up of a global in every step is dear where code runs in a context of its own.
-const { floor, round, min, max, hypot, abs } = Math;
+const { floor, round, min, hypot, abs } = Math;
 
 /** The inks of a picture, ready to lay down. */
 export interface InkPixels {

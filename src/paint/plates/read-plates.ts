@@ -1,5 +1,29 @@
-import { rims, widened, type Clip, type GlyphItem, type Ink, type Item, type PageItem, type PictureItem, type PlacedGlyph, type SoftMask, type StrokeStyle } from '../../core/drawing';
-import { edges as allRound, grow, intersection, mapPath, mappedBounds, multiply, pathBounds, rectPath, type Matrix, type Path, type Rect } from '../../core/layout';
+import {
+  rims,
+  widened,
+  type Clip,
+  type GlyphItem,
+  type Ink,
+  type Item,
+  type PageItem,
+  type PictureItem,
+  type PlacedGlyph,
+  type SoftMask,
+  type StrokeStyle,
+} from '../../core/drawing';
+import {
+  edges as allRound,
+  grow,
+  intersection,
+  mapPath,
+  mappedBounds,
+  multiply,
+  pathBounds,
+  rectPath,
+  type Matrix,
+  type Path,
+  type Rect,
+} from '../../core/layout';
 import { gaussian } from '../gaussian';
 import { Canvas, type RowInk } from './canvas';
 import { cover, type PixelBox } from './coverage';
@@ -254,7 +278,14 @@ class Reader {
   } // prettier-ignore
 
   private stencilOf({ path, rule }: Clip, matrix: Matrix, within: PixelBox): Stencil;
-  private stencilOf({ path, rule }: Clip, matrix: Matrix, within: PixelBox, frame: Rect, image: Rect, isSame: boolean): Stencil | undefined;
+  private stencilOf(
+    { path, rule }: Clip,
+    matrix: Matrix,
+    within: PixelBox,
+    frame: Rect,
+    image: Rect,
+    isSame: boolean,
+  ): Stencil | undefined;
   private stencilOf({ path, rule }: Clip, matrix: Matrix, within: PixelBox, frame?: Rect, image?: Rect, isSame = false): Stencil | undefined {
     if (frame && image && isSame && covers(image, frame)) return undefined;
     const edges = fillEdges(path, matrix);
@@ -373,7 +404,12 @@ function outward({ left, top, right, bottom }: ReturnType<Edges['bounds']>): Pix
   return { x, y, width: ceil(right) - x, height: ceil(bottom) - y };
 }
 
-const sidesOf = ({ x, y, width, height }: Rect): ReturnType<Edges['bounds']> => ({ left: x, top: y, right: x + width, bottom: y + height });
+const sidesOf = ({ x, y, width, height }: Rect): ReturnType<Edges['bounds']> => ({
+  left: x,
+  top: y,
+  right: x + width,
+  bottom: y + height,
+});
 
 function cut(box: PixelBox, within: PixelBox): PixelBox {
   return intersection(box, within);

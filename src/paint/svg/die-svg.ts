@@ -1,18 +1,18 @@
-import type { BlankSurface } from '../../core/format';
-import { DASHES, type LineForm, type Process } from '../../core/shop';
+import type { Rect } from '../../core/layout';
+import { DASHES, type LineForm, type Process, type ProcessLine } from '../../core/shop';
 import { lineStyle } from './blank-svg';
 import { pathData } from './svg';
 
 /** Process lines alone at true size, a group for each process, named as its plate. */
 export function dieSvg(
-  surface: BlankSurface,
+  trim: Rect,
+  lines: readonly ProcessLine[],
   layer: (process: Process) => { readonly name: string; readonly form: LineForm },
   weight: number,
 ): string {
-  const { trim } = surface.boxes;
-  const groups = [...new Set(surface.processLines.map((l) => l.process))].map((process) => {
+  const groups = [...new Set(lines.map((l) => l.process))].map((process) => {
     const { name, form } = layer(process);
-    const own = surface.processLines.filter((l) => l.process === process);
+    const own = lines.filter((l) => l.process === process);
     const dash = DASHES[form].length > 0 ? ` stroke-dasharray="${DASHES[form].join(' ')}"` : '';
     const paths = own.map((l) => `<path d="${l.path ? pathData(l.path) : `M${l.from.x} ${l.from.y}L${l.to.x} ${l.to.y}`}"/>`);
     return `<g id="${escaped(name)}" data-process="${process}" fill="none" stroke="${lineStyle(process).colour}" stroke-width="${weight}"${dash}>${paths.join('')}</g>`;
