@@ -28,7 +28,7 @@ test('a catalogue from nothing: ten spreads from three base layouts and a file; 
   if (process.env['YS_KEEP']) writeFileSync(kept, `${JSON.stringify(toKept(built), null, 1)}\n`);
   expect(hand.actions).toBeLessThanOrEqual(330);
   expect(toKept(built)).toEqual(JSON.parse(readFileSync(kept, 'utf8')));
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText('●');
   await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText(/[✕▲]/);
   await page.keyboard.press('Alt+3');

@@ -49,7 +49,7 @@ test('a flyer from nothing to a press file that poppler, qpdf and Ghostscript ag
   await finding.getByRole('button').last().click();
   await expect(page.getByText('Nothing open. Ready for the press.')).toBeVisible();
 
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   await page.getByRole('button', { name: 'Press PDF' }).click();
   const link = page.getByRole('link', { name: /press\.pdf/ });
   await expect(link).toBeVisible({ timeout: 30_000 });

@@ -60,7 +60,7 @@ for (const { file, build, most, always } of PIECES) {
       expect(toKept(job)).toEqual(JSON.parse(readFileSync(kept, 'utf8')));
     } else await openJob(page, `demo-${file}`);
     // A note informs; a fault or a warning would have to be mended.
-    await page.keyboard.press('Alt+4');
+    await page.keyboard.press('Alt+5');
     await expect(page.getByRole('region', { name: 'Checks' })).toContainText(/Nothing open|●/);
     await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText(/[✕▲]/);
     await expectAlike(page, file);

@@ -46,7 +46,7 @@ for (const { file, build, most } of PIECES) {
       expect(hand.actions).toBeLessThanOrEqual(most);
       expect(toKept(built)).toEqual(JSON.parse(readFileSync(kept, 'utf8')));
     }
-    await page.keyboard.press('Alt+4');
+    await page.keyboard.press('Alt+5');
     await expect(page.getByRole('region', { name: 'Checks' })).toContainText(/Nothing open|●/);
     await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText(/[✕▲]/);
   });
@@ -156,7 +156,7 @@ test('the four-line sheet on both papers, its sets counted for each and lettered
 
 test('the pad is laid two up on a US letter with marks to cut by', async ({ page }) => {
   await openJob(page, 'demo-observing-pad');
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   const slip = page.getByRole('region', { name: 'Output' });
   await expect(slip).toContainText('2 up: 2 × 1');
   const pdf = await fileOf(page, 'desk');

@@ -114,7 +114,7 @@ test('the client’s kit is taken, what differs from it is named and mended, and
   await expect(page.getByText(/This job differs from its kit in \d+ things/)).toBeVisible();
   await saved(page);
   expect((await stored(page, 'demo-first-proof')).job.kit?.name).toBe('Quillrook Dark-Sky Society');
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   const list = page.getByText(/The kit of Quillrook Dark-Sky Society does not have League Gothic/);
   const count = await list.count();
   expect(count).toBeGreaterThan(0);

@@ -47,7 +47,7 @@ test('words that find no room flow on to the next side, where typing goes on in 
   await hand.key('Alt+3');
   const sentence = 'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. ';
   await hand.text('Story', sentence.repeat(3).trim(), { 'y-height': 20 });
-  await hand.key('Alt+4');
+  await hand.key('Alt+5');
   await page.getByRole('button', { name: 'Flow on: back' }).click();
   await hand.key('Alt+3');
   await hand.key('b');
@@ -83,7 +83,7 @@ test('some words take a look of their own by key, and typewriter signs are found
   await page.keyboard.press('Escape');
   const runs = async () => (await looks(hand)).pieces[0]?.surfaces['front']?.[0]?.paragraphs?.[0]?.runs;
   expect(await runs()).toEqual([{ text: 'She', look: { weight: 700 } }, { text: ' said "bring soup" - and we did.' }]);
-  await hand.key('Alt+4');
+  await hand.key('Alt+5');
   await page.getByRole('button', { name: 'Set all properly' }).first().click();
   await expect.poll(runs).toEqual([{ text: 'She', look: { weight: 700 } }, { text: ' said “bring soup” – and we did.' }]); // prettier-ignore
 });

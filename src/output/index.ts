@@ -9,6 +9,7 @@ export * from './profiles';
 export * from './home';
 export * from './pictures';
 export * from './palette';
+export * from './trace';
 export * from './fonts';
 export * from './kinds';
 export { plateItems, sidePlates } from './plates';

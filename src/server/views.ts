@@ -1,10 +1,14 @@
 import 'server-only';
 import { elementsOf, pictureAsset, type Adjust, type Asset, type Job } from '@/core/job';
 import type { Rgb } from '@/core/colour';
+import { TRACED_BY } from '@/core/finish';
 import type { ProfileName } from '@/core/shop';
 import type { Finding } from '@/core/check';
 import {
   checkDesk,
+  traceShapes,
+  type Traced,
+  inkPixels,
   openDesk,
   openOutputProfile,
   blankPng,
@@ -13,6 +17,7 @@ import {
   previewPng,
   screenImage,
 } from '@/output';
+import { packInks } from '@/paint/plates';
 import { readSvg } from '@/bring-in/svg';
 import type { VectorArt } from '@/core/shape';
 import { assetFacts, assetStore, cached, sha256 } from './assets';
@@ -48,6 +53,40 @@ export async function benchPicture(
   );
   return { bytes, type };
 }
+
+/** Widest that the inks of a picture are given out at, pixels. */
+const WIDEST = 6000;
+
+interface InkWish {
+  readonly adjust: Adjust | undefined;
+  readonly width: number;
+  /** Standard deviation, pixels of that width. */
+  readonly blur: number;
+}
+
+/** The inks of a picture, as the press file has them, at a width: see `unpackInks`. */
+export async function pictureInks(sha: string, profileName: ProfileName, { adjust, width, blur }: InkWish): Promise<Uint8Array> {
+  const facts = pictureAsset({ [sha]: await assetFacts(sha) }, sha);
+  if (!facts) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
+  if (!Number.isInteger(width) || width < 1 || width > WIDEST || !(blur >= 0 && blur <= 500)) throw new Problem(400, `A width from 1 to ${WIDEST} pixels is wanted.`, 'Reload the page.');
+  const bytes = await assetStore.get(sha);
+  if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
+  const own = Math.min(width, facts.width);
+  const size = { width: own, height: Math.max(1, Math.round((facts.height * own) / facts.width)) };
+  const profile = await openOutputProfile(profileName);
+  return packInks(await inkPixels(bytes, facts, size, profile.pictures(), { adjust, blur }));
+} // prettier-ignore
+
+const isTraceable = (by: string | null): by is (typeof TRACED_BY)[number] => (TRACED_BY as readonly (string | null)[]).includes(by);
+
+/** The outlines of the shapes in a picture. @param threshold percent */
+export async function pictureShapes(sha: string, by: string | null, threshold: number): Promise<Traced> {
+  if (!isTraceable(by) || !(threshold > 0 && threshold < 100)) throw new Problem(400, 'A way to tell shapes and a percentage between 0 and 100 are wanted.', 'Write another percentage.');
+  if (!pictureAsset({ [sha]: await assetFacts(sha) }, sha)) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
+  const bytes = await assetStore.get(sha);
+  if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
+  return traceShapes(bytes, by, threshold);
+} // prettier-ignore
 
 /** The colours that make up a picture, or that of one of its pixels, in sRGB. */
 export async function pictureColours(sha: string, at: readonly [number, number] | undefined): Promise<readonly Rgb[]> {

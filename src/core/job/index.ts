@@ -30,3 +30,6 @@ export * from './read-tabs';
 export * from './flow';
 export * from './remade';
 export * from './copied';
+export * from '../finish';
+export * from './edit-finish';
+export * from './edit-inks';

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { useCallback, useEffect, useMemo, useRef, type DragEvent, type MouseEvent } from 'react';
 import { elementsOn } from '@/core/job';
 import { insets, union, type Rect, type SurfaceBoxes } from '@/core/layout';
-import { marksFor } from '@/core/marks';
+import { linesOn, marksFor } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
 import type { Blank, BlankSurface } from '@/core/format';
 import { useJob, useJobStore } from '../job/context';
@@ -25,7 +25,9 @@ import { GradientHandles } from './GradientHandles';
 import { Paper } from './Paper';
 import { PathPoints } from './PathPoints';
 import { pickedAt } from './pick';
-import { BoxOutlines, ProcessLines } from './PressLines';
+import { BoxOutlines, FinishShapes } from './PressLines';
+import { PlatePicture } from '../finish/PlatePicture';
+import { usePlateView } from '../finish/plate-view';
 import { Selection } from './Selection';
 import { SlotMarks } from './SlotMarks';
 import { SheetPicture } from './SheetPicture';
@@ -85,7 +87,7 @@ export function Bench({ onDropFiles }: Props) {
             slug: piece.slug,
             face: resources.fonts.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic),
             words: { job: job.name, side: surface.name, date: 'date of export', plates: 'plates' },
-            lines: surface.processLines,
+            lines: linesOn(surface, drawing),
             codes: rules.lines,
           })
         : undefined,
@@ -98,13 +100,17 @@ export function Bench({ onDropFiles }: Props) {
       piece.slug,
       resources.fonts,
       surface.name,
-      surface.processLines,
+      surface,
+      drawing,
       rules.lines,
     ],
   );
 
   // The piece is brought into view when it opens and when its size or what is shown of it changes.
   const { beside } = desk;
+  const plates = usePlateView((s) => s.plates) && station === 'finish';
+  const roomWidth = useBenchView((s) => s.width);
+  const roomHeight = useBenchView((s) => s.height);
   const shownBox =
     press?.sheet ??
     (beside && !isTrimmed ? union([boxes.bleed, movedBy(beside.drawing.boxes.bleed, beside.dx)]) : boxes.bleed);
@@ -195,7 +201,7 @@ export function Bench({ onDropFiles }: Props) {
     if (files.length > 0) onDropFiles(files, pointIn(event));
   };
 
-  const isSpread = beside !== undefined && !isOutput && !isTrimmed;
+  const isSpread = beside !== undefined && !isOutput && !isTrimmed && !plates;
   const shown = isOutput ? shownBox : isTrimmed ? boxes.trim : isSpread ? toSpine(boxes) : boxes.bleed;
   const chains = useMemo(() => partsChains(desk.blank, surface), [desk.blank, surface]);
   const frames = drawing.frames.filter((f) => selection.includes(f.element));
@@ -245,6 +251,7 @@ export function Bench({ onDropFiles }: Props) {
           white={job.stock.white ?? '#ffffff'}
           marks={press?.items}
         />
+        {plates && <PlatePicture at={at} room={{ width: roomWidth, height: roomHeight }} />}
         <svg width="100%" height="100%" style={{ position: 'absolute', inset: 0, willChange: 'transform' }}>
           {isSpread && (
             <rect
@@ -260,15 +267,15 @@ export function Bench({ onDropFiles }: Props) {
               <title>{beside.drawing.surface}</title>
             </rect>
           )}
-          {isOutput && <ProcessLines surface={surface} at={at} codes={rules.lines} weight={rules.lineWeightPt.value} />}
-          {!isTrimmed && !isOutput && (
+          {(isOutput || (station === 'finish' && !plates)) && <FinishShapes at={at} context={context} />}
+          {!isTrimmed && !isOutput && !plates && (
             <LineCode surface={surface} boxes={drawing.boxes} at={at} guides={guides} names={station === 'size'} />
           )}
           {guides && !isTrimmed && desk.piece.baselineGrid && station === 'lay-out' && (
             <BaselineLines grid={desk.piece.baselineGrid} boxes={drawing.boxes} at={at} />
           )}
           {isOutput && <BoxOutlines boxes={boxes} at={at} />}
-          {guides && !isTrimmed && (
+          {guides && !isTrimmed && !plates && (
             <Dimensions
               boxes={isOutput || isSpread ? { ...boxes, bleed: shownBox } : boxes}
               bleed={desk.blank.bleed}
@@ -296,7 +303,7 @@ export function Bench({ onDropFiles }: Props) {
                 unit={job.unit}
                 dragging={drag.dragging === 'move' || drag.dragging === 'stretch' || drag.dragging === 'turn'}
                 caught={drag.caught}
-                editable={station !== 'inspect' && !editing && !framing}
+                editable={station !== 'inspect' && station !== 'finish' && !editing && !framing}
                 measured={measured}
                 onStretch={drag.onStretch}
                 onTurn={drag.onTurn}

@@ -1,39 +1,36 @@
-import { pathOf } from '@/core/marks';
-import { ptToMm } from '@/core/measure';
-import type { BlankSurface } from '@/core/format';
+import { useMemo } from 'react';
+import type { Item } from '@/core/drawing';
+import { finishLayers, finishesOn } from '@/core/marks';
 import type { SurfaceBoxes } from '@/core/layout';
-import type { Rules } from '@/core/rules';
-import { DASHES } from '@/core/shop';
-import { lineStyle, pathData } from '@/paint/svg';
+import type { SvgContext } from '@/paint/svg';
+import { useDesk } from '../job/use-desk';
 import { COLOURS } from '../shell/theme';
+import { Items } from './Artwork';
 import { project } from './LineCode';
 import type { Projection } from './view';
 
-/** Process lines as the press file has them: their form and weight, in the colour that shows their plate. */
-export function ProcessLines({
-  surface,
-  at,
-  codes,
-  weight,
-}: {
-  readonly surface: BlankSurface;
-  readonly at: Projection;
-  readonly codes: Rules['lines'];
-  readonly weight: number;
-}) {
+/** Thinnest that a line is shown, px. */
+const LEAST = 1;
+
+/** Coatings, seen through, and process lines, as the press file has them, in the colours that show their plates. */
+export function FinishShapes({ at, context }: { readonly at: Projection; readonly context: SvgContext }) {
+  const { piece, surface, drawing, rules } = useDesk();
+  const items = useMemo(
+    () => finishLayers(finishesOn(piece, surface, drawing), rules).flatMap((layer) => layer.items),
+    [piece, surface, drawing, rules],
+  );
+  const shown = useMemo(() => items.map((item) => asSeen(item, LEAST / at.scale)), [items, at.scale]);
   return (
-    <g aria-hidden pointerEvents="none" transform={`translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`} fill="none">
-      {surface.processLines.map((line, i) => (
-        <path
-          key={i}
-          d={pathData(pathOf(line))}
-          stroke={lineStyle(line.process).colour}
-          strokeWidth={Math.max(ptToMm(weight), 1 / at.scale)}
-          strokeDasharray={DASHES[codes[line.process].form].join(' ')}
-        />
-      ))}
+    <g aria-hidden pointerEvents="none" transform={`translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`}>
+      <Items items={shown} context={context} />
     </g>
   );
+}
+
+function asSeen(item: Item, least: number): Item {
+  if (item.kind !== 'path') return item;
+  const stroke = item.stroke && { ...item.stroke, width: Math.max(item.stroke.width, least) };
+  return { ...item, stroke, opacity: item.fill ? 0.45 : 1 };
 }
 
 /** Trim and bleed as the press file’s page boxes. */

@@ -27,6 +27,7 @@ import { YellowSheet } from '../sheet/YellowSheet';
 import { BriefForm } from '../stations/BriefForm';
 import { InspectSlip } from '../stations/InspectSlip';
 import { OutputSlip } from '../stations/OutputSlip';
+import { FinishSlip } from '../finish/FinishSlip';
 import { ElementSlip } from '../slip/ElementSlip';
 import { CopyTo } from '../size/CopyTo';
 import { SizeSlip } from '../size/SizeSlip';
@@ -267,6 +268,7 @@ const Stations = memo(function Stations() {
               </Box>
               {station === 'size' && <SizeSlip onCopy={() => setCopying(true)} />}
               {station === 'lay-out' && <ElementSlip />}
+              {station === 'finish' && <FinishSlip />}
               {station === 'inspect' && <InspectSlip />}
               {station === 'output' && <OutputSlip />}
             </>

@@ -20,7 +20,7 @@ import type { Lost } from '@/core/check';
 import type { Measured } from '@/core/figure';
 import { api, type SaveStep } from '../shell/api';
 
-export const STATIONS = ['brief', 'size', 'lay-out', 'inspect', 'output'] as const;
+export const STATIONS = ['brief', 'size', 'lay-out', 'finish', 'inspect', 'output'] as const;
 export type Station = (typeof STATIONS)[number];
 
 /** A state that undo or redo leads to: at hand, or still on the server from an earlier visit. */

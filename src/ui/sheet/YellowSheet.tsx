@@ -3,12 +3,15 @@ import Box from '@mui/material/Box';
 import { useDeferredValue } from 'react';
 import type { Figure } from '@/core/figure';
 import { itemsOf, leavesOf } from '@/core/drawing';
-import { totalInk } from '@/core/colour';
+import { totalLaid } from '@/core/colour';
 import { isHouseKnown, type Job } from '@/core/job';
 import { filesBy } from '@/core/shop';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
+import { FinishList } from '../finish/FinishList';
+import { InkList } from '../finish/InkList';
+import { SwatchList } from '../finish/SwatchList';
 import { Checks } from './Checks';
 import { BaseList } from './BaseList';
 import { GridList } from './GridList';
@@ -91,6 +94,13 @@ function Contents() {
   return (
     <>
       <Checks />
+      {station === 'finish' && (
+        <>
+          <FinishList />
+          <InkList />
+          <SwatchList />
+        </>
+      )}
       {station === 'lay-out' && (
         <>
           <SlotList />
@@ -150,7 +160,7 @@ function inkMost(drawing: ReturnType<typeof useDesk>['drawing']): { total: numbe
     const inks = item.kind === 'path' ? [item.fill, item.stroke?.ink] : item.kind === 'glyphs' ? [item.ink] : [];
     for (const ink of inks) {
       if (ink?.kind !== 'process') continue;
-      const total = totalInk(ink.build);
+      const total = totalLaid(ink);
       if (!most || total > most.total) most = { total, name: names.get(item.from) ?? item.from };
     }
   }

@@ -93,6 +93,8 @@ export const api = {
       body: file,
     }),
   palette: (sha: string) => call<{ colours: readonly Rgb[] }>(`/api/assets/${sha}/colours`),
+  shapes: (sha: string, by: string, threshold: number) =>
+    call<{ shapes: string; count: number }>(`/api/assets/${sha}/shapes?by=${by}&threshold=${threshold}`),
   pixel: (sha: string, x: number, y: number) =>
     call<{ colours: readonly Rgb[] }>(`/api/assets/${sha}/colours?x=${x}&y=${y}`),
   papers: () => call<{ records: readonly Stock[] }>('/api/papers'),

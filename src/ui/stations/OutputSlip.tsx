@@ -8,7 +8,7 @@ import Link from '@mui/material/Link';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { PROFILES } from '@/core/shop';
 import { formatNumber, formatSize } from '@/core/measure';
-import { marksFor } from '@/core/marks';
+import { linesOn, marksFor } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
 import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
@@ -42,7 +42,7 @@ const KINDS = [
 
 /** What leaves the house: marks and profile, and the files. */
 export function OutputSlip() {
-  const { job, rules, surface, piece, resources } = useDesk();
+  const { job, rules, surface, drawing, piece, resources } = useDesk();
   const edit = useJob((s) => s.edit);
   const findings = useFindings();
   const faults = findings.filter((f) => f.severity === 'fault').length;
@@ -56,7 +56,7 @@ export function OutputSlip() {
     slug: piece.slug,
     face,
     words,
-    lines: surface.processLines,
+    lines: linesOn(surface, drawing),
     codes: rules.lines,
   });
   return (

@@ -1,0 +1,133 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import { useState } from 'react';
+import { editFinish, finishOn, followsWords, movedFinishing, type Finishing } from '@/core/job';
+import { finishLayers } from '@/core/marks';
+import { ChoiceField } from '../field/ChoiceField';
+import { useJob } from '../job/context';
+import { useDesk } from '../job/use-desk';
+import { COLOURS, FACES } from '../shell/theme';
+import { Fold } from '../sheet/Fold';
+import { AddCoating, AddLine } from './AddFinishing';
+import { CoatFields, LineFields } from './FinishingFields';
+import { PROCESS_WORDS } from './words';
+
+/** Lines and coatings of this side, one layer a purpose, in the order in which they are made. */
+export function FinishList() {
+  const { job, piece, surface, drawing, rules, nameIn } = useDesk();
+  const replace = useJob((s) => s.replace);
+  const [open, setOpen] = useState<string>();
+  const list = finishOn(piece, surface.name);
+  const own = finishLayers({ lines: surface.processLines, coats: [] }, rules);
+  const lost = new Map(
+    drawing.notes.flatMap((note) => (note.kind === 'finish-lost' ? [[note.finishing, note.why] as const] : [])),
+  );
+  const change = (label: string, to: (l: readonly Finishing[]) => readonly Finishing[]) =>
+    replace(label, editFinish(job, piece.id, surface.name, to));
+  const put = (label: string, to: Finishing) => change(label, (l) => l.map((f) => (f.id === to.id ? to : f)));
+  const hasFolds = surface.processLines.some((l) => l.process === 'fold' || l.process === 'score');
+  return (
+    <Fold title="Lines and coatings" count={list.length + own.length} opened>
+      {own.map((layer) => (
+        <Box key={layer.name} sx={{ display: 'flex', justifyContent: 'space-between', fontSize: 13.5, gap: 1 }}>
+          <span>
+            <b>{layer.name}</b> of the piece itself
+          </span>
+          <Box component="span" sx={{ fontFamily: FACES.figure, fontSize: 12.5 }}>
+            {layer.items.length} {layer.items.length === 1 ? 'line' : 'lines'}
+          </Box>
+        </Box>
+      ))}
+      {hasFolds && (
+        <ChoiceField
+          label="folds reach the finisher"
+          width="100%"
+          value={piece.foldLines ?? 'die'}
+          options={[
+            { value: 'die', label: 'as lines for a die, on a plate' },
+            { value: 'instruction', label: 'as ticks that instruct the folding machine' },
+          ]}
+          onChange={(to) =>
+            replace('Fold lines', {
+              ...job,
+              pieces: job.pieces.map((p) => (p.id === piece.id ? { ...p, foldLines: to === 'die' ? undefined : to } : p)),
+            })
+          }
+        />
+      )}
+      {list.map((finishing, i) => (
+        <Entry
+          key={finishing.id}
+          number={i + 1}
+          title={titleOf(finishing, rules)}
+          follows={followsWords(finishing, nameIn)}
+          lost={lost.get(finishing.id)}
+          isOpen={open === finishing.id}
+          onOpen={() => setOpen(open === finishing.id ? undefined : finishing.id)}
+        >
+          {finishing.does === 'line' && <LineFields value={finishing} onChange={(to) => put('Line', to)} />}
+          {finishing.does === 'coat' && <CoatFields value={finishing} onChange={(to) => put('Coating', to)} />}
+          <Box sx={{ display: 'flex', gap: 0.5 }}>
+            <Button size="small" disabled={i === 0} onClick={() => change('Earlier', (l) => movedFinishing(l, finishing.id, -1))}>
+              Earlier
+            </Button>
+            <Button size="small" disabled={i === list.length - 1} onClick={() => change('Later', (l) => movedFinishing(l, finishing.id, 1))}>
+              Later
+            </Button>
+            <Button size="small" onClick={() => change('Remove', (l) => l.filter((f) => f.id !== finishing.id))}>
+              Remove
+            </Button>
+          </Box>
+        </Entry>
+      ))}
+      {list.length === 0 && own.length === 0 && (
+        <Box sx={{ fontSize: 13 }}>No line and no coating on this side yet. Printed sheets that are only cut to size need none.</Box>
+      )}
+      <AddCoating onAdd={(f) => { change('Add a coating', (l) => [...l, f]); setOpen(f.id); }} />
+      <AddLine onAdd={(f) => { change('Add a line', (l) => [...l, f]); setOpen(f.id); }} />
+      <Box sx={{ fontSize: 12, color: COLOURS.sheetSoft }}>
+        Lines and coatings lie above the artwork and overprint it. Artwork cannot be printed in their colours.
+      </Box>
+    </Fold>
+  );
+} // prettier-ignore
+
+const titleOf = (finishing: Finishing, rules: ReturnType<typeof useDesk>['rules']): string =>
+  finishing.does === 'line' ? PROCESS_WORDS[finishing.process] : rules.coatings[finishing.coating].title;
+
+interface EntryProps {
+  readonly number: number;
+  readonly title: string;
+  readonly follows: string;
+  readonly lost: string | undefined;
+  readonly isOpen: boolean;
+  readonly onOpen: () => void;
+  readonly children: React.ReactNode;
+}
+
+function Entry({ number, title, follows, lost, isOpen, onOpen, children }: EntryProps) {
+  return (
+    <Box data-finishing={title} sx={{ borderTop: `1px dotted ${COLOURS.sheetLine}`, pt: 0.5 }}>
+      <ButtonBase
+        onClick={onOpen}
+        aria-expanded={isOpen}
+        sx={{ display: 'grid', width: '100%', textAlign: 'left', justifyItems: 'start', minHeight: 24 }}
+      >
+        <Box sx={{ fontSize: 13.5 }}>
+          <Box component="span" sx={{ fontFamily: FACES.figure, mr: 0.75 }}>
+            {number}
+          </Box>
+          <b>{title}</b> · {follows}
+        </Box>
+        {lost && (
+          <Box role="alert" sx={{ fontSize: 12.5, color: COLOURS.fault }}>
+            Nothing is made of it: {lost}.
+          </Box>
+        )}
+      </ButtonBase>
+      {isOpen && <Box sx={{ display: 'grid', gap: 1, py: 0.75 }}>{children}</Box>}
+    </Box>
+  );
+}

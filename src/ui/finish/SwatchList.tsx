@@ -1,0 +1,143 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { shownBuild } from '@/core/colour';
+import { solidInk } from '@/core/compose';
+import { readRows } from '@/core/data';
+import {
+  elementsOn,
+  mergedSwatches,
+  named,
+  nearDuplicates,
+  paintKey,
+  paintsOf,
+  readPaint,
+  styleBook,
+  unusedColours,
+  withSwatch,
+  withoutSwatch,
+  type Job,
+  type PlainPaint,
+  type Swatch,
+} from '@/core/job';
+import { formatNumber } from '@/core/measure';
+import { FileButton } from '../field/FileButton';
+import { SolidPaintField } from '../field/PaintField';
+import { WordsField } from '../field/WordsField';
+import { useJob } from '../job/context';
+import { useDesk } from '../job/use-desk';
+import { api, wordsOf } from '../shell/api';
+import { useSay } from '../shell/Messages';
+import { Fold } from '../sheet/Fold';
+
+/** Colours with names of their use; what has one follows it. */
+export function SwatchList() {
+  const { job, piece, surface, paints } = useDesk();
+  const replace = useJob((s) => s.replace);
+  const selection = useJob((s) => s.selection);
+  const say = useSay();
+  const swatches = job.swatches ?? [];
+  const unused = new Set(unusedColours(job).swatches);
+  const only = elementsOn(piece, surface.name).find((e) => selection.length === 1 && e.id === selection[0]);
+  const [paint] = only ? paintsOf(only, styleBook(job)) : [];
+  const pairs = nearDuplicates(swatches, (s) => paints.buildLab(shownBuild(solidInk(s.paint, paints))));
+  const take = async (file: File) => {
+    const read = fromCsv(job, await file.text());
+    if (typeof read === 'string') say({ tone: 'problem', text: `${file.name}: ${read}` });
+    else replace('Colours from a file', read);
+  };
+  const fromPicture = async (sha: string) => {
+    try {
+      const { colours } = await api.palette(sha);
+      replace('Colours from a picture', colours.reduce((j, rgb) => withSwatch(j, { name: freeName(j.swatches ?? [], 'picture'), paint: { kind: 'rgb', ...rgb } }), job));
+    } catch (error) {
+      say({ tone: 'problem', text: wordsOf(error) });
+    }
+  };
+  return (
+    <Fold title="Named colours" count={swatches.length}>
+      {swatches.length === 0 && (
+        <Box sx={{ fontSize: 13 }}>Name a colour for its use, such as “headings”. Change it here, and everything that has it follows.</Box>
+      )}
+      {swatches.map((swatch) => (
+        <Box key={swatch.name} data-swatch={swatch.name} sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
+          <WordsField
+            label={unused.has(swatch.name) ? 'name (not used)' : 'name'}
+            value={swatch.name}
+            most={60}
+            width={122}
+            refuse={(name) => (name === '' ? 'A colour needs a name.' : swatches.some((s) => s.name !== swatch.name && s.name.toLowerCase() === name.toLowerCase()) ? 'Another colour is called so.' : undefined)}
+            onChange={(name) => replace('Colour', withSwatch(job, { ...swatch, name }, swatch.name))}
+          />
+          <SolidPaintField label="colour" value={swatch.paint} onChange={(to) => to && to.kind !== 'swatch' && replace('Colour', withSwatch(job, { ...swatch, paint: to }, swatch.name))} />
+          <Button size="small" sx={{ minWidth: 0 }} aria-label={`Remove the name ${swatch.name}; what has it keeps its inks`} onClick={() => replace('Remove colour', withoutSwatch(job, swatch.name))}>
+            ✕
+          </Button>
+        </Box>
+      ))}
+      {pairs.map(({ one, two, deltaE }) => (
+        <Box key={`${one.name} ${two.name}`} sx={{ fontSize: 13 }}>
+          {one.name} and {two.name} pass for one (ΔE {formatNumber(deltaE, 1)}).{' '}
+          <Button size="small" onClick={() => replace('Merge colours', mergedSwatches(job, two.name, one.name))}>
+            Make both {one.name}
+          </Button>
+        </Box>
+      ))}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+        <Button
+          size="small"
+          disabled={!paint || paint.kind === 'swatch'}
+          onClick={() => {
+            if (!paint || paint.kind === 'swatch') return;
+            const name = freeName(swatches);
+            replace('Name a colour', named(withSwatch(job, { name, paint }), name, (p) => paintKey(p) === paintKey(paint)));
+          }}
+        >
+          Name the selected colour
+        </Button>
+        <Button size="small" onClick={() => replace('Add a colour', withSwatch(job, { name: freeName(swatches), paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 } }))}>
+          Add a colour
+        </Button>
+        <FileButton asks="Colours, CSV: a name and a colour on each row" accept=".csv,.txt,.tsv" onFile={(file) => void take(file)}>
+          From CSV
+        </FileButton>
+        {only?.kind === 'picture' && only.picture !== null && (
+          <Button size="small" onClick={() => only.picture !== null && void fromPicture(only.picture)}>
+            From this picture
+          </Button>
+        )}
+        {unused.size > 0 && (
+          <Button size="small" onClick={() => replace('Remove unused colours', [...unused].reduce((j, name) => withoutSwatch(j, name), job))}>
+            Remove what is not used
+          </Button>
+        )}
+      </Box>
+    </Fold>
+  );
+} // prettier-ignore
+
+function freeName(swatches: readonly Swatch[], word = 'colour'): string {
+  let n = 1;
+  while (swatches.some((s) => s.name === `${word} ${n}`)) n += 1;
+  return `${word} ${n}`;
+}
+
+/** A job with the colours of a file, a name and a colour on each row; a name that is there already takes the file’s colour. */
+function fromCsv(job: Job, text: string): Job | string {
+  const read = readRows(text, 300);
+  if (!read.ok) return read.problem;
+  let next = job;
+  for (const [i, [name = '', ...rest]] of read.rows.entries()) {
+    const words = rest.join(' ').trim();
+    const paint = readPaint(words, { inks: job.inks });
+    // A first row without a colour says what the columns are.
+    if (!paint.ok && i === 0) continue;
+    if (!paint.ok) return `row ${i + 1}, “${words}”: ${paint.error.message}`;
+    if (name === '' || name.length > 60) return `row ${i + 1} has no name of 1 to 60 letters.`;
+    if (paint.value.kind === 'swatch') return `row ${i + 1} names a colour by another name.`;
+    const plain: PlainPaint = paint.value;
+    const before = (next.swatches ?? []).find((s) => s.name === name)?.name;
+    next = withSwatch(next, { name, paint: plain }, before);
+  }
+  return next === job ? 'there is no colour in it.' : next;
+}

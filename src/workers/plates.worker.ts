@@ -1,0 +1,243 @@
+import { expose, transfer } from 'comlink';
+import { openProfile, type PictureConverter } from '../bring-in/profile';
+import type { Build } from '../core/colour';
+import type { Item, PageItem, PictureItem } from '../core/drawing';
+import type { Path } from '../core/layout';
+import {
+  coverageOf,
+  differences,
+  mostInk,
+  plateNames,
+  readPlates,
+  seenPlates,
+  unpackInks,
+  type InkPixels,
+  type PlateView,
+  type Plates,
+  type Seeing,
+} from '../paint/plates';
+
+/** A glyph of a font, for those who have no fonts. */
+export interface TaughtGlyph {
+  readonly font: string;
+  readonly gid: number;
+  readonly path: Path;
+  readonly unitsPerEm: number;
+}
+
+export interface PlatesAsked {
+  readonly items: readonly Item[];
+  readonly view: PlateView;
+  readonly profile: string;
+  /** Of what the coverage is told, mm from the trimmed corner. */
+  readonly counted: PlateView['box'];
+  /** The build that shows each plate that is no process ink. */
+  readonly shown: Readonly<Record<string, Build>>;
+  /** Plates of inks, whose sum the paper limits; coatings and lines are none. */
+  readonly inks: readonly string[];
+}
+
+export interface PlateFacts {
+  readonly width: number;
+  readonly height: number;
+  readonly names: readonly string[];
+  /** Share of the counted part that each plate covers. */
+  readonly coverage: Readonly<Record<string, number>>;
+  /** The most ink together, percent, and where, pixels. */
+  readonly most: { readonly total: number; readonly x: number; readonly y: number };
+  /** Pictures that could not be fetched. */
+  readonly missing: readonly string[];
+  /** How long reading took, ms. */
+  readonly took: number;
+}
+
+const glyphs = new Map<string, { readonly path: Path; readonly unitsPerEm: number }>();
+const pictures = new Map<string, Promise<InkPixels | undefined>>();
+const profiles = new Map<string, Promise<PictureConverter>>();
+
+let last: { readonly plates: Plates; readonly asked: PlatesAsked } | undefined;
+
+const loadLittleCms = (): Promise<typeof import('lcms-wasm')> => {
+  const address = '/wasm/lcms.js';
+  return import(/* turbopackIgnore: true */ /* webpackIgnore: true */ address) as Promise<typeof import('lcms-wasm')>;
+};
+
+async function bytesOf(path: string): Promise<Uint8Array> {
+  const response = await fetch(path);
+  if (!response.ok) throw new Error(`${path} could not be loaded.`);
+  return new Uint8Array(await response.arrayBuffer());
+}
+
+function converterFor(profile: string): Promise<PictureConverter> {
+  const before = profiles.get(profile);
+  if (before) return before;
+  const made = bytesOf(`/profiles/${profile}.icc`)
+    .then((bytes) => openProfile(profile, bytes, loadLittleCms))
+    .then((opened) => opened.pictures());
+  profiles.set(profile, made);
+  return made;
+}
+
+/** Widths are asked for in steps of half an octave, so that a small zoom fetches nothing anew. */
+const stepped = (pixels: number): number =>
+  Math.min(6000, Math.max(16, Math.round(2 ** (Math.ceil(Math.log2(pixels) * 2) / 2))));
+
+function addressOf(item: PictureItem, scale: number, profile: string): string {
+  const [a, b] = item.matrix;
+  const width = stepped(item.image.width * scale * Math.hypot(a, b));
+  const query = new URLSearchParams({ profile, width: String(width) });
+  if (item.adjust) query.set('adjust', JSON.stringify(item.adjust));
+  if (item.blur) query.set('blur', ((item.blur / item.image.width) * width).toFixed(2));
+  return `/api/assets/${item.picture}/inks?${query.toString()}`;
+}
+
+function pictureAt(address: string): Promise<InkPixels | undefined> {
+  const before = pictures.get(address);
+  if (before) return before;
+  const made = bytesOf(address)
+    .then(unpackInks)
+    .catch(() => {
+      // A failure is not remembered: the next reading tries again.
+      pictures.delete(address);
+      return undefined;
+    });
+  if (pictures.size > 60) pictures.clear();
+  pictures.set(address, made);
+  return made;
+}
+
+/** A page of somebody else’s document as its picture on the bench, converted: near, and said to be no more. */
+async function pageAt(item: PageItem, profile: string): Promise<InkPixels | undefined> {
+  const address = `/api/assets/${item.document}/page/${item.page}`;
+  const known = pictures.get(`${profile} ${address}`);
+  if (known) return known;
+  const made = (async (): Promise<InkPixels | undefined> => {
+    const response = await fetch(address);
+    if (!response.ok) return undefined;
+    const bitmap = await createImageBitmap(await response.blob());
+    const { width, height } = bitmap;
+    const context = new OffscreenCanvas(width, height).getContext('2d');
+    if (!context) return undefined;
+    context.drawImage(bitmap, 0, 0);
+    const { data } = context.getImageData(0, 0, width, height);
+    const rgb = new Uint8Array(width * height * 3);
+    const alpha = new Uint8Array(width * height);
+    for (let i = 0; i < alpha.length; i += 1) {
+      rgb.set(data.subarray(i * 4, i * 4 + 3), i * 3);
+      alpha[i] = data[i * 4 + 3] ?? 255;
+    }
+    return { width, height, space: 'cmyk', pixels: (await converterFor(profile)).rgbToCmyk(rgb), alpha };
+  })();
+  pictures.set(`${profile} ${address}`, made);
+  return made;
+}
+
+const imagesIn = (items: readonly Item[]): readonly (PictureItem | PageItem)[] =>
+  items.flatMap((item) =>
+    item.kind === 'group'
+      ? [...imagesIn(item.items), ...(item.mask ? imagesIn(item.mask.of) : [])]
+      : item.kind === 'picture' || item.kind === 'page'
+        ? [item]
+        : [],
+  );
+
+async function read({ items, view, profile }: PlatesAsked): Promise<{ plates: Plates; missing: readonly string[]; took: number }> {
+  const found = new Map<Item, InkPixels>();
+  const missing: string[] = [];
+  await Promise.all(
+    imagesIn(items).map(async (item) => {
+      const pixels = await (item.kind === 'picture'
+        ? pictureAt(addressOf(item, view.scale, profile))
+        : pageAt(item, profile));
+      if (pixels) found.set(item, pixels);
+      else missing.push(item.from);
+    }),
+  );
+  const start = performance.now();
+  const plates = readPlates(items, plateNames(items), view, {
+    outline: (font, gid) => glyphs.get(`${font} ${gid}`),
+    picture: (item) => found.get(item),
+    page: (item) => found.get(item),
+  });
+  return { plates, missing, took: performance.now() - start };
+}
+
+const worker = {
+  /** Takes outlines of glyphs that have not been seen before. */
+  learn(taught: readonly TaughtGlyph[]): void {
+    for (const { font, gid, ...outline } of taught) glyphs.set(`${font} ${gid}`, outline);
+  },
+
+  /** Reads the plates of a part of a surface and keeps them. */
+  async read(asked: PlatesAsked): Promise<PlateFacts> {
+    const { missing, plates, took } = await read(asked);
+    last = { plates, asked };
+    const { view, counted } = asked;
+    const px = (mm: number, from: number) => Math.round((mm - from) * view.scale);
+    const x = Math.max(0, px(counted.x, view.box.x));
+    const y = Math.max(0, px(counted.y, view.box.y));
+    const box = {
+      x,
+      y,
+      width: Math.min(plates.width, px(counted.x + counted.width, view.box.x)) - x,
+      height: Math.min(plates.height, px(counted.y + counted.height, view.box.y)) - y,
+    };
+    return {
+      width: plates.width,
+      height: plates.height,
+      names: plates.names,
+      coverage: Object.fromEntries(coverageOf(plates, box)),
+      most: mostInk(plates, (name) => asked.inks.includes(name)),
+      missing,
+      took,
+    };
+  },
+
+  /** The plates that were read last, as they are looked at: four bytes a pixel. */
+  async seen(seeing: Seeing): Promise<Uint8ClampedArray<ArrayBuffer>> {
+    if (!last) return new Uint8ClampedArray(0);
+    const { plates, asked } = last;
+    const converter = await converterFor(asked.profile);
+    const pixels = seenPlates(plates, seeing, {
+      toRgb: converter.cmykToRgb,
+      shownAs: (name) => asked.shown[name],
+    });
+    return transfer(pixels, [pixels.buffer]);
+  },
+
+  /** Where the inks together are more than a limit, four bytes a pixel; clear elsewhere. */
+  overLimit(limit: number): Uint8ClampedArray<ArrayBuffer> {
+    if (!last) return new Uint8ClampedArray(0);
+    const { plates, asked } = last;
+    const counted = plates.pixels.filter((_, p) => asked.inks.includes(plates.names[p] ?? ''));
+    const out = new Uint8ClampedArray(plates.width * plates.height * 4);
+    for (let i = 0; i < out.length / 4; i += 1) {
+      let sum = 0;
+      for (const plate of counted) sum += plate[i] ?? 0;
+      const percent = sum / 2.55;
+      // Half a percent is rounding.
+      if (percent <= limit + 0.5) continue;
+      out.set([214, 36, 36, Math.min(255, 150 + (percent - limit) * 2)], i * 4);
+    }
+    return transfer(out, [out.buffer]);
+  },
+
+  /** Dot area of each plate at a pixel, percent. */
+  at(x: number, y: number): readonly number[] {
+    if (!last) return [];
+    const { width, height, pixels } = last.plates;
+    if (x < 0 || y < 0 || x >= width || y >= height) return [];
+    return pixels.map((plate) => (plate[Math.floor(y) * width + Math.floor(x)] ?? 0) / 2.55);
+  },
+
+  /** How many pixels of each other plate are different without a layer. */
+  async without(items: readonly Item[]): Promise<Readonly<Record<string, number>>> {
+    if (!last) return {};
+    const { plates } = await read({ ...last.asked, items });
+    return Object.fromEntries(differences(last.plates, plates));
+  },
+};
+
+export type PlatesWorker = typeof worker;
+
+expose(worker);
