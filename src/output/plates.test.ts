@@ -50,7 +50,7 @@ async function drawn(format: 'png' | 'jpeg' | 'tiff', colour: 'rgb' | 'grey' | '
     for (let x = 0; x < width; x += 1)
       for (let c = 0; c < channels; c += 1) {
         const isAlpha = alpha && c === 3;
-        const value = isAlpha ? 127 + 127 * Math.sin(x / 40) : 127 + 100 * Math.sin(x / (90 + 11 * c)) * Math.cos(y / (95 - 7 * c));
+        const value = isAlpha ? 127 + 127 * Math.sin(x / 40) : 127 + 100 * Math.sin(x / (120 + 11 * c)) * Math.cos(y / (140 - 7 * c));
         pixels[(y * width + x) * channels + c] = Math.round(value);
       }
   const raw = sharp(pixels, { raw: { width, height, channels } });

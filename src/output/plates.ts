@@ -19,7 +19,8 @@ export function plateItems(desk: Desk, side: DeskSide, at: Date, has: { readonly
 /** The inks of the pictures among items, as many pixels as the press file has and no more than the view can show. */
 export async function picturesFor(desk: Desk, side: DeskSide, items: readonly Item[], scale: number): Promise<(item: PictureItem) => InkPixels | undefined> {
   const converter = desk.profile.pictures();
-  const needed = Math.min(side.rules.ppi.value, (scale * MM_PER_INCH) / 1.5);
+  // As the press file has them; twice as fine as the view, so that what is averaged is what would be printed.
+  const needed = Math.min(side.rules.ppi.value, (2 * scale * MM_PER_INCH) / 1.5);
   const known = new Map<string, InkPixels>();
   const byItem = new Map<PictureItem, InkPixels>();
   for (const item of picturesIn(items)) {

@@ -70,7 +70,9 @@ export function pressPage(desk: Desk, side: DeskSide, at: Date): PdfPage {
 
 /** Coatings of a whole side, which need no plate. */
 const floodsOf = ({ piece, surface, rules }: DeskSide): readonly string[] =>
-  (piece.finish?.[surface.name] ?? []).flatMap((f) => (f.does === 'flood' ? [`${rules.coatings[f.coating].title} all over`] : []));
+  (piece.finish?.[surface.name] ?? []).flatMap((f) =>
+    f.does === 'flood' ? [`${rules.coatings[f.coating].title} all over`] : [],
+  );
 
 /** Plates in printing order, process inks by their letters. */
 const shortNames = (plates: readonly string[]): string =>

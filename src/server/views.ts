@@ -77,7 +77,8 @@ export async function pictureInks(sha: string, profileName: ProfileName, { adjus
   return packInks(await inkPixels(bytes, facts, size, profile.pictures(), { adjust, blur }));
 } // prettier-ignore
 
-const isTraceable = (by: string | null): by is (typeof TRACED_BY)[number] => (TRACED_BY as readonly (string | null)[]).includes(by);
+const isTraceable = (by: string | null): by is (typeof TRACED_BY)[number] =>
+  (TRACED_BY as readonly (string | null)[]).includes(by);
 
 /** The outlines of the shapes in a picture. @param threshold percent */
 export async function pictureShapes(sha: string, by: string | null, threshold: number): Promise<Traced> {

@@ -61,7 +61,12 @@ export interface Plate {
  * The plates of one page, by name (Cyan, Magenta, Yellow, Black and spots).
  * @param finer drawn so many times finer and averaged, so that edges are grey as far as they cover their pixels
  */
-export async function platesOf(pdf: Uint8Array, page: number, ppi: number, finer = 1): Promise<ReadonlyMap<string, Plate>> {
+export async function platesOf(
+  pdf: Uint8Array,
+  page: number,
+  ppi: number,
+  finer = 1,
+): Promise<ReadonlyMap<string, Plate>> {
   const { default: sharp } = await import('sharp');
   return inFolder(async (folder) => {
     writeFileSync(join(folder, 'f.pdf'), pdf);

@@ -141,7 +141,11 @@ const imagesIn = (items: readonly Item[]): readonly (PictureItem | PageItem)[] =
         : [],
   );
 
-async function read({ items, view, profile }: PlatesAsked): Promise<{ plates: Plates; missing: readonly string[]; took: number }> {
+async function read({
+  items,
+  view,
+  profile,
+}: PlatesAsked): Promise<{ plates: Plates; missing: readonly string[]; took: number }> {
   const found = new Map<Item, InkPixels>();
   const missing: string[] = [];
   await Promise.all(

@@ -13,6 +13,20 @@ import { placementRule } from './placement';
 import { printableRoomRule } from './printable-room';
 import { rgbLeftRule } from './rgb-left';
 import { slotOpenRule } from './slot-open';
+import { blackKnocksOutRule } from './black-knocks-out';
+import { coatFineRule } from './coat-fine';
+import { coatKnocksOutRule } from './coat-knocks-out';
+import { coatOnGlueRule } from './coat-on-glue';
+import { coatSolidRule } from './coat-solid';
+import { cutBleedRule } from './cut-bleed';
+import { finishLostRule } from './finish-lost';
+import { nearInksRule } from './near-inks';
+import { outOfGamutRule } from './out-of-gamut';
+import { plateNamesRule } from './plate-names';
+import { richBlackRule } from './rich-black';
+import { trapRule } from './trap';
+import { whiteMissingRule } from './white-missing';
+import { whiteOverprintsRule } from './white-overprints';
 import type { Finding, Rule, Severity } from './rule';
 import { safeAreaRule } from './safe-area';
 import { tablePastBoxRule } from './table-past-box';
@@ -37,8 +51,22 @@ export const RULES: readonly Rule[] = [
   missingRule,
   slotOpenRule,
   pictureResolutionRule,
+  plateNamesRule,
+  coatKnocksOutRule,
+  coatSolidRule,
+  coatFineRule,
+  finishLostRule,
+  cutBleedRule,
+  coatOnGlueRule,
+  whiteMissingRule,
   totalInkRule,
   rgbLeftRule,
+  outOfGamutRule,
+  nearInksRule,
+  whiteOverprintsRule,
+  blackKnocksOutRule,
+  richBlackRule,
+  trapRule,
   typeSmallRule,
   typeDistanceRule,
   typographyRule,

@@ -1,11 +1,16 @@
 import type { Blank } from '../format';
 import type { Drawing, Frame, Note } from '../drawing';
 import {
+  editFinish,
   elementsOn,
+  finishOn,
   mapElements,
+  mergedInks,
   takeKit,
+  withInk,
   withSide,
   type Element,
+  type Finishing,
   type Job,
   type Piece,
   type SideName,
@@ -26,6 +31,19 @@ export type Change =
   | { readonly kind: 'add'; readonly piece: string; readonly side: SideName; readonly element: Element }
   /** Styles and measures as the client’s kit has them. */
   | { readonly kind: 'kit' }
+  /** A line or coating otherwise; without one, none. */
+  | {
+      readonly kind: 'finishing';
+      readonly piece: string;
+      readonly side: SideName;
+      readonly id: string;
+      readonly to: Finishing | undefined;
+    }
+  /** One more line or coating on a side. */
+  | { readonly kind: 'add-finishing'; readonly piece: string; readonly side: SideName; readonly finishing: Finishing }
+  /** A spot ink by another name, or two as one. */
+  | { readonly kind: 'rename-ink'; readonly from: string; readonly to: string }
+  | { readonly kind: 'merge-inks'; readonly from: string; readonly into: string }
   | { readonly kind: 'sides'; readonly piece: string; readonly sides: 1 | 2 };
 
 export interface Fix {
@@ -102,6 +120,16 @@ export function noted<K extends Note['kind']>(subject: Subject, kind: K) {
 
 export const replace = (label: string, element: Element): Fix => ({ label, change: { kind: 'element', element } });
 
+/** A line or coating of the side, by its id. */
+export const finishingNamed = ({ piece, side }: Subject, id: string): Finishing | undefined =>
+  finishOn(piece, side).find((f) => f.id === id);
+
+/** A fix that changes a line or a coating, or takes it away. */
+export const refinish = ({ piece, side }: Subject, label: string, id: string, to: Finishing | undefined): Fix => ({
+  label,
+  change: { kind: 'finishing', piece: piece.id, side, id, to },
+});
+
 export const writeIn = (job: Job, mm: Mm): string => formatLength(mm, job.unit);
 
 /** The job with a fix applied; everything else stays the same object. */
@@ -109,6 +137,18 @@ export function applyChange(job: Job, change: Change): Job {
   switch (change.kind) {
     case 'kit':
       return job.kit ? takeKit(job, job.kit) : job;
+    case 'finishing': {
+      const { piece, side, id, to } = change;
+      return editFinish(job, piece, side, (list) => list.flatMap((f) => (f.id === id ? (to ? [to] : []) : [f])));
+    }
+    case 'add-finishing':
+      return editFinish(job, change.piece, change.side, (list) => [...list, change.finishing]);
+    case 'rename-ink': {
+      const ink = job.inks?.find((i) => i.name === change.from);
+      return ink ? withInk(job, { ...ink, name: change.to }, change.from) : job;
+    }
+    case 'merge-inks':
+      return mergedInks(job, change.from, change.into);
     case 'sides':
       return { ...job, pieces: job.pieces.map((p) => (p.id === change.piece ? { ...p, sides: change.sides } : p)) };
     case 'add':

@@ -1,4 +1,14 @@
-import { NO_INK, isBlackOnly, tinted, type ColourEngine, type SpotTint } from '../colour';
+import {
+  NO_INK,
+  isBlackOnly,
+  shiftOf,
+  tinted,
+  writeHex,
+  type Build,
+  type ColourEngine,
+  type Rgb,
+  type SpotTint,
+} from '../colour';
 import type { GradientRun, Ink, InkStop } from '../drawing';
 import type { Gradient, Paint, SolidPaint, SpotInk, Swatch } from '../element';
 import type { Job } from '../job';
@@ -10,13 +20,25 @@ export type ProcessInk = Extract<Ink, { kind: 'process' }>;
 export interface PaintBook extends ColourEngine {
   readonly spot: (name: string) => SpotInk | undefined;
   readonly swatch: (name: string) => Swatch | undefined;
+  /** sRGB as a build, and how far it moves where the paper cannot show it. */
+  readonly converted: (rgb: Rgb) => { readonly build: Build; readonly lost?: number };
 }
 
 /** What the paints of a job mean on its paper. */
 export function paintBook(colour: ColourEngine, { inks, swatches }: Pick<Job, 'inks' | 'swatches'>): PaintBook {
   const spots = new Map((inks ?? []).map((ink) => [ink.name, ink]));
   const named = new Map((swatches ?? []).map((swatch) => [swatch.name, swatch]));
-  return { ...colour, spot: (name) => spots.get(name), swatch: (name) => named.get(name) };
+  const known = new Map<string, ReturnType<PaintBook['converted']>>();
+  const converted = (rgb: Rgb) => {
+    const key = writeHex(rgb);
+    const before = known.get(key);
+    if (before) return before;
+    const { build, deltaE, outOfGamut } = shiftOf(rgb, colour);
+    const made = outOfGamut ? { build, lost: deltaE } : { build };
+    known.set(key, made);
+    return made;
+  };
+  return { ...colour, converted, spot: (name) => spots.get(name), swatch: (name) => named.get(name) };
 }
 
 /** The paint that an ink was, with its numbers as they are. */
@@ -41,7 +63,8 @@ export function solidInk(paint: SolidPaint, colour: PaintBook): ProcessInk {
       return { kind: 'process', build: NO_INK, overprint: false };
     case 'rgb': {
       const from = { r: paint.r, g: paint.g, b: paint.b };
-      return { kind: 'process', build: colour.toBuild(from), overprint: paint.overprint ?? false, from };
+      const { build, lost } = colour.converted(from);
+      return { kind: 'process', build, overprint: paint.overprint ?? false, from, ...(lost !== undefined && { lost }) };
     }
     case 'spot': {
       const spots = paint.spots.flatMap(({ ink, tint }): SpotTint[] => {
@@ -53,13 +76,11 @@ export function solidInk(paint: SolidPaint, colour: PaintBook): ProcessInk {
     }
     case 'swatch': {
       const found = colour.swatch(paint.swatch);
-      const { from, ...ink } = found ? solidInk(found.paint, colour) : BLACK_INK;
-      const whole = paint.tint === 100;
-      return {
-        ...ink,
-        ...(whole ? from && { from } : tinted(ink, paint.tint / 100)),
-        ...(paint.overprint !== undefined && { overprint: paint.overprint }),
-      };
+      const ink = found ? solidInk(found.paint, colour) : BLACK_INK;
+      const overprint = paint.overprint ?? ink.overprint;
+      return paint.tint === 100
+        ? { ...ink, overprint }
+        : { kind: 'process', overprint, ...tinted(ink, paint.tint / 100) };
     }
   }
 }

@@ -13,6 +13,8 @@ export type Ink =
       readonly overprint: boolean;
       /** The sRGB the designer gave, when the build was converted from one. */
       readonly from?: { readonly r: number; readonly g: number; readonly b: number };
+      /** CIEDE2000 by which that sRGB moves, where the paper cannot show it. */
+      readonly lost?: number;
     } & Laid)
   /** Builds mixed along a line or outward from a point; beyond its ends the first and the last go on. */
   | { readonly kind: 'gradient'; readonly run: GradientRun; readonly stops: readonly InkStop[] }

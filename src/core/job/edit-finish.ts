@@ -7,10 +7,9 @@ export const finishOn = (piece: Pick<Piece, 'finish'>, side: SideName): readonly
 
 /** A piece with other lines and coatings on a side; a side without any is not listed. */
 export function withFinish(piece: Piece, side: SideName, list: readonly Finishing[]): Piece {
-  const { [side]: _before, ...others } = piece.finish ?? {};
-  const finish = list.length > 0 ? { ...others, [side]: [...list] } : others;
-  const { finish: _all, ...rest } = piece;
-  return Object.keys(finish).length > 0 ? { ...rest, finish } : rest;
+  const others = Object.entries(piece.finish ?? {}).filter(([name]) => name !== side);
+  const all: (readonly [SideName, Finishing[]])[] = list.length > 0 ? [...others, [side, [...list]]] : others;
+  return { ...piece, finish: all.length > 0 ? Object.fromEntries(all) : undefined };
 }
 
 /** A job with other lines and coatings on a side of a piece. */

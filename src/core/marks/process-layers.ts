@@ -4,7 +4,16 @@ import type { Piece } from '../job';
 import { IDENTITY, linePath } from '../layout';
 import { ptToMm } from '../measure';
 import type { Rules } from '../rules';
-import { COATINGS, COATING_STEPS, DASHES, PROCESSES, SHOWN, STEP_TYPES, type Process, type ProcessLine } from '../shop';
+import {
+  type Coating,
+  COATING_STEPS,
+  DASHES,
+  PROCESSES,
+  SHOWN,
+  STEP_TYPES,
+  type Process,
+  type ProcessLine,
+} from '../shop';
 
 export const pathOf = (line: ProcessLine): Path => line.path ?? linePath(line.from, line.to);
 
@@ -15,7 +24,10 @@ export interface Finishes {
 }
 
 /** All process lines of a side: those of its format, and those that were drawn. */
-export const linesOn = (surface: Pick<BlankSurface, 'processLines'>, drawing: Pick<Drawing, 'lines'>): readonly ProcessLine[] =>
+export const linesOn = (
+  surface: Pick<BlankSurface, 'processLines'>,
+  drawing: Pick<Drawing, 'lines'>,
+): readonly ProcessLine[] =>
   drawing.lines.length > 0 ? [...surface.processLines, ...drawing.lines] : surface.processLines;
 
 const FOLDED: readonly Process[] = ['fold', 'score'];
@@ -29,7 +41,7 @@ export function finishesOn(piece: Pick<Piece, 'foldLines'>, surface: Pick<BlankS
 
 /** A layer, and what it is for. */
 export interface FinishLayer extends ProcessLayer {
-  readonly purpose: Process | (typeof COATINGS)[number];
+  readonly purpose: Process | Coating;
 }
 
 /**

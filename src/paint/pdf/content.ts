@@ -15,6 +15,7 @@ import type {
 import { edges, grow, isIdentity, pathBounds, rectPath, type Matrix, type Rect } from '../../core/layout';
 import { MM_PER_PT } from '../../core/measure';
 import type { ShapingFont } from '../../core/type';
+import { num } from './objects';
 import { plateColour, type Plate } from './spaces';
 
 /** How a file states colour: as inks for the press, or as sRGB for a screen. */
@@ -55,12 +56,6 @@ export interface ContentContext {
 /** Colour space names in every page’s resources. */
 export const REGISTRATION_SPACE = 'CsAll';
 export const SCREEN_SPACE = 'CsRgb';
-
-/** Five decimals: a hundred-thousandth of a millimetre, and never an exponent. */
-export const num = (value: number): string => {
-  const text = value.toFixed(5).replace(/\.?0+$/, '');
-  return text === '-0' ? '0' : text;
-};
 
 /**
  * The content stream of a page: items in mm from the trimmed top-left corner, y down, set by one matrix into

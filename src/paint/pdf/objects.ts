@@ -57,3 +57,9 @@ export type AddStream = (entries: { readonly [key: string]: Value | undefined },
 
 const encoder = new TextEncoder();
 export const utf8 = (s: string): Uint8Array => encoder.encode(s);
+
+/** Five decimals: a hundred-thousandth of a millimetre, and never an exponent. */
+export const num = (value: number): string => {
+  const text = value.toFixed(5).replace(/\.?0+$/, '');
+  return text === '-0' ? '0' : text;
+};

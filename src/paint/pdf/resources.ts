@@ -5,14 +5,13 @@ import {
   REGISTRATION_SPACE,
   SCREEN_SPACE,
   itemsContent,
-  num,
   type ContentContext,
   type GradientInk,
   type Purpose,
   type Resources,
 } from './content';
 import type { UsedFont } from './fonts';
-import { addStream, toObject, utf8, type AddStream, type Value } from './objects';
+import { addStream, num, toObject, utf8, type AddStream, type Value } from './objects';
 import { opacityShading, pressShading, screenShading } from './shading';
 import { plateSpace, spaceKey, type Plate } from './spaces';
 import type { SetDown } from './foreign-page';

@@ -1,6 +1,5 @@
 import { PROCESS, PROCESS_PLATES, type Build, type Laid } from '../../core/colour';
-import { num } from './content';
-import { utf8, type AddStream, type Value } from './objects';
+import { num, utf8, type AddStream, type Value } from './objects';
 
 /** A colour in a space of its own plates: the space, and how much of each. */
 export interface PlateColour {

@@ -19,6 +19,8 @@ type Mixing = Item['blend'];
 export class Canvas {
   readonly plates: readonly Uint8Array[];
   readonly alpha: Uint8Array | undefined;
+  /** Rows of which all is covered: they are as opaque as paper. */
+  private readonly covered: Uint8Array;
 
   constructor(
     readonly box: PixelBox,
@@ -28,6 +30,12 @@ export class Canvas {
     const size = box.width * box.height;
     this.plates = names.map(() => new Uint8Array(size));
     this.alpha = isClear ? new Uint8Array(size) : undefined;
+    this.covered = new Uint8Array(box.height);
+  }
+
+  /** Whether a row may be clear in places. */
+  isClearAt(y: number): boolean {
+    return this.alpha !== undefined && this.covered[y - this.box.y] === 0;
   }
 
   /**
@@ -40,8 +48,11 @@ export class Canvas {
    */
   lay(y: number, from: number, to: number, opaque: Uint8Array, isFull: boolean, ink: RowInk, blend: Mixing): void {
     const base = (y - this.box.y) * this.box.width;
-    if (this.alpha) this.layClear(base, from, to, opaque, ink, blend, this.alpha);
-    else this.layOpaque(base, from, to, opaque, isFull, ink, blend);
+    const row = y - this.box.y;
+    if (this.alpha && this.covered[row] === 0) {
+      this.layClear(base, from, to, opaque, ink, blend, this.alpha);
+      if (from === 0 && to === this.box.width && isFull) this.covered[row] = 1;
+    } else this.layOpaque(base, from, to, opaque, isFull, ink, blend);
   }
 
   /** On bare paper, which is opaque. */
@@ -76,15 +87,28 @@ export class Canvas {
   private layClear(base: number, from: number, to: number, opaque: Uint8Array, ink: RowInk, blend: Mixing, alpha: Uint8Array): void {
     const { plates } = this;
     const count = to - from;
-    const share = new Float32Array(count);
-    const beneath = new Float32Array(count);
+    if (share.length < count) {
+      share = new Float32Array(count);
+      beneath = new Float32Array(count);
+    }
+    let isBare = true;
     for (let i = 0; i < count; i += 1) {
       const a = opaque[from + i] ?? 0;
       const ground = alpha[base + from + i] ?? 0;
+      if (ground > 0) isBare = false;
       const union = a + ground - (a * ground) / 255;
       share[i] = union > 0 ? a / union : 0;
       beneath[i] = ground / 255;
       alpha[base + from + i] = round(union);
+    }
+    if (isBare) {
+      // Nothing lies beneath: what is laid is what is there.
+      for (let p = 0; p < plates.length; p += 1) {
+        const source = ink.of[p] ?? 0;
+        if (typeof source === 'number') plates[p]?.fill(source, base + from, base + to);
+        else plates[p]?.set(source.subarray(from, to), base + from);
+      }
+      return;
     }
     for (let p = 0; p < plates.length; p += 1) {
       const plate = plates[p];
@@ -106,6 +130,10 @@ export class Canvas {
     }
   } // prettier-ignore
 }
+
+/** For each pixel of a row: how much of the new lies in what comes out, and how opaque the ground was. Reused from row to row. */
+let share = new Float32Array(4096);
+let beneath = new Float32Array(4096);
 
 function layFlat(plate: Uint8Array, base: number, from: number, to: number, opaque: Uint8Array, value: number): void {
   for (let x = from; x < to; x += 1) {

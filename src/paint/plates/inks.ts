@@ -22,7 +22,9 @@ export function flatInk(ink: Exclude<Ink, { kind: 'gradient' }>, names: readonly
       return { of: names.map((name) => (used.includes(name) ? valueOf(tintOn(ink, name)) : undefined)) };
     }
     case 'technical':
-      return { of: names.map((name) => (name === ink.name ? valueOf(ink.tint ?? 100) : ink.knocksOut ? 0 : undefined)) };
+      return {
+        of: names.map((name) => (name === ink.name ? valueOf(ink.tint ?? 100) : ink.knocksOut ? 0 : undefined)),
+      };
     case 'registration':
       return { of: names.map(() => valueOf(ink.tint)) };
   }

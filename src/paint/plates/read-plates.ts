@@ -23,6 +23,7 @@ import {
   type Matrix,
   type Path,
   type Rect,
+  isIdentity,
 } from '../../core/layout';
 import { gaussian } from '../gaussian';
 import { Canvas, type RowInk } from './canvas';
@@ -224,13 +225,25 @@ class Reader {
     const inner = multiply(under, item.matrix);
     const box = cut(outward(sidesOf(mappedBounds(item.region, matrix))), canvas.box);
     if (box.width <= 0 || box.height <= 0) return;
-    const group = new Canvas(box, this.names, true);
-    this.draw(item.items, group, inner);
     const mask = item.mask && this.maskOf(item.mask, inner, box);
     const opacity = round(item.opacity * 255);
     const { width } = canvas.box;
     const opaque = new Uint8Array(width);
     const shift = box.x - canvas.box.x;
+    const flat = item.mask && flatOver(item);
+    if (mask && flat) {
+      // One colour through a mask: the mask says how much of it is laid.
+      const ink = flatInk(flat.ink, this.names);
+      const most = round(opacity * flat.opacity);
+      for (let y = box.y; y < box.y + box.height; y += 1) {
+        dimmed(mask.subarray((y - box.y) * box.width), 0, box.width, most, clip, y, box, opaque);
+        opaque.copyWithin(shift, 0, box.width);
+        canvas.lay(y, shift, shift + box.width, opaque, false, ink, item.blend);
+      }
+      return;
+    }
+    const group = new Canvas(box, this.names, true);
+    this.draw(item.items, group, inner);
     const rows = group.plates.map(() => new Uint8Array(width));
     for (let y = box.y; y < box.y + box.height; y += 1) {
       const base = (y - box.y) * box.width;
@@ -303,8 +316,18 @@ const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
 const WHITE = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 0 }, overprint: false } as const;
 const BLACK = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 100 }, overprint: false } as const;
 
+/** The one ink that a group lays all over its region, where it is no more than that. */
+function flatOver({ items, region }: Extract<Item, { kind: 'group' }>): { readonly ink: Exclude<Ink, { kind: 'gradient' }>; readonly opacity: number } | undefined {
+  const [only] = items;
+  if (items.length !== 1 || only?.kind !== 'path' || !only.fill || only.fill.kind === 'gradient') return undefined;
+  if (only.stroke || only.blend || only.clip || only.path.length !== 5 || !isIdentity(only.matrix)) return undefined;
+  // What overprints in a group of its own has nothing beneath it there: it lays bare plates.
+  if (only.fill.kind === 'process' && only.fill.overprint) return undefined;
+  return covers(pathBounds(only.path), region) ? { ink: only.fill, opacity: only.opacity } : undefined;
+} // prettier-ignore
+
 /** Pixels to a standard deviation of a blur. */
-const PER_SIGMA = 6;
+const PER_SIGMA = 3;
 
 /** Between four pixels. */
 function drawnOut(pixels: ArrayLike<number>, box: PixelBox, px: number, py: number): number {
@@ -361,7 +384,7 @@ const RUN = 16;
 
 /** Lays a row, its long full parts at once. */
 function layRuns(canvas: Canvas, y: number, from: number, to: number, opaque: Uint8Array, isFull: boolean, ink: RowInk, item: Item): void {
-  if (isFull || to - from < RUN || canvas.alpha) {
+  if (isFull || to - from < RUN || canvas.isClearAt(y)) {
     canvas.lay(y, from, to, opaque, isFull, ink, item.blend);
     return;
   }

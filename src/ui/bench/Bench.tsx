@@ -99,7 +99,6 @@ export function Bench({ onDropFiles }: Props) {
       rules.markOffset.value,
       piece.slug,
       resources.fonts,
-      surface.name,
       surface,
       drawing,
       rules.lines,

@@ -50,7 +50,7 @@ function Hint() {
 
 function PlateGroups() {
   const { surface, drawing, piece, rules, job } = useDesk();
-  const { facts, hidden, grey, paperWhite, map, off, busy, problem, set, toggle, alone } = usePlateView();
+  const { facts, hidden, grey, paperWhite, map, off, problem, set, toggle, alone } = usePlateView();
   if (problem)
     return (
       <Box role="alert" sx={{ color: 'error.main', fontSize: 14, alignSelf: 'end' }}>
@@ -58,7 +58,7 @@ function PlateGroups() {
       </Box>
     );
   if (!facts) return <Box role="status" sx={{ fontSize: 14, alignSelf: 'end' }}>Reading the plates …</Box>; // prettier-ignore
-  const { names, coverage, most, missing, took } = facts;
+  const { names, coverage, most } = facts;
   const shown = names.filter((name) => !hidden.includes(name));
   const area = surface.boxes.trim.width * surface.boxes.trim.height;
   const layers = finishLayers(finishesOn(piece, surface, drawing), rules);
@@ -81,16 +81,6 @@ function PlateGroups() {
             All plates
           </Button>
         )}
-        <Box
-          role="status"
-          sx={{ fontSize: 12, color: 'text.secondary', fontFamily: FACES.figure }}
-          data-took={Math.round(took)}
-        >
-          {busy ? 'reading …' : ''}
-          {missing.length > 0
-            ? ` ${missing.length === 1 ? 'A picture is' : `${missing.length} pictures are`} missing here.`
-            : ''}
-        </Box>
       </Group>
       <Group title="Under the pointer">
         <UnderPointer names={names} inkNames={(job.inks ?? []).map((i) => i.name)} />
@@ -114,10 +104,7 @@ function PlateGroups() {
           label="plate"
           width={118}
           value={off?.plate ?? 'none'}
-          options={[
-            { value: 'none', label: 'all fit' },
-            ...names.map((name) => ({ value: name, label: name })),
-          ]}
+          options={[{ value: 'none', label: 'all fit' }, ...names.map((name) => ({ value: name, label: name }))]}
           onChange={(plate) =>
             set({ off: plate === 'none' ? undefined : { plate, x: off?.x ?? 0.2, y: off?.y ?? 0.2 } })
           }
@@ -166,9 +153,9 @@ function PlateButton({ name, isShown, share, area, onToggle, onAlone }: PlatePro
         aria-pressed={isShown}
         aria-label={`${name}, ${covered}, ${squares}`}
         onClick={onToggle}
-        sx={{ display: 'grid', px: 0.9, py: 0.4, textAlign: 'left', minHeight: 34, justifyItems: 'start' }}
+        sx={{ display: 'grid', px: 0.75, py: 0.25, textAlign: 'left', minHeight: 34, justifyItems: 'start' }}
       >
-        <Box sx={{ display: 'flex', gap: 0.6, alignItems: 'center', fontSize: 13, fontWeight: 700, textDecoration: isShown ? 'none' : 'line-through' }}>
+        <Box sx={{ display: 'flex', gap: 0.6, alignItems: 'center', fontFamily: FACES.text, fontSize: 13, fontWeight: 700, textDecoration: isShown ? 'none' : 'line-through' }}>
           <PlateSign name={name} /> {name}
         </Box>
         <Box sx={{ fontFamily: FACES.figure, fontSize: 11.5, color: 'text.secondary' }}>
@@ -214,12 +201,12 @@ function PlateSign({ name }: { readonly name: string }) {
 
 function UnderPointer({ names, inkNames }: { readonly names: readonly string[]; readonly inkNames: readonly string[] }) {
   const under = usePlateView((s) => s.under);
-  if (!under) return <Box sx={{ fontSize: 13, color: 'text.secondary', minWidth: 150 }}>Point at the paper.</Box>;
+  if (!under) return <Box sx={{ fontSize: 13, color: 'text.secondary', width: 210, height: 36 }}>Point at the paper.</Box>;
   const read = names.map((name, i) => ({ name, percent: under[i] ?? 0 }));
   const printed = read.filter(({ percent }) => percent >= 0.5);
   const total = read.filter(({ name }) => PROCESS_SHORT[name] || inkNames.includes(name)).reduce((sum, r) => sum + r.percent, 0);
   return (
-    <Box data-under sx={{ fontFamily: FACES.figure, fontSize: 13, minWidth: 150, lineHeight: 1.35 }}>
+    <Box data-under sx={{ fontFamily: FACES.figure, fontSize: 13, width: 210, height: 36, lineHeight: 1.35, overflow: 'hidden' }}>
       {printed.length === 0
         ? 'bare paper'
         : printed.map(({ name, percent }) => `${PROCESS_SHORT[name] ?? name} ${formatNumber(percent, 0)}`).join('  ')}
@@ -245,7 +232,7 @@ function Without({ names }: { readonly names: readonly string[] }) {
         onChange={(to) => set({ without: to === 'none' ? undefined : to, compared: undefined })}
       />
       {shown !== undefined && (
-        <Box role="status" sx={{ fontSize: 13, maxWidth: 260 }}>
+        <Box role="status" sx={{ fontSize: 13, width: 250, height: 36 }}>
           {compared?.layer !== shown
             ? 'Comparing …'
             : changed.length === 0

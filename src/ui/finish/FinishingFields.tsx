@@ -122,7 +122,6 @@ export function CoatFields({ value, onChange }: CoatProps) {
   const { of } = value;
   const code = rules.coatings[value.coating];
   const coat = drawing.coats.find((c) => c.id === value.id);
-  const laidOver = ({ knocksOut: _, ...rest }: typeof value) => rest;
   const retrace = async (by: (typeof TRACED_BY)[number], threshold: number) => {
     if (of.from !== 'picture') return;
     const element = elementsOn(piece, surface.name).find((e) => e.id === of.element);
@@ -175,7 +174,7 @@ export function CoatFields({ value, onChange }: CoatProps) {
       <CheckField
         label="knocks out the print beneath"
         checked={value.knocksOut === true}
-        onChange={(on) => onChange(on ? { ...value, knocksOut: true } : laidOver(value))}
+        onChange={(on) => onChange({ ...value, knocksOut: on ? true : undefined })}
       />
       <Box sx={{ fontFamily: FACES.figure, fontSize: 12 }}>
         {coat ? `${formatNumber(pathArea(coat.path) / 100, 2)} cm², ` : ''}plate “{code.spot}”, fits the print to ±{formatNumber(code.tolerance, 2)} mm, holds{' '}

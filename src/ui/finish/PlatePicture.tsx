@@ -1,4 +1,5 @@
 'use client';
+import Box from '@mui/material/Box';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useMemo, useRef } from 'react';
 import { NO_INK, type Build } from '@/core/colour';
@@ -36,7 +37,13 @@ function untaught(items: readonly Item[], fonts: FontSet, known: Set<string>): r
 }
 
 /** The plates of the side, read in a worker, where the paper lies. */
-export function PlatePicture({ at, room }: { readonly at: Projection; readonly room: { width: number; height: number } }) {
+export function PlatePicture({
+  at,
+  room,
+}: {
+  readonly at: Projection;
+  readonly room: { width: number; height: number };
+}) {
   const { drawing, surface, piece, rules, job, resources } = useDesk();
   const view = usePlateView();
   const { set } = view;
@@ -107,6 +114,8 @@ export function PlatePicture({ at, room }: { readonly at: Projection; readonly r
     return () => clearTimeout(timer);
   }, [items, seen, at.scale, rules.profile, surface, shown, job.inks, resources.fonts, set]);
 
+  const { busy } = view;
+  const missing = view.facts?.missing.length ?? 0;
   const { facts, hidden, grey, paperWhite, off, map: overlay, without } = view;
   const white = job.stock.white;
   useEffect(() => {
@@ -189,6 +198,17 @@ export function PlatePicture({ at, room }: { readonly at: Projection; readonly r
         data-plates={facts ? facts.names.join(' ') : ''}
       />
       <canvas ref={map} style={style} aria-hidden />
+      <Box
+        role="status"
+        data-took={facts && Math.round(facts.took)}
+        sx={{ position: 'absolute', right: 12, top: 6, fontSize: 12.5, color: 'text.secondary', pointerEvents: 'none' }}
+      >
+        {busy
+          ? 'reading the plates …'
+          : missing > 0
+            ? `${missing === 1 ? 'A picture is' : `${missing} pictures are`} missing here.`
+            : ''}
+      </Box>
     </>
   );
 }

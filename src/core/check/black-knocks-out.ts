@@ -1,0 +1,23 @@
+import { isBlackOnly } from '../colour';
+import { leavesOf } from '../drawing';
+import { repaint } from '../job';
+import { overlaps } from '../layout';
+import { framed, replace, type Rule } from './rule';
+
+/** Black type belongs over what is beneath it. */
+export const blackKnocksOutRule: Rule = {
+  id: 'black-knocks-out',
+  title: 'Black type that knocks out',
+  why: 'Where black type cuts away the colour beneath it, the smallest shift of a plate shows white at its edges.',
+  check: (subject) =>
+    framed(subject).flatMap(({ element, frame }, i) => {
+      const knocks = leavesOf(frame.items).some((leaf) => leaf.kind === 'glyphs' && leaf.ink.kind === 'process' && isBlackOnly(leaf.ink.build) && !leaf.ink.spots && !leaf.ink.overprint);
+      const isOver = subject.drawing.frames.slice(0, i).some((f) => f.items.length > 0 && overlaps(f.bounds, frame.bounds));
+      if (!knocks || !isOver) return [];
+      const mended = repaint(element, subject.book, (paint) => {
+        if (paint.kind !== 'process' || paint.overprint !== false || !isBlackOnly(paint)) return paint;
+        return { ...paint, overprint: undefined };
+      });
+      return [{ severity: 'warning', element: element.id, where: frame.bounds, message: 'Its black is told to knock out what lies beneath.', fixes: [replace('Let it overprint', mended)] }];
+    }),
+}; // prettier-ignore

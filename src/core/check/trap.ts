@@ -1,0 +1,49 @@
+import { platesIn, totalLaid } from '../colour';
+import { leavesOf, type Frame, type Ink } from '../drawing';
+import { overlaps } from '../layout';
+import { formatNumber, mmToPt } from '../measure';
+import { framed, replace, writeIn, type Report, type Rule } from './rule';
+
+/** How far one ink is spread over the other, mm [cp]. */
+const SPREAD = 0.1;
+/** Inks paler than this show no gap, percent together. */
+const PALE = 30;
+
+type Flat = Extract<Ink, { kind: 'process' }>;
+
+/** The one ink that an element is filled with, opaque. */
+function flatInk(frame: Frame): Flat | undefined {
+  const leaves = leavesOf(frame.items);
+  const inks = leaves.map((leaf) => (leaf.kind === 'path' && leaf.opacity === 1 && !leaf.blend && !leaf.stroke ? leaf.fill : undefined));
+  const [only] = inks;
+  return inks.length === 1 && only?.kind === 'process' && !only.overprint ? only : undefined;
+} // prettier-ignore
+
+/** Where two inks meet that have no plate in common, the smallest shift shows paper between them. */
+export const trapRule: Rule = {
+  id: 'trap',
+  title: 'Two inks that only touch',
+  why: 'They have no plate in common, so a shift of one shows a white line between them. A narrow overlap hides it.',
+  check: (subject) => {
+    const all = framed(subject);
+    return all.flatMap(({ element, frame }, i): Report[] => {
+      const upper = element.kind === 'shape' ? flatInk(frame) : undefined;
+      if (element.kind !== 'shape' || !upper || element.fill?.kind === 'gradient' || !element.fill || totalLaid(upper) < PALE) return [];
+      const beneath = all.slice(0, i).reverse().find((other) => other.frame.items.length > 0 && overlaps(other.frame.ink, frame.ink));
+      const lower = beneath && flatInk(beneath.frame);
+      if (!beneath || !lower || totalLaid(lower) < PALE) return [];
+      if (platesIn(upper).some((plate) => platesIn(lower).includes(plate))) return [];
+      const { fill } = element;
+      const spread = fill.kind === 'paper' ? undefined : { ...element, stroke: { paint: { ...fill, overprint: true }, widthPt: mmToPt(2 * SPREAD), dash: 'solid' as const, whole: true, align: 'centre' as const, cap: 'butt' as const, join: 'round' as const } };
+      return [
+        {
+          severity: 'note',
+          element: element.id,
+          where: frame.bounds,
+          message: `It meets “${beneath.frame.name}” without an ink in common. A spread of ${writeIn(subject.job, SPREAD)} (a stroke of ${formatNumber(mmToPt(2 * SPREAD), 2)} pt that overprints) hides a shift.`,
+          fixes: spread ? [replace(`Spread it by ${writeIn(subject.job, SPREAD)}`, spread)] : [],
+        },
+      ];
+    });
+  },
+}; // prettier-ignore
