@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { PORT } from '../playwright.config';
 import { formatOf } from '../src/core/format';
-import { startJob } from '../src/core/job';
+import { Job, startJob } from '../src/core/job';
 
 /** Opens a page and waits until clicks are heard. */
 export async function open(page: Page, path: string): Promise<void> {
@@ -76,3 +76,22 @@ export async function write(field: Locator, text: string): Promise<void> {
 }
 
 export const field = (page: Page, name: string): Locator => page.locator(`input[name="${name}"]`);
+
+/** The job that is open, as the server keeps it. */
+export async function stored(page: Page): Promise<Job> {
+  await saved(page);
+  const id = page.url().split('/').at(-1) ?? '';
+  return Job.parse(((await (await page.request.get(`/api/jobs/${id}`)).json()) as { job: unknown }).job);
+}
+
+/** The only file of an export of the job that is open. */
+export async function exportedFile(page: Page, kind: 'press' | 'desk'): Promise<Buffer> {
+  await saved(page);
+  const id = page.url().split('/').at(-1) ?? '';
+  const { origin } = new URL(page.url());
+  const made = (await (await page.request.post(`/api/jobs/${id}/exports`, { data: { kind }, headers: { origin } })).json()) as { id: string }; // prettier-ignore
+  const facts = async () => (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string; files: { name: string }[] }; // prettier-ignore
+  await expect.poll(async () => (await facts()).state, { timeout: 90_000 }).toBe('done');
+  const [file] = (await facts()).files;
+  return (await page.request.get(`/api/exports/${made.id}/files/${file?.name ?? ''}`)).body();
+}

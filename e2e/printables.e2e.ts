@@ -1,30 +1,11 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { getDaysInMonth, getISODay } from 'date-fns';
-import { Job } from '../src/core/job';
 import { toKept } from '../src/demo/keep';
 import { inFolder, run } from '../src/testing/programs';
-import { openJob, saved } from './helpers';
+import { exportedFile, openJob, saved, stored } from './helpers';
 import { Hand } from './pieces/hand';
 import { moonCalendar, observingPlanner } from './pieces/printables';
-
-async function stored(page: Page): Promise<Job> {
-  await saved(page);
-  const id = page.url().split('/').at(-1) ?? '';
-  return Job.parse(((await (await page.request.get(`/api/jobs/${id}`)).json()) as { job: unknown }).job);
-}
-
-/** The only file of an export of the job that is open. */
-async function fileOf(page: Page, kind: 'press' | 'desk'): Promise<Buffer> {
-  await saved(page);
-  const id = page.url().split('/').at(-1) ?? '';
-  const { origin } = new URL(page.url());
-  const made = (await (await page.request.post(`/api/jobs/${id}/exports`, { data: { kind }, headers: { origin } })).json()) as { id: string }; // prettier-ignore
-  const facts = async () => (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string; files: { name: string }[] }; // prettier-ignore
-  await expect.poll(async () => (await facts()).state, { timeout: 90_000 }).toBe('done');
-  const [file] = (await facts()).files;
-  return (await page.request.get(`/api/exports/${made.id}/files/${file?.name ?? ''}`)).body();
-}
 
 const PIECES = [
   { file: 'observing-planner', build: observingPlanner, most: 90 },
@@ -70,7 +51,7 @@ test('next year’s calendar from this year’s: one decision is changed, and ev
   // Nothing else of the job is another.
   expect(JSON.stringify(after).replaceAll('"year":2029', '"year":2028')).toBe(JSON.stringify(before));
 
-  const pdf = await fileOf(page, 'press');
+  const pdf = await exportedFile(page, 'press');
   await inFolder((folder) => {
     writeFileSync(`${folder}/f.pdf`, pdf);
     for (let month = 0; month < 12; month += 1) {
@@ -159,7 +140,7 @@ test('the pad is laid two up on a US letter with marks to cut by', async ({ page
   await page.keyboard.press('Alt+6');
   const slip = page.getByRole('region', { name: 'Output' });
   await expect(slip).toContainText('2 up: 2 × 1');
-  const pdf = await fileOf(page, 'desk');
+  const pdf = await exportedFile(page, 'desk');
   await inFolder((folder) => {
     writeFileSync(`${folder}/f.pdf`, pdf);
     expect(run('pdfinfo', [`${folder}/f.pdf`])).toMatch(/Page size:\s+792 x 612/);

@@ -25,6 +25,7 @@ function idsOf({ measures, styles, cellStyles, pieces }: Job): readonly string[]
     ...p.bases.flatMap((b) => b.elements),
     ...Object.values(p.layouts).map(({ key }) => ({ id: key })),
     ...Object.values(p.surfaces).flat(),
+    ...Object.values(p.finish ?? {}).flat(),
   ]);
   return [...measures, ...styles, ...cellStyles, ...named].map(({ id }) => id);
 }

@@ -26,6 +26,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   { file: 'moon-calendar', name: 'Moon calendar 2028', stage: 'in work', due: '2027-09-01', quantity: 350, notes: 'Wire-bound. Next year’s is this one with another year.' },
   { file: 'year-card', name: 'Year card 2028', stage: 'in work', due: '2027-11-12', quantity: 1000, notes: 'Goes into every letter of December.' },
   { file: 'meteor-tickets', name: 'Meteor-night tickets', stage: 'in work', due: '2028-06-30', quantity: 400, notes: 'Perforated by the house, numbered here.' },
+  { file: 'bookmark', name: 'Bookmark of four moons', stage: 'in work', due: '2027-01-29', quantity: 800, notes: 'Matt varnish over the moons alone; it goes into every book of the lending shelf.' },
   { file: 'meteor-night', name: 'Meteor-night flyer', stage: 'in work', due: '2026-12-11', quantity: 2500, notes: 'Handed out at the library and the bus stops. Same night as last year, one week later if cloudy.' },
 ]; // prettier-ignore
 

@@ -1,5 +1,6 @@
 import { EMBLEM, ICONS } from './draw-emblem';
 import { HEAVENS, heaven, type Heaven } from './draw-heavens';
+import { fourMoons } from './draw-moons';
 import { meteorSky } from './draw-sky';
 
 /** A picture or drawing of the demo world, under the name its file has. */
@@ -25,6 +26,8 @@ const PICTURES: Readonly<Record<string, readonly [draw: Drawn, width: number, he
   // Across the spine of the catalogue, with bleed, at 300 ppi.
   ...Object.fromEntries(HEAVENS.map((which) => [`night-${which.replaceAll(' ', '-')}.jpg`, [drawn(which), 2400, 1860] as const])),
   'night-meteors.jpg': [meteorSky, 2400, 1860],
+  // A bookmark with bleed, at 300 ppi.
+  'four-moons.jpg': [fourMoons, 661, 2197],
   // A seventh of a 5 ft banner at 100 ppi.
   ...Object.fromEntries(HEAVENS.map((which) => [`${which.replaceAll(' ', '-')}.jpg`, [drawn(which), 900, 1500] as const])),
 }; // prettier-ignore

@@ -6,7 +6,7 @@ import { labOf } from './adjust';
 type By = Extract<CoatSource, { from: 'picture' }>['by'];
 
 /** Longest side at which shapes are looked for, pixels. */
-const LONGEST = 900;
+const LONGEST = 2400;
 /** Shapes smaller than this share of the picture are dust. */
 const DUST = 0.0002;
 /** Points may leave the outline by so many pixels when it is simplified. */

@@ -66,7 +66,10 @@ export function Bench({ onDropFiles }: Props) {
   const { boxes } = surface;
   const isOutput = station === 'output';
   const isTrimmed = trimmed && station === 'inspect';
-  const drag = useDrag(host, station === 'lay-out' || station === 'size');
+  const drag = useDrag(
+    host,
+    station === 'lay-out' || station === 'size' ? 'edit' : station === 'finish' ? 'select' : 'look',
+  );
   const editing = useJob((s) => s.editing);
   const framing = useJob((s) => s.framing);
   const picking = useJob((s) => s.picking);

@@ -55,7 +55,7 @@ function asTheElement(copy: Matrix | undefined, dx: number, dy: number): readonl
 }
 
 /** Pointer work on the bench: select, through a pile too, marquee, move, stretch, turn and pan. */
-export function useDrag(host: React.RefObject<HTMLElement | null>, editable: boolean) {
+export function useDrag(host: React.RefObject<HTMLElement | null>, mode: 'edit' | 'select' | 'look') {
   const store = useJobStore();
   const desk = useDesk();
   const deskRef = useRef(desk);
@@ -106,13 +106,19 @@ export function useDrag(host: React.RefObject<HTMLElement | null>, editable: boo
       const at = projection(useBenchView.getState());
       const here = at.toMm(pointOf(event));
       const { drawing } = deskRef.current;
-      if (!editable) return begin({ kind: 'pan' }, event);
+      if (mode === 'look') return begin({ kind: 'pan' }, event);
       if (editing) editPath(undefined);
       const pile = framesAt(drawing, here, REACH / at.scale);
       const add = event.shiftKey;
       // Alt goes through the pile: what lies under the selected one comes next.
       const under = pile.findIndex((f) => selection.includes(f.element));
       const hit = event.altKey && under >= 0 ? (pile[under + 1] ?? pile[0]) : pile[0];
+      if (mode === 'select')
+        return begin(
+          { kind: 'pan' },
+          event,
+          hit ? (add ? [...new Set([...selection, hit.element])] : [hit.element]) : [],
+        );
       if (framing && pile.some((f) => f.element === framing)) return begin({ kind: 'frame', id: framing }, event);
       held.current = hit && copyAt(hit, here, REACH / at.scale);
       const marqueeHere: Gesture = { kind: 'marquee', from: here, add };
@@ -131,7 +137,7 @@ export function useDrag(host: React.RefObject<HTMLElement | null>, editable: boo
       if (!isSelected || event.altKey) select(mates);
       begin({ kind: 'move' }, event, isSelected ? mates : undefined);
     },
-    [begin, editable, pointOf, store, host],
+    [begin, mode, pointOf, store, host],
   );
 
   const step = useCallback(

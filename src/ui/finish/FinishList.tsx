@@ -113,7 +113,15 @@ function Entry({ number, title, follows, lost, isOpen, onOpen, children }: Entry
       <ButtonBase
         onClick={onOpen}
         aria-expanded={isOpen}
-        sx={{ display: 'grid', width: '100%', textAlign: 'left', justifyItems: 'start', minHeight: 24 }}
+        sx={{
+          display: 'grid',
+          width: '100%',
+          textAlign: 'left',
+          justifyItems: 'start',
+          justifyContent: 'start',
+          fontFamily: FACES.text,
+          minHeight: 24,
+        }}
       >
         <Box sx={{ fontSize: 13.5 }}>
           <Box component="span" sx={{ fontFamily: FACES.figure, mr: 0.75 }}>

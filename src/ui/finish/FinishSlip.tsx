@@ -17,25 +17,28 @@ import { usePlateView } from './plate-view';
 
 /** How the side is looked at: as artwork, or plate by plate with what each carries. */
 export function FinishSlip() {
-  const { plates, set } = usePlateView();
+  const plates = usePlateView((s) => s.plates);
   return (
     <Slip label="Finish">
-      <Groups>
-        <Group title="See">
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={plates ? 'plates' : 'artwork'}
-            onChange={(_event, to: 'plates' | 'artwork' | null) => to && set({ plates: to === 'plates' })}
-            aria-label="What is shown"
-          >
-            <ToggleButton value="artwork">Artwork</ToggleButton>
-            <ToggleButton value="plates">Plates</ToggleButton>
-          </ToggleButtonGroup>
-        </Group>
-        {plates ? <PlateGroups /> : <Hint />}
-      </Groups>
+      <Groups>{plates ? <PlateGroups /> : <Hint />}</Groups>
     </Slip>
+  );
+}
+
+/** The artwork as it was laid out, or the plates as they print. */
+export function SeeToggle() {
+  const { plates, set } = usePlateView();
+  return (
+    <ToggleButtonGroup
+      exclusive
+      size="small"
+      value={plates ? 'plates' : 'artwork'}
+      onChange={(_event, to: 'plates' | 'artwork' | null) => to && set({ plates: to === 'plates' })}
+      aria-label="What is shown"
+    >
+      <ToggleButton value="artwork">Artwork</ToggleButton>
+      <ToggleButton value="plates">Plates</ToggleButton>
+    </ToggleButtonGroup>
   );
 }
 

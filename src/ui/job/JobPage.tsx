@@ -27,7 +27,7 @@ import { YellowSheet } from '../sheet/YellowSheet';
 import { BriefForm } from '../stations/BriefForm';
 import { InspectSlip } from '../stations/InspectSlip';
 import { OutputSlip } from '../stations/OutputSlip';
-import { FinishSlip } from '../finish/FinishSlip';
+import { FinishSlip, SeeToggle } from '../finish/FinishSlip';
 import { ElementSlip } from '../slip/ElementSlip';
 import { CopyTo } from '../size/CopyTo';
 import { SizeSlip } from '../size/SizeSlip';
@@ -261,6 +261,7 @@ const Stations = memo(function Stations() {
               >
                 <SideTabs commands={commands} />
                 {station === 'lay-out' && <AddBar commands={commands} />}
+                {station === 'finish' && <SeeToggle />}
               </Box>
               {station === 'lay-out' && pageCount(desk.piece) !== undefined && <PageStrip />}
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>

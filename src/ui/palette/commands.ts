@@ -189,8 +189,8 @@ export function commandsFor({
     }, laysOut && chosen?.kind === 'text'),
     command('Edit', 'type', 'Type in the selected text', ['Enter'], () => chosen && type(chosen.id), laysOut && chosen?.kind === 'text'),
     command('Edit', 'select-all', 'Select everything on this side', ['Ctrl+A'], () => select(elements.map((e) => e.id)), laysOut),
-    command('Edit', 'select-next', 'Select the next element', ['Tab'], next(1), laysOut),
-    command('Edit', 'select-previous', 'Select the previous element', ['Shift+Tab'], next(-1), laysOut),
+    command('Edit', 'select-next', 'Select the next element', ['Tab'], next(1), laysOut || state.station === 'finish'),
+    command('Edit', 'select-previous', 'Select the previous element', ['Shift+Tab'], next(-1), laysOut || state.station === 'finish'),
     command('Edit', 'select-none', 'Select nothing', ['Escape'], () => {
       state.pick(undefined);
       select([]);

@@ -1,0 +1,66 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { toKept } from '../src/demo/keep';
+import { platesOf } from '../src/testing/programs';
+import { exportedFile, stored } from './helpers';
+import { bookmark } from './pieces/finished';
+import { Hand } from './pieces/hand';
+
+const sheet = (page: Page) => page.getByRole('complementary', { name: 'Yellow sheet' });
+const plate = (page: Page, name: string) => page.locator(`[data-plate="${name}"]`);
+const covered = async (page: Page, name: string) => Number(await plate(page, name).getAttribute('data-covered'));
+
+/** Waits until the plates are read. */
+async function read(page: Page): Promise<void> {
+  await expect(page.getByRole('img', { name: /^Plates of/ })).toHaveAttribute('data-plates', /Cyan/);
+  await expect(page.getByText('reading the plates')).toHaveCount(0);
+}
+
+test('a bookmark with matt varnish over the moons in its picture: seen on its plates, spoilt, checked, mended, exported', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  const hand = new Hand(page);
+  await bookmark(hand);
+  await expect(sheet(page).locator('[data-finishing="Matt varnish"]')).toContainText('shapes in Moons');
+  const built = await stored(page);
+  const kept = 'assets/demo/bookmark.json';
+  if (process.env['YS_KEEP']) writeFileSync(kept, `${JSON.stringify(toKept(built), null, 1)}\n`);
+  expect(hand.actions).toBeLessThanOrEqual(110);
+  expect(toKept(built)).toEqual(JSON.parse(readFileSync(kept, 'utf8')));
+
+  // Four moons of 0.3 of the picture’s width, 56 mm with its bleed: their share of the side.
+  const radius = 0.3 * 56;
+  const share = ((4 * Math.PI * radius ** 2) / (50 * 180)) * 100;
+  await page.getByRole('button', { name: 'Plates', exact: true }).click();
+  await read(page);
+  expect(Math.abs((await covered(page, 'Varnish matt')) - share)).toBeLessThan(0.4);
+  const before = await covered(page, 'Cyan');
+
+  // Told to knock out, it is a fault, and the moons are gone from the other plates.
+  await sheet(page).getByLabel('knocks out the print beneath').check();
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('cuts a white hole');
+  await expect.poll(() => covered(page, 'Cyan')).toBeLessThan(before - 5);
+  await page.getByRole('combobox', { name: 'layer' }).click();
+  await page.getByRole('option', { name: 'Varnish matt' }).click();
+  await expect(page.getByText('it knocks out')).toContainText('Cyan');
+  const hole = platesOf(await exportedFile(page, 'press'), 1, 50);
+  expect((await hole).get('Cyan')?.mean).toBeLessThan(0.5);
+
+  // The fix of the check.
+  await page.keyboard.press('Alt+5');
+  await page.getByRole('region', { name: 'Findings' }).getByRole('button', { name: 'Let it overprint' }).click();
+  await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText('white hole');
+  await page.keyboard.press('Alt+4');
+  await expect.poll(() => covered(page, 'Cyan')).toBe(before);
+  const plates = await platesOf(await exportedFile(page, 'press'), 1, 100, 4);
+  const varnish = plates.get('Varnish matt');
+  const cyan = plates.get('Cyan');
+  if (!varnish || !cyan) throw new Error('no such plate');
+  // The plate is on or off, but for its edges, and the picture is whole beneath it.
+  const partly = varnish.ink.reduce((n, v) => n + (v > 8 && v < 247 ? 1 : 0), 0);
+  expect(partly / varnish.ink.length).toBeLessThan(0.02);
+  const beneath = varnish.ink.reduce((n, v, i) => n + (v === 255 && (cyan.ink[i] ?? 0) > 0 ? 1 : 0), 0);
+  const solid = varnish.ink.reduce((n, v) => n + (v === 255 ? 1 : 0), 0);
+  expect(beneath / solid).toBeGreaterThan(0.9);
+}); // prettier-ignore
