@@ -20,6 +20,7 @@ import { begin, inMemory, makeJob } from '../src/testing/jobs';
 import { inBrowser, typedInBrowser } from './in-browser';
 import { catalogue } from './catalogue';
 import { planner } from './planner';
+import { plates } from './plates';
 import { typing } from './typing';
 import { chainedPage, crowdedPage, manyPages } from './pages';
 import { mean, ms, note, rows, times, once } from './report';
@@ -201,7 +202,18 @@ async function press() {
   note('peak memory of all of the above', `${Math.round(process.resourceUsage().maxRSS / 1024)} MB`);
 }
 
-const PARTS = { fields, blanks, layout, typing, catalogue, planner, press, browser: inBrowser, typed: typedInBrowser };
+const PARTS = {
+  fields,
+  blanks,
+  layout,
+  typing,
+  catalogue,
+  planner,
+  plates,
+  press,
+  browser: inBrowser,
+  typed: typedInBrowser,
+};
 const wanted = process.argv.slice(2);
 for (const [name, part] of Object.entries(PARTS)) if (wanted.length === 0 || wanted.includes(name)) await part();
 console.table(rows);

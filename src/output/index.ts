@@ -12,4 +12,4 @@ export * from './palette';
 export * from './trace';
 export * from './fonts';
 export * from './kinds';
-export { plateItems, sidePlates } from './plates';
+export * from './plates';

@@ -2,7 +2,7 @@ import type { Item, PictureItem } from '../core/drawing';
 import { pictureAsset } from '../core/job';
 import { effectivePpi } from '../core/compose';
 import { MM_PER_INCH } from '../core/measure';
-import { plateNames, readPlates, type InkPixels, type PlateView, type Plates } from '../paint/plates';
+import { plateNames, readPlates, type InkPixels, type PlateSource, type PlateView, type Plates } from '../paint/plates';
 import { CannotExport } from './cannot-export';
 import type { Desk, DeskSide } from './desk';
 import { treatmentOf } from './pdf-request';
@@ -51,15 +51,22 @@ const picturesIn = (items: readonly Item[]): readonly PictureItem[] =>
         : [],
   );
 
+/** What the plate reader asks of a desk. */
+export const plateSource = (desk: Desk, picture: PlateSource['picture']): PlateSource => ({
+  outline: (key, gid) => {
+    const font = desk.fonts.set.file(key);
+    return font && { path: font.outline(gid), unitsPerEm: font.unitsPerEm };
+  },
+  picture,
+  page: () => undefined,
+});
+
 /** Every plate of a side. */
 export async function sidePlates(desk: Desk, side: DeskSide, items: readonly Item[], view: PlateView): Promise<Plates> {
-  const picture = await picturesFor(desk, side, items, view.scale);
-  return readPlates(items, plateNames(items), view, {
-    outline: (key, gid) => {
-      const font = desk.fonts.set.file(key);
-      return font && { path: font.outline(gid), unitsPerEm: font.unitsPerEm };
-    },
-    picture,
-    page: () => undefined,
-  });
+  return readPlates(
+    items,
+    plateNames(items),
+    view,
+    plateSource(desk, await picturesFor(desk, side, items, view.scale)),
+  );
 }

@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink';
 import { openProfile, type PictureConverter } from '../bring-in/profile';
 import type { Build } from '../core/colour';
 import type { Item, PageItem, PictureItem } from '../core/drawing';
-import type { Path } from '../core/layout';
+import type { Path, Rect } from '../core/layout';
 import {
   coverageOf,
   differences,
@@ -166,6 +166,30 @@ async function read({
   return { plates, missing, took: performance.now() - start };
 }
 
+/** Pixels at which a side is read whole when only a part of it is in view. */
+const WHOLE = 400_000;
+
+/** How much of the counted part each plate covers: of all of it, whatever part is in view. */
+async function coverageIn(asked: PlatesAsked, seen: Plates): Promise<Readonly<Record<string, number>>> {
+  const { view, counted } = asked;
+  const isWhole = contains(view.box, counted);
+  const scale = isWhole ? view.scale : Math.min(view.scale, Math.sqrt(WHOLE / (counted.width * counted.height)));
+  const plates = isWhole ? seen : (await read({ ...asked, view: { box: counted, scale } })).plates;
+  const from = isWhole ? view.box : counted;
+  const px = (mm: number) => Math.round(mm * scale);
+  const x = px(counted.x - from.x);
+  const y = px(counted.y - from.y);
+  const width = Math.min(plates.width - x, px(counted.width));
+  const height = Math.min(plates.height - y, px(counted.height));
+  return Object.fromEntries(coverageOf(plates, { x, y, width, height }));
+}
+
+const contains = (outer: Rect, inner: Rect): boolean =>
+  outer.x <= inner.x &&
+  outer.y <= inner.y &&
+  outer.x + outer.width >= inner.x + inner.width &&
+  outer.y + outer.height >= inner.y + inner.height;
+
 const worker = {
   /** Takes outlines of glyphs that have not been seen before. */
   learn(taught: readonly TaughtGlyph[]): void {
@@ -176,21 +200,12 @@ const worker = {
   async read(asked: PlatesAsked): Promise<PlateFacts> {
     const { missing, plates, took } = await read(asked);
     last = { plates, asked };
-    const { view, counted } = asked;
-    const px = (mm: number, from: number) => Math.round((mm - from) * view.scale);
-    const x = Math.max(0, px(counted.x, view.box.x));
-    const y = Math.max(0, px(counted.y, view.box.y));
-    const box = {
-      x,
-      y,
-      width: Math.min(plates.width, px(counted.x + counted.width, view.box.x)) - x,
-      height: Math.min(plates.height, px(counted.y + counted.height, view.box.y)) - y,
-    };
+    const coverage = await coverageIn(asked, plates);
     return {
       width: plates.width,
       height: plates.height,
       names: plates.names,
-      coverage: Object.fromEntries(coverageOf(plates, box)),
+      coverage,
       most: mostInk(plates, (name) => asked.inks.includes(name)),
       missing,
       took,

@@ -31,7 +31,8 @@ const MOST = 8;
  * @param left   column of the page at which rows begin
  * @param width  columns of a row
  */
-export function pictureRows(picture: InkPixels, image: Rect, matrix: Matrix, left: number, width: number): PictureRows {
+export function pictureRows(whole: InkPixels, image: Rect, matrix: Matrix, left: number, width: number): PictureRows {
+  const picture = reducedFor(whole, image, matrix);
   const { pixels, alpha, width: w, height: h } = picture;
   const channels = picture.space === 'cmyk' ? 4 : 1;
   const back = inverse(matrix);
@@ -107,5 +108,46 @@ export function pictureRows(picture: InkPixels, image: Rect, matrix: Matrix, lef
 
 /** @param pixels of the picture to one of the page */
 const samplesFor = (pixels: number): number => (pixels < 1.25 ? 1 : min(MOST, round(pixels * 2)));
+
+/** Pictures reduced to a half each way, from those they were reduced from: a side is read again and again. */
+const halves = new WeakMap<InkPixels, InkPixels>();
+
+/** The picture, halved until about one of its pixels comes to a pixel of the page. */
+function reducedFor(picture: InkPixels, image: Rect, [a, b, c, d]: Matrix): InkPixels {
+  let reduced = picture;
+  const across = picture.width / (image.width * hypot(a, b));
+  const down = picture.height / (image.height * hypot(c, d));
+  for (let ratio = min(across, down); ratio > 1.6 && reduced.width > 2 && reduced.height > 2; ratio /= 2) {
+    const half = halves.get(reduced) ?? halved(reduced);
+    halves.set(reduced, half);
+    reduced = half;
+  }
+  return reduced;
+}
+
+/** Each two by two pixels as their mean; what is clear has no weight. An odd last row or column is left out of it. */
+function halved({ width, height, space, pixels, alpha }: InkPixels): InkPixels {
+  const channels = space === 'cmyk' ? 4 : 1;
+  const [w, h] = [floor(width / 2), floor(height / 2)];
+  const out = new Uint8Array(w * h * channels);
+  const clear = alpha && new Uint8Array(w * h);
+  for (let y = 0; y < h; y += 1)
+    for (let x = 0; x < w; x += 1) {
+      const one = 2 * y * width + 2 * x;
+      const below = one + width;
+      const at = (y * w + x) * channels;
+      if (!alpha || !clear) {
+        for (let n = 0; n < channels; n += 1)
+          out[at + n] = ((pixels[one * channels + n] ?? 0) + (pixels[(one + 1) * channels + n] ?? 0) + (pixels[below * channels + n] ?? 0) + (pixels[(below + 1) * channels + n] ?? 0) + 2) >> 2;
+        continue;
+      }
+      const four = [one, one + 1, below, below + 1] as const;
+      const weight = four.reduce((sum, i) => sum + (alpha[i] ?? 0), 0);
+      clear[y * w + x] = (weight + 2) >> 2;
+      for (let n = 0; n < channels; n += 1)
+        out[at + n] = weight > 0 ? four.reduce((sum, i) => sum + (pixels[i * channels + n] ?? 0) * (alpha[i] ?? 0), 0) / weight + 0.5 : 0;
+    }
+  return { width: w, height: h, space, pixels: out, ...(clear && { alpha: clear }) };
+} // prettier-ignore
 
 const within = (n: number, count: number): number => (n < 0 ? 0 : n >= count ? count - 1 : n);

@@ -1,0 +1,71 @@
+import { checkDesk, openDesk } from '../../output';
+import { begin, box, inMemory, makeJob, shape, words } from '../../testing/jobs';
+import { blankOf, type Element, type Finishing, type Job } from '../job';
+import { applyChange, type Finding } from './index';
+
+const findings = async (job: Job): Promise<readonly Finding[]> => checkDesk(await openDesk(job, inMemory()));
+
+const GROUND = box('ground', [0, 0, 148, 210], { fill: { kind: 'process', c: 60, m: 40, y: 0, k: 0 } });
+const coat = (more: Partial<Extract<Finishing, { does: 'coat' }>> = {}): Finishing => ({ does: 'coat', id: 'coat', coating: 'varnish-matt', of: { from: 'elements', elements: ['moon'] }, spread: 0, ...more }); // prettier-ignore
+const MOON = shape('moon', [40, 60, 60, 60], { form: 'ellipse' }, { fill: { kind: 'process', c: 20, m: 20, y: 40, k: 0 } }); // prettier-ignore
+const finished = (front: readonly Element[], list: readonly Finishing[], more: Partial<Job> = {}) =>
+  makeJob(front, more, { finish: { front: [...list] } });
+
+/** What is wrong, by rule, and what is left of it when its first fix is taken. */
+async function found(job: Job, rule: string): Promise<{ readonly messages: readonly string[]; readonly left: number | 'no fix' }> {
+  const own = (await findings(job)).filter((f) => f.rule === rule);
+  const fix = own.flatMap((f) => f.fixes)[0];
+  const left = fix ? (await findings(applyChange(job, fix.change))).filter((f) => f.rule === rule).length : 'no fix';
+  return { messages: own.map((f) => f.message), left };
+} // prettier-ignore
+
+test('a coating over a shape is sound', async () => {
+  expect(await findings(finished([GROUND, MOON], [coat()]))).toEqual([]);
+});
+
+test.each<readonly [rule: string, job: () => Job, words: RegExp]>([
+  ['coat-knocks-out', () => finished([GROUND, MOON], [coat({ knocksOut: true })]), /white hole/],
+  ['coat-solid', () => finished([GROUND, MOON], [coat({ tint: 40 })]), /only be at 100 %/],
+  ['coat-solid', () => finished([GROUND, MOON], [coat({ strokePt: 1 })]), /areas alone/],
+  ['finish-lost', () => finished([GROUND], [coat()]), /makes nothing: what it follows is not there/],
+  ['plate-names', () => finished([GROUND, MOON], [coat()], { inks: [{ name: 'Varnish matt', finish: 'plain', c: 0, m: 0, y: 0, k: 50 }] }), /plate of a line or coating/],
+  ['near-inks', () => makeJob([GROUND], { inks: [{ name: 'Night blue', finish: 'plain', c: 90, m: 80, y: 0, k: 20 }, { name: 'night-blue', finish: 'plain', c: 100, m: 60, y: 0, k: 0 }] }), /two plates/],
+  ['white-missing', () => makeJob([GROUND], { stock: { ...makeJob().stock, clear: true } }), /no white/],
+  ['white-overprints', () => makeJob([GROUND, box('w', [20, 20, 30, 30], { fill: { kind: 'process', c: 0, m: 0, y: 0, k: 0, overprint: true } })]), /not be seen/],
+  ['black-knocks-out', () => makeJob([GROUND, words('t', 'Black', [20, 20, 60, 20], { paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100, overprint: false } })]), /told to knock out/],
+  ['rich-black', () => makeJob([box('night', [0, 0, 148, 210], { fill: { kind: 'process', c: 0, m: 0, y: 0, k: 100 } })]), /dark grey/],
+  ['rich-black', () => makeJob([words('t', 'Small', [20, 20, 60, 20], { sizePt: 9, paint: { kind: 'process', c: 60, m: 40, y: 40, k: 100 } })]), /several inks/],
+  ['trap', () => makeJob([box('sky', [0, 0, 148, 210]), box('sun', [20, 20, 40, 40], { fill: { kind: 'process', c: 0, m: 40, y: 100, k: 0 } })]), /without an ink in common/],
+  ['out-of-gamut', () => makeJob([box('neon', [20, 20, 40, 40], { fill: { kind: 'rgb', r: 0, g: 255, b: 60 } })]), /moves by ΔE/],
+])('%s is found, said and mended', async (rule, job, said) => {
+  const { messages, left } = await found(job(), rule);
+  expect(messages).toHaveLength(1);
+  expect(messages[0]).toMatch(said);
+  expect(left).toBe(0);
+}); // prettier-ignore
+
+test('a varnish over fine type says how thin it may be', async () => {
+  const fine = words('fine', 'Hollin Ford', [20, 20, 80, 10], { sizePt: 7, family: 'Source Serif 4' });
+  const { messages } = await found(finished([GROUND, fine], [coat({ of: { from: 'elements', elements: ['fine'] } })]), 'coat-fine'); // prettier-ignore
+  expect(messages[0]).toContain('thinner than 0.3 mm');
+});
+
+test('a drawn cut wants ink on both its sides', async () => {
+  const cut = (offset: number): Finishing => ({ does: 'line', id: 'cut', process: 'cut', course: { course: 'outline', elements: ['moon'], offset }, past: 0 }); // prettier-ignore
+  const only = (offset: number) => found(finished([MOON], [cut(offset)]), 'cut-bleed');
+  expect((await only(0)).messages).toHaveLength(1);
+  expect((await only(-1)).messages).toHaveLength(1);
+  expect((await only(-3)).messages).toEqual([]);
+  // Over a ground there is no end of ink.
+  expect((await found(finished([GROUND, MOON], [cut(0)]), 'cut-bleed')).messages).toEqual([]);
+});
+
+test('varnish stops short of where it is glued', async () => {
+  const job = begin('belly-band');
+  const [piece] = job.pieces;
+  if (!piece) throw new Error('no band');
+  const all: Finishing = { does: 'coat', id: 'all', coating: 'varnish-gloss', of: { from: 'side' }, spread: 0 };
+  const sides = blankOf(job, piece).surfaces.map((s) => s.name);
+  const coated = { ...job, pieces: [{ ...piece, finish: Object.fromEntries(sides.map((side) => [side, [all]])) }] };
+  expect((await findings(coated)).filter((f) => f.rule === 'coat-on-glue').length).toBeGreaterThan(0);
+});
