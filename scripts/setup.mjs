@@ -55,11 +55,15 @@ const PROGRAMS = {
 const MODULES = { shapely: 'python3-shapely', ezdxf: 'python3-ezdxf' };
 const hasModule = (name) => spawnSync('/usr/bin/python3', ['-c', `import ${name}`]).status === 0;
 
+/** Files the tests compare with, and the Debian package of each. */
+const FILES = { '/usr/share/color/icc/FOGRA39L.ti3': 'icc-profiles-free' };
+
 /** Installs the Debian programs that are missing. */
 export function installPrograms() {
   const missing = [
     ...Object.entries(PROGRAMS).filter(([name]) => spawnSync('which', [name]).status !== 0),
     ...Object.entries(MODULES).filter(([name]) => !hasModule(name)),
+    ...Object.entries(FILES).filter(([path]) => !existsSync(path)),
   ];
   if (missing.length === 0) return;
   const packages = missing.map(([, name]) => name);

@@ -15,6 +15,9 @@ interface Loaded {
   readonly fine: number;
 }
 
+/** Steps of the grid by which whole pictures are converted. */
+const FINE = 65;
+
 let loading: Promise<Loaded> | undefined;
 
 const littleCms = (load: LoadPackage): Promise<Loaded> =>
@@ -23,8 +26,11 @@ const littleCms = (load: LoadPackage): Promise<Loaded> =>
     intent: lib.INTENT_RELATIVE_COLORIMETRIC,
     compensate: lib.cmsFLAGS_BLACKPOINTCOMPENSATION,
     exact: lib.cmsFLAGS_NOOPTIMIZE,
-    fine: lib.cmsFLAGS_HIGHRESPRECALC,
+    // Grid points on each axis, as Little CMS takes them in its flags.
+    fine: FINE << 16,
   })));
+
+const clamped = (n: number): number => Math.min(FULL, Math.max(0, Math.round(n)));
 
 /** Full scale of a 16-bit channel: RGB and CMYK alike. */
 const FULL = 65535;
@@ -60,15 +66,20 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
   // 16 bits for RGB and CMYK and floats for Lab; the package returns garbage for doubles.
   const cmyk16 = cms.cmsFormatterForColorspaceOfProfile(profile, 2, false);
   const rgb16 = cms.cmsFormatterForColorspaceOfProfile(srgb, 2, false);
+  const lab16 = cms.cmsFormatterForColorspaceOfProfile(lab, 2, false);
   const labFloat = cms.cmsFormatterForColorspaceOfProfile(lab, 4, true);
   const link = (from: number, inFormat: number, to: number, outFormat: number, flags: number) =>
     cms.cmsCreateTransform(from, inFormat, to, outFormat, intent, flags);
   const rgbToCmyk = link(srgb, rgb16, profile, cmyk16, compensate | exact);
   const cmykToRgb = link(profile, cmyk16, srgb, rgb16, compensate | exact);
   const cmykToLab = link(profile, cmyk16, lab, labFloat, exact);
+  const labToCmyk = link(lab, lab16, profile, cmyk16, exact);
   const rgbToLab = link(srgb, rgb16, lab, labFloat, exact);
 
   const rgbIn = ({ r, g, b }: Rgb) => Uint16Array.of(r * 257, g * 257, b * 257);
+  // 16 bits as version 4 of ICC encodes Lab: 0 to 100 and −128 to 127 over the whole range.
+  const labIn = ({ L, a, b }: Lab) =>
+    Uint16Array.of(clamped(L * 655.35), clamped((a + 128) * 257), clamped((b + 128) * 257));
   const cmykIn = ({ c, m, y, k }: Build) => Uint16Array.from([c, m, y, k], (n) => Math.round((n / 100) * FULL));
   const run = (transform: number, input: Uint16Array): readonly number[] =>
     Array.from(cms.cmsDoTransform(transform, input, 1));
@@ -85,6 +96,12 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
       return { r, g, b };
     }),
     buildLab: (build) => labOut(run(cmykToLab, cmykIn(build))),
+    fromLab: ({ L, a, b }) => {
+      const [c = 0, m = 0, y = 0, k = 0] = Array.from(cms.cmsDoTransform(labToCmyk, labIn({ L, a, b }), 1)).map(
+        (n) => (n / FULL) * 100,
+      );
+      return { c, m, y, k };
+    },
     rgbLab: (rgb) => labOut(run(rgbToLab, rgbIn(rgb))),
   };
 

@@ -9,6 +9,8 @@ export interface ColourEngine {
   readonly toBuild: (rgb: Rgb) => Build;
   /** How a build looks on this paper, relative to its white, D50. */
   readonly buildLab: (build: Build) => Lab;
+  /** The build that shows a colour on this paper, relative to its white, D50; the nearest where it cannot be shown. */
+  readonly fromLab: (lab: Lab) => Build;
   readonly rgbLab: (rgb: Rgb) => Lab;
   /** For the screen, the paper shown white. */
   readonly toRgb: (build: Build) => Rgb;

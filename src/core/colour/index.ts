@@ -2,3 +2,5 @@ export * from './build';
 export * from './lab';
 export * from './engine';
 export * from './laid';
+export * from './neighbours';
+export * from './grey-balance';

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { shiftOf, writeBuild, writeHex, type ColourEngine } from '@/core/colour';
+import { neighboursOf, shiftOf, writeBuild, writeHex, type ColourEngine } from '@/core/colour';
 import type { SolidPaint } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { FACES } from '../shell/theme';
@@ -32,7 +32,31 @@ export function ShiftWords({
         <b style={{ fontFamily: FACES.figure }}>{formatNumber(deltaE, 1)}</b>
       </Box>
       {outOfGamut && (
-        <Box sx={{ color: 'error.main' }}>✕ Out of gamut: this paper cannot show it. It will look duller.</Box>
+        <>
+          <Box sx={{ color: 'error.main' }}>✕ Out of gamut: this paper cannot show it. It will look duller.</Box>
+          <Box
+            role="group"
+            aria-label="What this paper can show instead"
+            sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}
+          >
+            {neighboursOf(paint, colour).map(({ way, build: near, deltaE: far }) => (
+              <Button
+                key={way}
+                size="small"
+                variant="outlined"
+                onClick={() => onTake({ kind: 'process', ...near })}
+                aria-label={`${way}: ${writeBuild(near)}, ΔE ${formatNumber(far, 1)}`}
+                startIcon={
+                  <svg width="18" height="18" aria-hidden>
+                    <rect width="18" height="18" fill={writeHex(colour.toRgb(near))} />
+                  </svg>
+                }
+              >
+                {way}
+              </Button>
+            ))}
+          </Box>
+        </>
       )}
       <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => onTake({ kind: 'process', ...whole })}>
         Make it {writeBuild(build)}
