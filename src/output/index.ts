@@ -10,6 +10,7 @@ export * from './home';
 export * from './pictures';
 export * from './palette';
 export * from './trace';
+export * from './gamut-map';
 export * from './fonts';
 export * from './kinds';
 export * from './plates';

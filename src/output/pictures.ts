@@ -62,7 +62,7 @@ export async function inkPixels(
   treatment: Treatment = {},
 ): Promise<InkPixels> {
   if (isTreated(treatment)) {
-    const { rgb, alpha, ...grown } = await treated(bytes, asset, size, converter, treatment);
+    const { rgb, alpha, ...grown } = await pictureRgb(bytes, asset, size, converter, treatment);
     const clear = alpha && { alpha };
     return treatment.adjust?.grey
       ? { ...grown, space: 'grey', pixels: everyThird(rgb).map((v) => 255 - v), ...clear }
@@ -121,23 +121,27 @@ const everyThird = (rgb: Uint8Array): Uint8Array =>
   Uint8Array.from({ length: rgb.length / 3 }, (_, i) => rgb[i * 3] ?? 0);
 
 /** The picture’s pixels in sRGB as its frame wants them. */
-async function treated(
+export async function pictureRgb(
   bytes: Uint8Array,
   asset: PictureAsset,
   size: PictureSize,
   converter: PictureConverter,
-  { adjust, blur }: Treatment,
+  { adjust, blur }: Treatment = {},
 ): Promise<Pixels> {
+  const plain = await plainRgb(bytes, asset, size, converter);
+  const toned = adjust ? adjusted(plain, adjust) : plain;
+  return blur ? blurred(toned, blur) : toned;
+}
+
+async function plainRgb(bytes: Uint8Array, asset: PictureAsset, size: PictureSize, converter: PictureConverter): Promise<Pixels> {
   const pipeline = sized(bytes, asset, size).removeAlpha();
   const rgb =
     asset.colour === 'cmyk'
       ? converter.cmykToRgb(await pipeline.pipelineColourspace('cmyk').toColourspace('cmyk').raw().toBuffer())
       : new Uint8Array(await pipeline.toColourspace('srgb').raw().toBuffer());
   const alpha = asset.alpha ? await rawAlpha(bytes, asset, size) : undefined;
-  const plain: Pixels = { ...size, rgb, ...(alpha && { alpha }) };
-  const toned = adjust ? adjusted(plain, adjust) : plain;
-  return blur ? blurred(toned, blur) : toned;
-}
+  return { ...size, rgb, ...(alpha && { alpha }) };
+} // prettier-ignore
 
 /** How many pixels a blurred picture grows by on every side. */
 export const blurMargin = (sigma: number): number => Math.ceil(sigma * 3);

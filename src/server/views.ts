@@ -6,7 +6,9 @@ import type { ProfileName } from '@/core/shop';
 import type { Finding } from '@/core/check';
 import {
   checkDesk,
+  gamutMap,
   traceShapes,
+  type GamutMap,
   type Traced,
   inkPixels,
   openDesk,
@@ -88,6 +90,19 @@ export async function pictureShapes(sha: string, by: string | null, threshold: n
   if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
   return traceShapes(bytes, by, threshold);
 } // prettier-ignore
+
+/** What of a picture a paper cannot show. */
+export async function pictureGamut(
+  sha: string,
+  profileName: ProfileName,
+  adjust: Adjust | undefined,
+): Promise<GamutMap> {
+  const facts = pictureAsset({ [sha]: await assetFacts(sha) }, sha);
+  if (!facts) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
+  const bytes = await assetStore.get(sha);
+  if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
+  return gamutMap(await openOutputProfile(profileName), bytes, facts, adjust);
+}
 
 /** The colours that make up a picture, or that of one of its pixels, in sRGB. */
 export async function pictureColours(sha: string, at: readonly [number, number] | undefined): Promise<readonly Rgb[]> {

@@ -41,6 +41,9 @@ export interface PictureConverter {
   readonly rgbToCmyk: (pixels: Uint8Array) => Uint8Array;
   /** The press as a screen shows it, the paper white. */
   readonly cmykToRgb: (pixels: Uint8Array) => Uint8Array;
+  /** sRGB and the press in L*a*b* D50, three floats a pixel; the press relative to its paper. */
+  readonly rgbToLab: (pixels: Uint8Array) => Float32Array;
+  readonly cmykToLab: (pixels: Uint8Array) => Float32Array;
 }
 
 export interface OpenProfile {
@@ -114,6 +117,8 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
       return {
         rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk, pixels, 3, 4),
         cmykToRgb: (pixels) => convertInStrips(cms, toRgb, pixels, 4, 3),
+        rgbToLab: (pixels) => labsInStrips(cms, rgbToLab, pixels, 3),
+        cmykToLab: (pixels) => labsInStrips(cms, cmykToLab, pixels, 4),
       };
     }),
   };
@@ -137,6 +142,17 @@ function convertInStrips(cms: LittleCms, transform: number, pixels: Uint8Array, 
     for (let i = 0; i < wide.length; i += 1) wide[i] = (pixels[at * from + i] ?? 0) * 257;
     const converted = cms.cmsDoTransform(transform, wide, n);
     for (let i = 0; i < n * to; i += 1) out[at * to + i] = ((converted[i] ?? 0) + 128) / 257;
+  }
+  return out;
+}
+
+function labsInStrips(cms: LittleCms, transform: number, pixels: Uint8Array, from: number): Float32Array {
+  const count = pixels.length / from;
+  const out = new Float32Array(count * 3);
+  for (let at = 0; at < count; at += STRIP) {
+    const n = Math.min(STRIP, count - at);
+    const wide = Uint16Array.from({ length: n * from }, (_, i) => (pixels[at * from + i] ?? 0) * 257);
+    out.set(cms.cmsDoTransform(transform, wide, n), at * 3);
   }
   return out;
 }

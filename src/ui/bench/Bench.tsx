@@ -26,6 +26,7 @@ import { Paper } from './Paper';
 import { PathPoints } from './PathPoints';
 import { pickedAt } from './pick';
 import { BoxOutlines, FinishShapes } from './PressLines';
+import { GamutPicture } from '../finish/GamutPicture';
 import { PlatePicture } from '../finish/PlatePicture';
 import { usePlateView } from '../finish/plate-view';
 import { Selection } from './Selection';
@@ -111,6 +112,7 @@ export function Bench({ onDropFiles }: Props) {
   // The piece is brought into view when it opens and when its size or what is shown of it changes.
   const { beside } = desk;
   const plates = usePlateView((s) => s.plates) && station === 'finish';
+  const gamut = usePlateView((s) => s.gamut);
   const roomWidth = useBenchView((s) => s.width);
   const roomHeight = useBenchView((s) => s.height);
   const shownBox =
@@ -270,6 +272,7 @@ export function Bench({ onDropFiles }: Props) {
             </rect>
           )}
           {(isOutput || (station === 'finish' && !plates)) && <FinishShapes at={at} context={context} />}
+          {station === 'finish' && !plates && gamut && <GamutPicture at={at} context={context} />}
           {!isTrimmed && !isOutput && !plates && (
             <LineCode surface={surface} boxes={drawing.boxes} at={at} guides={guides} names={station === 'size'} />
           )}

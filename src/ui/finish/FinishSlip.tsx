@@ -4,15 +4,19 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useQuery } from '@tanstack/react-query';
 import { writeHex } from '@/core/colour';
+import type { PictureItem } from '@/core/drawing';
 import { finishLayers, finishesOn } from '@/core/marks';
 import { formatNumber } from '@/core/measure';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
 import { useDesk } from '../job/use-desk';
+import { api } from '../shell/api';
 import { COLOURS, FACES } from '../shell/theme';
 import { Group, Groups, Slip } from '../slip/Slip';
+import { gamutAddress, usePictures } from './GamutPicture';
 import { usePlateView } from './plate-view';
 
 /** How the side is looked at: as artwork, or plate by plate with what each carries. */
@@ -43,13 +47,43 @@ export function SeeToggle() {
 }
 
 function Hint() {
+  const { gamut, set } = usePlateView();
+  const pictures = usePictures();
   return (
-    <Box sx={{ fontSize: 14, color: 'text.secondary', maxWidth: 560, alignSelf: 'end' }}>
-      Coatings and lines lie above the artwork, each on a plate of its own. Select what one should follow, and add it on the
-      yellow sheet; see the plates to know what prints where.
+    <>
+      <Box sx={{ fontSize: 14, color: 'text.secondary', maxWidth: 470, alignSelf: 'end' }}>
+        Coatings and lines lie above the artwork, each on a plate of its own. Select what one should follow, and add it on the
+        yellow sheet; see the plates to know what prints where.
+      </Box>
+      {pictures.length > 0 && (
+        <Group title="Pictures on this paper">
+          <CheckField label="show what it cannot show" checked={gamut} onChange={(on) => set({ gamut: on })} />
+          {gamut && pictures.slice(0, 6).map((item) => <Outside key={`${item.picture} ${item.from}`} item={item} />)}
+        </Group>
+      )}
+    </>
+  );
+} // prettier-ignore
+
+/** How much of a picture is outside the gamut, and how far. */
+function Outside({ item }: { readonly item: PictureItem }) {
+  const { rules, nameIn } = useDesk();
+  const address = gamutAddress(item, rules.profile);
+  const { data, error } = useQuery({ queryKey: ['gamut', address], queryFn: () => api.gamut(address), staleTime: Infinity });
+  const name = nameIn(item.from) ?? 'a picture';
+  return (
+    <Box role="status" data-outside={item.from} sx={{ fontSize: 13, maxWidth: 230 }}>
+      <b>{name}</b>:{' '}
+      {error
+        ? 'could not be looked at.'
+        : !data
+          ? 'looking …'
+          : data.share < 0.0005
+            ? 'all of it is shown.'
+            : `${formatNumber(data.share * 100, 1)} % is outside, by ΔE ${formatNumber(data.worst, 0)} at most.`}
     </Box>
-  ); // prettier-ignore
-}
+  );
+} // prettier-ignore
 
 function PlateGroups() {
   const { surface, drawing, piece, rules, job } = useDesk();

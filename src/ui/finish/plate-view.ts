@@ -16,6 +16,8 @@ interface PlateView {
   /** With the white of the paper; else on plain white. */
   readonly paperWhite: boolean;
   readonly map: PlateMap;
+  /** Over the artwork, what of its pictures this paper cannot show. */
+  readonly gamut: boolean;
   /** A plate that lies off, and by how much, mm. */
   readonly off: { readonly plate: string; readonly x: number; readonly y: number } | undefined;
   /** What was read last, and of which side. */
@@ -40,6 +42,7 @@ export const usePlateView = create<PlateView>((set, get) => ({
   grey: false,
   paperWhite: false,
   map: 'none',
+  gamut: false,
   off: undefined,
   facts: undefined,
   busy: false,

@@ -95,6 +95,7 @@ export const api = {
   palette: (sha: string) => call<{ colours: readonly Rgb[] }>(`/api/assets/${sha}/colours`),
   shapes: (sha: string, by: string, threshold: number) =>
     call<{ shapes: string; count: number }>(`/api/assets/${sha}/shapes?by=${by}&threshold=${threshold}`),
+  gamut: (address: string) => call<{ share: number; worst: number }>(address),
   pixel: (sha: string, x: number, y: number) =>
     call<{ colours: readonly Rgb[] }>(`/api/assets/${sha}/colours?x=${x}&y=${y}`),
   papers: () => call<{ records: readonly Stock[] }>('/api/papers'),
