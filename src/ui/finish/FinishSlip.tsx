@@ -5,6 +5,8 @@ import ButtonBase from '@mui/material/ButtonBase';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useQuery } from '@tanstack/react-query';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import { writeHex } from '@/core/colour';
 import type { PictureItem } from '@/core/drawing';
 import { finishLayers, finishesOn } from '@/core/marks';
@@ -18,6 +20,9 @@ import { COLOURS, FACES } from '../shell/theme';
 import { Group, Groups, Slip } from '../slip/Slip';
 import { gamutAddress, usePictures } from './GamutPicture';
 import { usePlateView } from './plate-view';
+
+/** Charts are fetched when one is looked at. */
+const GreyBalance = dynamic(() => import('./GreyBalance'), { ssr: false });
 
 /** How the side is looked at: as artwork, or plate by plate with what each carries. */
 export function FinishSlip() {
@@ -48,6 +53,7 @@ export function SeeToggle() {
 
 function Hint() {
   const { gamut, set } = usePlateView();
+  const [greys, setGreys] = useState(false);
   const pictures = usePictures();
   return (
     <>
@@ -55,6 +61,12 @@ function Hint() {
         Coatings and lines lie above the artwork, each on a plate of its own. Select what one should follow, and add it on the
         yellow sheet; see the plates to know what prints where.
       </Box>
+      <Box sx={{ alignSelf: 'end' }}>
+        <Button size="small" onClick={() => setGreys(true)}>
+          Grey balance of this paper
+        </Button>
+      </Box>
+      {greys && <GreyBalance onClose={() => setGreys(false)} />}
       {pictures.length > 0 && (
         <Group title="Pictures on this paper">
           <CheckField label="show what it cannot show" checked={gamut} onChange={(on) => set({ gamut: on })} />
