@@ -33,3 +33,4 @@ export * from './copied';
 export * from '../finish';
 export * from './edit-finish';
 export * from './edit-inks';
+export * from './read-swatches';

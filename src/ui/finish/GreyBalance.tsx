@@ -6,7 +6,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useMemo } from 'react';
-import { CartesianGrid, Legend, Line, LineChart, XAxis, YAxis } from 'recharts';
+import { CartesianGrid, Line, LineChart, XAxis, YAxis } from 'recharts';
 import { greyBalance } from '@/core/colour';
 import { formatNumber } from '@/core/measure';
 import { useDesk } from '../job/use-desk';
@@ -28,6 +28,16 @@ export default function GreyBalance({ onClose }: { readonly onClose: () => void 
       <DialogTitle>Grey balance of this paper</DialogTitle>
       <DialogContent sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
         <Box role="img" aria-label="Cyan, magenta and yellow of a neutral grey over the black that is as light">
+          <Box aria-hidden sx={{ display: 'flex', gap: 2, fontSize: 12.5, pl: 7 }}>
+            {INKS.map(({ key, name, stroke, dash }) => (
+              <span key={key}>
+                <svg width="30" height="8">
+                  <path d="M0 4H30" stroke={stroke} strokeWidth="2.5" strokeDasharray={dash} />
+                </svg>{' '}
+                {name}
+              </span>
+            ))}
+          </Box>
           <LineChart width={400} height={320} data={data} margin={{ top: 8, right: 12, bottom: 24, left: 0 }}>
             <CartesianGrid strokeDasharray="2 4" />
             <XAxis
@@ -39,7 +49,6 @@ export default function GreyBalance({ onClose }: { readonly onClose: () => void 
               label={{ value: 'black alone that is as light', position: 'bottom', offset: 6, fontSize: 12 }}
             />
             <YAxis type="number" domain={[0, 100]} tickCount={6} unit=" %" width={56} />
-            <Legend verticalAlign="top" height={28} />
             {INKS.map(({ key, name, stroke, dash }) => (
               <Line
                 key={key}

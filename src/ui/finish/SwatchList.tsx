@@ -3,7 +3,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { shownBuild } from '@/core/colour';
 import { solidInk } from '@/core/compose';
-import { readRows } from '@/core/data';
 import {
   elementsOn,
   mergedSwatches,
@@ -11,13 +10,11 @@ import {
   nearDuplicates,
   paintKey,
   paintsOf,
-  readPaint,
   styleBook,
   unusedColours,
   withSwatch,
+  withSwatchesOf,
   withoutSwatch,
-  type Job,
-  type PlainPaint,
   type Swatch,
 } from '@/core/job';
 import { formatNumber } from '@/core/measure';
@@ -42,7 +39,7 @@ export function SwatchList() {
   const [paint] = only ? paintsOf(only, styleBook(job)) : [];
   const pairs = nearDuplicates(swatches, (s) => paints.buildLab(shownBuild(solidInk(s.paint, paints))));
   const take = async (file: File) => {
-    const read = fromCsv(job, await file.text());
+    const read = withSwatchesOf(job, await file.text());
     if (typeof read === 'string') say({ tone: 'problem', text: `${file.name}: ${read}` });
     else replace('Colours from a file', read);
   };
@@ -120,24 +117,4 @@ function freeName(swatches: readonly Swatch[], word = 'colour'): string {
   let n = 1;
   while (swatches.some((s) => s.name === `${word} ${n}`)) n += 1;
   return `${word} ${n}`;
-}
-
-/** A job with the colours of a file, a name and a colour on each row; a name that is there already takes the file’s colour. */
-function fromCsv(job: Job, text: string): Job | string {
-  const read = readRows(text, 300);
-  if (!read.ok) return read.problem;
-  let next = job;
-  for (const [i, [name = '', ...rest]] of read.rows.entries()) {
-    const words = rest.join(' ').trim();
-    const paint = readPaint(words, { inks: job.inks });
-    // A first row without a colour says what the columns are.
-    if (!paint.ok && i === 0) continue;
-    if (!paint.ok) return `row ${i + 1}, “${words}”: ${paint.error.message}`;
-    if (name === '' || name.length > 60) return `row ${i + 1} has no name of 1 to 60 letters.`;
-    if (paint.value.kind === 'swatch') return `row ${i + 1} names a colour by another name.`;
-    const plain: PlainPaint = paint.value;
-    const before = (next.swatches ?? []).find((s) => s.name === name)?.name;
-    next = withSwatch(next, { name, paint: plain }, before);
-  }
-  return next === job ? 'there is no colour in it.' : next;
 }
