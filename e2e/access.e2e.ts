@@ -45,8 +45,9 @@ for (const [key, name] of [
   ['1', 'Brief'],
   ['2', 'Size'],
   ['3', 'Lay out'],
-  ['4', 'Inspect'],
-  ['5', 'Output'],
+  ['4', 'Finish'],
+  ['5', 'Inspect'],
+  ['6', 'Output'],
 ] as const) {
   test(`the station ${name}`, async ({ page }) => {
     await openJob(page, 'demo-meteor-night');
@@ -58,6 +59,11 @@ for (const [key, name] of [
     }
     await page.waitForTimeout(300);
     await check(page);
+    if (key === '4') {
+      await page.getByRole('button', { name: 'Plates', exact: true }).click();
+      await expect(page.getByRole('button', { name: /^Cyan, / })).toBeVisible();
+      await check(page);
+    }
   });
 }
 
