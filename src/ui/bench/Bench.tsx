@@ -25,7 +25,7 @@ import { GradientHandles } from './GradientHandles';
 import { Paper } from './Paper';
 import { PathPoints } from './PathPoints';
 import { pickedAt } from './pick';
-import { BoxOutlines, FinishShapes } from './PressLines';
+import { BoxOutlines, FinishShapes, Unprinted } from './PressLines';
 import { GamutPicture } from '../finish/GamutPicture';
 import { PlatePicture } from '../finish/PlatePicture';
 import { usePlateView } from '../finish/plate-view';
@@ -272,6 +272,7 @@ export function Bench({ onDropFiles }: Props) {
             </rect>
           )}
           {(isOutput || (station === 'finish' && !plates)) && <FinishShapes at={at} context={context} />}
+          {(station === 'lay-out' || station === 'finish') && !plates && <Unprinted at={at} context={context} />}
           {station === 'finish' && !plates && gamut && <GamutPicture at={at} context={context} />}
           {!isTrimmed && !isOutput && !plates && (
             <LineCode surface={surface} boxes={drawing.boxes} at={at} guides={guides} names={station === 'size'} />

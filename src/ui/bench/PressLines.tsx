@@ -27,6 +27,18 @@ export function FinishShapes({ at, context }: { readonly at: Projection; readonl
   );
 }
 
+/** What is only there to be followed, seen through: it is not printed. */
+export function Unprinted({ at, context }: { readonly at: Projection; readonly context: SvgContext }) {
+  const { drawing } = useDesk();
+  const items = useMemo(() => drawing.frames.flatMap((frame) => frame.unprinted ?? []), [drawing]);
+  if (items.length === 0) return null;
+  return (
+    <g aria-hidden pointerEvents="none" opacity="0.4" transform={`translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`}>
+      <Items items={items} context={context} />
+    </g>
+  );
+}
+
 function asSeen(item: Item, least: number): Item {
   if (item.kind !== 'path') return item;
   const stroke = item.stroke && { ...item.stroke, width: Math.max(item.stroke.width, least) };

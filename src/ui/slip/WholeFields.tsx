@@ -46,9 +46,9 @@ export function WholeFields({ element }: { readonly element: Element }) {
   const { rotate, shear } = element.placement;
   const pose = (label: string, values: Partial<Element['placement']>) =>
     change(label, (el) => ({ ...el, placement: { ...el.placement, ...values } }));
-  const set = (label: string, values: Partial<Pick<Element, 'opacity' | 'blend' | 'layer' | 'clipTo' | 'wrap'>>) =>
+  const set = (label: string, values: Partial<Pick<Element, 'opacity' | 'blend' | 'layer' | 'clipTo' | 'wrap' | 'unprinted'>>) =>
     change(label, (el) => ({ ...el, ...values }));
-  const further = Number(element.blend !== 'normal') + Number(shear !== 0) + Number(element.clipTo !== null) + Number(element.wrap !== null) + Number('slot' in element && element.slot !== undefined);
+  const further = Number(element.blend !== 'normal') + Number(shear !== 0) + Number(element.clipTo !== null) + Number(element.wrap !== null) + Number(element.unprinted === true) + Number('slot' in element && element.slot !== undefined);
   return (
     <>
       <NumberField label="opacity" value={Math.round(element.opacity * 1000) / 10} least={0} most={100} width={60} after=" %" onChange={(p) => set('Opacity', { opacity: p / 100 })} />
@@ -57,6 +57,7 @@ export function WholeFields({ element }: { readonly element: Element }) {
         <Group title="The whole of it">
           <NumberField label="lean" value={shear} least={-80} most={80} width={56} after="°" onChange={(to) => pose('Lean', { shear: to })} />
           <ChoiceField label="mixes" width={104} value={element.blend} options={BLEND_OPTIONS} onChange={(blend) => set('Mix', { blend })} />
+          <CheckField label="not printed: for lines and coatings to follow" checked={element.unprinted === true} onChange={(on) => set('Printed', { unprinted: on ? true : undefined })} />
           <ChoiceField label="layer" width={120} value={element.layer} options={piece.layers.map((l) => ({ value: l.id, label: l.name }))} onChange={(layer) => set('Layer', { layer })} />
           <ChoiceField
             label="seen through"
