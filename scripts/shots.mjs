@@ -92,7 +92,7 @@ try {
   await visit('/jobs/demo-first-proof?at=inspect');
   await shot('inspect');
   await visit('/jobs/demo-meteor-night');
-  await page.keyboard.press('Alt+5');
+  await page.keyboard.press('Alt+6');
   await page.getByRole('button', { name: 'Press PDF' }).click();
   await page.getByRole('link', { name: /press\.pdf/ }).waitFor({ timeout: 60_000 });
   await shot('output');
@@ -129,9 +129,13 @@ try {
   await page.waitForTimeout(1500);
   await page.keyboard.press('Tab');
   await shot('lay-out-calendar');
-  await visit('/jobs/demo-planets-tracing?at=lay-out');
-  await clickAt(60, 120);
-  await shot('lay-out-tracing');
+  await visit('/jobs/demo-bookmark?at=finish');
+  await page.getByRole('button', { name: 'Plates', exact: true }).click();
+  await page.getByRole('button', { name: /^Cyan, / }).waitFor();
+  await page.waitForTimeout(1200);
+  const bench = await page.locator('[data-bench]').boundingBox();
+  await page.mouse.move(bench.x + bench.width / 2 + 40, bench.y + bench.height / 2);
+  await shot('finish-plates');
 } finally {
   await browser.close();
   process.kill(-server.pid, 'SIGKILL');
