@@ -10,7 +10,8 @@ export const coatFineRule: Rule = {
   id: 'coat-fine',
   title: 'Too fine for its coating',
   why: 'Lines thinner than the process holds break up; gaps narrower than it holds fill in.',
-  check: (subject) => subject.drawing.coats.flatMap((coat) => fineParts(coat, subject)),
+  check: (subject) =>
+    subject.drawing.coats.flatMap((coat) => (finishingNamed(subject, coat.id) ? fineParts(coat, subject) : [])),
 };
 
 function fineParts(coat: Coat, subject: Subject): readonly Report[] {

@@ -1,7 +1,7 @@
 import { leavesOf, type Frame } from '../drawing';
 import { flatten, inverse, apply, isInside, type Path, type Point } from '../layout';
 import { pathOf } from '../marks';
-import { writeIn, type Report, type Rule, type Subject } from './rule';
+import { finishingNamed, writeIn, type Report, type Rule, type Subject } from './rule';
 
 /** Just inside a cut, mm. */
 const INSIDE = 0.3;
@@ -20,7 +20,7 @@ export const cutBleedRule: Rule = {
     if (bleed === 0) return [];
     const areas = inkAreas(subject.drawing.frames);
     return subject.drawing.lines
-      .filter((line) => line.process === 'cut' || line.process === 'kiss-cut')
+      .filter((line) => (line.process === 'cut' || line.process === 'kiss-cut') && finishingNamed(subject, line.id))
       .flatMap((line): Report[] => {
         const points = alongPath(pathOf(line));
         const bare = points.filter(({ at, normal }) => {

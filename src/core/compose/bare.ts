@@ -1,6 +1,16 @@
 import type { Drawing, Frame, Item } from '../drawing';
 import type { Mm } from '../measure';
-import { IDENTITY, TOUCH, mapPath, overlaps, pathBounds, turnedBounds, type Path, type Point } from '../layout';
+import {
+  IDENTITY,
+  TOUCH,
+  mapPath,
+  overlaps,
+  pathBounds,
+  shiftPath,
+  turnedBounds,
+  type Path,
+  type Point,
+} from '../layout';
 
 /** The artwork of one surface set down at places of another. */
 export const withRepeats = (drawing: Drawing, source: readonly Item[], places: readonly Point[]): Drawing => ({
@@ -12,6 +22,25 @@ export const withRepeats = (drawing: Drawing, source: readonly Item[], places: r
       return { ...item, ...(clip && { clip }), matrix: [a, b, c, d, e + x, f + y] };
     }),
   ),
+});
+
+/** Lines and coatings of another surface as they lie at each place where its artwork stands. */
+export const finishRepeated = (
+  { lines, coats }: Drawing,
+  places: readonly Point[],
+): Pick<Drawing, 'lines' | 'coats'> => ({
+  lines: places.flatMap(({ x, y }) =>
+    lines.map((line) => {
+      const there = ({ x: px, y: py }: Point) => ({ x: px + x, y: py + y });
+      return {
+        ...line,
+        from: there(line.from),
+        to: there(line.to),
+        ...(line.path && { path: shiftPath(line.path, x, y) }),
+      };
+    }),
+  ),
+  coats: places.flatMap(({ x, y }) => coats.map((coat) => ({ ...coat, path: shiftPath(coat.path, x, y) }))),
 });
 
 /**

@@ -6,7 +6,7 @@ import { elementsOn, type Piece, type SideName } from '../job';
 import { positive, settle, type ContentReader, type PlacedBox, type Rect, type SurfaceBoxes } from '../layout';
 import type { Turn } from '../printable';
 import type { TypeContext } from '../type';
-import { crossing, withBarePaper, withRepeats } from './bare';
+import { crossing, finishRepeated, withBarePaper, withRepeats } from './bare';
 import { withClip } from './clip';
 import { contentReader } from './content-size';
 import { composeElement } from './element';
@@ -223,7 +223,11 @@ export function createComposer(ground: Ground): Composer {
         const drawing = plain.get(name);
         if (!drawing) throw new RangeError(`“${name}” was not drawn.`);
         const source = repeats && plain.get(repeats.surface);
-        if (repeats && source) return finishedOf(name, [drawing, source, repeats], () => withRepeats(drawing, itemsOf(source), repeats.at));
+        if (repeats && source)
+          return finishedOf(name, [drawing, source, repeats], () => {
+            const { lines, coats } = finishRepeated(source, repeats.at);
+            return { ...withRepeats(drawing, itemsOf(source), repeats.at), lines: [...drawing.lines, ...lines], coats: [...drawing.coats, ...coats] };
+          });
         const facing = drawing.boxes.spread === drawing.boxes.trim ? undefined : plain.get(facingOf(name) ?? '');
         if (!facing) return drawing;
         return finishedOf(name, [drawing, facing], () => {

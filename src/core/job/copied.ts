@@ -8,6 +8,7 @@ import {
   TypeStyle,
   CellStyle,
 } from '../element';
+import { Finishing } from '../finish';
 import { Impossible, type Format } from '../format';
 import type { z } from 'zod';
 import type { PageLayout } from './base-layout';
@@ -92,6 +93,7 @@ function withLengths(job: Job, piece: Piece, times: number): Job {
         guides: all(Guide, piece.guides),
         baselineGrid: piece.baselineGrid && scaled(BaselineGrid, piece.baselineGrid, times),
         surfaces: Object.fromEntries(Object.entries(piece.surfaces).map(([side, list]) => [side, elements(list)])),
+        ...(piece.finish && { finish: Object.fromEntries(Object.entries(piece.finish).map(([side, list]) => [side, all(Finishing, list)])) }),
         bases,
         layouts: Object.fromEntries(Object.entries(piece.layouts).map(([side, layout]): [string, PageLayout] => [side, { ...layout, facts: scaledFacts(piece, layout.facts, times) }])),
       },

@@ -1,7 +1,9 @@
 import { cellOver, plainText, readable, type Element } from '../element';
 import type { Parameter } from '../parameter';
 import { printableOf } from '../printable';
-import { asInLayout, baseById, baseOfSide, elementsOn, sidesLaid } from './inherit';
+import { followsWords, type Finishing } from '../finish';
+import { finishOn } from './edit-finish';
+import { asInLayout, baseById, baseOfSide, elementsOf, elementsOn, sidesLaid } from './inherit';
 import type { Asset } from './asset';
 import type { Job, Piece, SideName } from './schema';
 
@@ -35,7 +37,7 @@ export function changedElements(before: Piece, after: Piece): readonly ChangedEl
 } // prettier-ignore
 
 /** Facts of a piece that are said by its elements, or only order them. */
-const NOT_SAID: readonly string[] = ['surfaces', 'bases', 'layouts', 'id'];
+const NOT_SAID: readonly string[] = ['surfaces', 'bases', 'layouts', 'finish', 'id'];
 /** Facts of a job that are no part of what is printed. */
 const ABOUT: readonly string[] = ['pieces', 'assets', 'id', 'previous'];
 
@@ -61,6 +63,7 @@ export function describeDifferences(before: Job, after: Job): readonly string[] 
       if (NOT_SAID.includes(key)) continue;
       if (!same(old[key], piece[key])) lines.push(`${words(key)}: ${show(old[key])} → ${show(piece[key])}`);
     }
+    lines.push(...changedFinish(old, piece));
     for (const { side, how, element, before: was } of changedElements(old, piece)) {
       // What only follows its base layout is said there, once.
       if (how === 'changed' && asInLayout(piece, side, element.id) === element) continue;
@@ -73,6 +76,20 @@ export function describeDifferences(before: Job, after: Job): readonly string[] 
   if (lines.length === 0) return ['Nothing differs.'];
   return lines.length > MOST ? [...lines.slice(0, MOST), `and ${lines.length - MOST} more`] : lines;
 }
+
+/** Lines and coatings that came, went or changed. */
+function changedFinish(before: Piece, after: Piece): readonly string[] {
+  const names = new Map([before, after].flatMap((p) => elementsOf(p).map(({ element }) => [element.id, element.name || element.kind])));
+  const said = (f: Finishing) => `${words(f.does === 'line' ? f.process : f.coating)}, ${followsWords(f, (id) => names.get(id))},`;
+  return [...new Set([...Object.keys(after.finish ?? {}), ...Object.keys(before.finish ?? {})])].flatMap((side) => {
+    const [was, is] = [finishOn(before, side), finishOn(after, side)];
+    const earlier = (id: string) => was.find((f) => f.id === id);
+    return [
+      ...is.flatMap((f) => (same(earlier(f.id), f) ? [] : [`${side}: ${said(f)} was ${earlier(f.id) ? 'changed' : 'added'}`])),
+      ...was.filter((f) => !is.some((now) => now.id === f.id)).map((f) => `${side}: ${said(f)} was taken out`),
+    ];
+  });
+} // prettier-ignore
 
 /** The words or the picture that changed, where that is all that did. */
 function contentChange(was: Element, is: Element, assets: Readonly<Record<string, Asset>>): string | undefined {

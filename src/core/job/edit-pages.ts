@@ -2,6 +2,7 @@ import { mapRefs, type Element } from '../element';
 import { Impossible, pageName, pageNumberOf } from '../format';
 import type { BaseLayout, PageLayout } from './base-layout';
 import { blankOf } from './blank-of';
+import { finishOn, withFinish } from './edit-finish';
 import { withoutElements } from './flow';
 import { elementsOn, itemOf, sideOfBase } from './inherit';
 import type { Job, Piece, SideName } from './schema';
@@ -37,7 +38,7 @@ function renumbered(piece: Piece, to: (n: number) => number | undefined): Piece 
       const side = rename(entry.side);
       return side === undefined ? [] : [{ ...entry, side }];
     });
-  return { ...piece, surfaces: named(piece.surfaces), layouts: named(piece.layouts), grids: sided(piece.grids), guides: sided(piece.guides) };
+  return { ...piece, surfaces: named(piece.surfaces), ...(piece.finish && { finish: named(piece.finish) }), layouts: named(piece.layouts), grids: sided(piece.grids), guides: sided(piece.guides) };
 } // prettier-ignore
 
 /**
@@ -113,6 +114,8 @@ export function withPagesDuplicated(job: Job, piece: Piece, { from, to }: PageRa
     const elements = (piece.surfaces[side] ?? []).map((e): Element => ({ ...mapRefs(e, renamed), id: renamed(e.id), ...(e.kind === 'text' && { after: null }) }));
     const layouts = layout ? { ...out.layouts, [copy]: { ...mapRefs(layout, renamed), key } } : out.layouts;
     out = { ...out, layouts, surfaces: { ...out.surfaces, [copy]: elements } };
+    const finish = finishOn(piece, side).map((f) => ({ ...mapRefs(f, renamed), id: fresh() }));
+    if (finish.length > 0) out = withFinish(out, copy, finish);
   }
   return out;
 } // prettier-ignore
@@ -155,6 +158,7 @@ function itemsRenamed(piece: Piece, ids: ReadonlyMap<string, string>): Piece {
     bases: piece.bases.map((b) => ({ ...followed(b), elements: mapRefs(b.elements, renamed) })),
     layouts: Object.fromEntries(Object.entries(piece.layouts).map(([side, layout]) => [side, followed(layout)])),
     surfaces: mapRefs(piece.surfaces, renamed),
+    ...(piece.finish && { finish: mapRefs(piece.finish, renamed) }),
   };
 } // prettier-ignore
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CellStyle, SolidPaint, TypeStyle } from '../element';
+import { CellStyle, SolidPaint, SpotInk, Swatch, TypeStyle } from '../element';
 import { Asset } from './asset';
 import { NamedMeasure } from './named-measure';
 
@@ -12,6 +12,8 @@ export const Kit = z.strictObject({
     .array(z.strictObject({ name, paint: SolidPaint }))
     .max(100)
     .default([]),
+  inks: z.array(SpotInk).max(30).optional().describe('Spot inks that its colours are printed with.'),
+  swatches: z.array(Swatch).max(300).optional().describe('Colours by the names of their use.'),
   families: z.array(z.string().min(1).max(100)).max(20).default([]).describe('Families of type that may be used.'),
   logos: z
     .record(z.string().regex(/^[0-9a-f]{64}$/), Asset)

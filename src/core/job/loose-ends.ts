@@ -1,6 +1,7 @@
-import { isMeasureRef, stylesNamed } from '../element';
+import { isMeasureRef, stylesNamed, type SolidPaint } from '../element';
 import { elementsOf } from './inherit';
 import type { Job, Piece } from './schema';
+import { paintsUsed } from './use-kit';
 
 /** Most sentences that are of use at once. */
 const MOST = 12;
@@ -18,10 +19,25 @@ export function looseEnds(job: Job): string[] {
   for (const { numbering } of job.pieces)
     if (numbering.heads !== null && !styles.has(numbering.heads))
       found.add(`Running heads repeat the style “${numbering.heads}”, which is not listed under styles.`);
+  for (const problem of looseColours(job)) found.add(problem);
   for (const piece of job.pieces)
     for (const problem of [...looseIn(piece), ...looseStyles(piece, styles)]) found.add(problem);
   return [...found].slice(0, MOST);
 }
+
+/** Inks and named colours that paints speak of and the job does not have: they would print nothing. */
+function looseColours(job: Job): string[] {
+  const inks = new Set((job.inks ?? []).map((i) => i.name));
+  const swatches = new Set((job.swatches ?? []).map((s) => s.name));
+  const said: readonly SolidPaint[] = [...paintsUsed(job).values(), ...(job.swatches ?? []).map((s) => s.paint), ...(job.kit?.colours ?? []).map((c) => c.paint)];
+  return said.flatMap((paint) =>
+    paint.kind === 'spot'
+      ? paint.spots.filter((s) => !inks.has(s.ink)).map((s) => `The ink “${s.ink}” is used but not listed under inks.`)
+      : paint.kind === 'swatch' && !swatches.has(paint.swatch)
+        ? [`The colour “${paint.swatch}” is used but not listed under swatches.`]
+        : [],
+  );
+} // prettier-ignore
 
 function looseIn(piece: Piece): string[] {
   const layers = new Set(piece.layers.map((l) => l.id));

@@ -30,5 +30,6 @@ export function remade(job: Job, piece: Piece, format: Format, decided: Readonly
     list.map((entry) => (entry.side === undefined ? entry : { ...entry, side: renamed(entry.side) }));
   const bySide = <T>(record: Readonly<Record<string, T>>): Record<string, T> =>
     Object.fromEntries(Object.entries(record).map(([name, value]) => [renamed(name), value]));
-  return { ...made, surfaces: bySide(piece.surfaces), layouts: bySide(piece.layouts), grids: onSide(grids), guides: onSide(guides) };
+  const { finish, foldLines } = piece;
+  return { ...made, ...(finish && { finish: bySide(finish) }), ...(foldLines && { foldLines }), surfaces: bySide(piece.surfaces), layouts: bySide(piece.layouts), grids: onSide(grids), guides: onSide(guides) };
 } // prettier-ignore

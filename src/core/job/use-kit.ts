@@ -80,6 +80,8 @@ export function kitOf(job: Job, name: string): Kit {
   return {
     name,
     colours: colours.slice(0, 100).map(([words, paint]) => ({ name: words, paint })),
+    ...(job.inks && { inks: job.inks }),
+    ...(job.swatches && { swatches: job.swatches }),
     families: [...new Set(families)].slice(0, 20),
     logos: Object.fromEntries(logos.flatMap((sha) => (job.assets[sha] ? [[sha, job.assets[sha]]] : []))),
     measures: job.measures,
@@ -103,6 +105,8 @@ export function takeKit(job: Job, kit: Kit): Job {
     kit,
     client: kit.name || job.client,
     assets: { ...job.assets, ...kit.logos },
+    ...(kit.inks && { inks: byName(job.inks, kit.inks) }),
+    ...(kit.swatches && { swatches: byName(job.swatches, kit.swatches) }),
     measures: [
       ...job.measures.map((m) => ({ ...m, value: taken.get(m.name)?.value ?? m.value })),
       ...kit.measures.filter((m) => !known.has(m.name)).map((m) => ({ ...m, id: free(m.id, ids) })),
@@ -111,6 +115,11 @@ export function takeKit(job: Job, kit: Kit): Job {
     cellStyles: cells,
   };
 }
+
+/** What a job has by its names, with the kit’s among it: of the same name, the kit’s. */
+const byName = <T extends { readonly name: string }>(own: readonly T[] = [], kit: readonly T[]): T[] => [
+  ...new Map([...own, ...kit].map((one) => [one.name, one])).values(),
+];
 
 /** An id that is not taken yet. */
 function free(id: string, taken: ReadonlySet<string>): string {

@@ -14,7 +14,6 @@ import {
 import {
   edges as allRound,
   grow,
-  intersection,
   mapPath,
   mappedBounds,
   multiply,
@@ -31,6 +30,7 @@ import { cover, type PixelBox } from './coverage';
 import { Edges, fillEdges } from './edges';
 import { flatInk, pixelMatrix, shadingOf } from './inks';
 import { pictureRows, type InkPixels, type PictureRows } from './picture-rows';
+import { cut, dimmed, met, outward, sidesOf, through, type Stencil } from './stencil';
 import { strokeEdges } from './stroke';
 
 /** What the plate reader needs beside the items. */
@@ -80,12 +80,6 @@ export const pixelsOf = ({ box, scale }: PlateView): PixelBox => ({
   width: max(1, round(box.width * scale)),
   height: max(1, round(box.height * scale)),
 });
-
-/** A part of the page that lets through: 255 for all. */
-interface Stencil {
-  readonly box: PixelBox;
-  readonly pixels: Uint8Array;
-}
 
 class Reader {
   constructor(
@@ -357,28 +351,6 @@ function inkOfRows(rows: PictureRows, names: readonly string[], flat: Ink | unde
 
 const CMYK = ['Cyan', 'Magenta', 'Yellow', 'Black'];
 
-/** Coverage with opacity and clip applied. @returns whether all of it is full */
-function dimmed(row: Uint8Array, from: number, to: number, opacity: number, clip: Stencil | undefined, y: number, box: PixelBox, into: Uint8Array): boolean {
-  let isFull = true;
-  if (!clip && opacity === 255) {
-    for (let x = from; x < to; x += 1) {
-      const a = row[x] ?? 0;
-      into[x] = a;
-      if (a !== 255) isFull = false;
-    }
-    return isFull;
-  }
-  for (let x = from; x < to; x += 1) {
-    let a = row[x] ?? 0;
-    if (a > 0 && clip) a = (a * through(clip, box.x + x, y)) / 255;
-    if (opacity < 255) a = (a * opacity) / 255;
-    a = round(a);
-    into[x] = a;
-    if (a !== 255) isFull = false;
-  }
-  return isFull;
-} // prettier-ignore
-
 /** Least run of full pixels that is worth laying at once. */
 const RUN = 16;
 
@@ -406,34 +378,3 @@ function layRuns(canvas: Canvas, y: number, from: number, to: number, opaque: Ui
   }
   if (start < to) canvas.lay(y, start, to, opaque, false, ink, item.blend);
 } // prettier-ignore
-
-function through({ box, pixels }: Stencil, x: number, y: number): number {
-  if (x < box.x || y < box.y || x >= box.x + box.width || y >= box.y + box.height) return 0;
-  return pixels[(y - box.y) * box.width + x - box.x] ?? 0;
-}
-
-/** What both let through. */
-function met(one: Stencil, two: Stencil): Stencil {
-  const box = cut(one.box, two.box);
-  const pixels = new Uint8Array(max(0, box.width) * max(0, box.height));
-  for (let y = 0, i = 0; y < box.height; y += 1)
-    for (let x = 0; x < box.width; x += 1, i += 1)
-      pixels[i] = round((through(one, box.x + x, box.y + y) * through(two, box.x + x, box.y + y)) / 255);
-  return { box, pixels };
-}
-
-function outward({ left, top, right, bottom }: ReturnType<Edges['bounds']>): PixelBox {
-  const [x, y] = [floor(left), floor(top)];
-  return { x, y, width: ceil(right) - x, height: ceil(bottom) - y };
-}
-
-const sidesOf = ({ x, y, width, height }: Rect): ReturnType<Edges['bounds']> => ({
-  left: x,
-  top: y,
-  right: x + width,
-  bottom: y + height,
-});
-
-function cut(box: PixelBox, within: PixelBox): PixelBox {
-  return intersection(box, within);
-}

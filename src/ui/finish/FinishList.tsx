@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useState } from 'react';
-import { editFinish, finishOn, followsWords, movedFinishing, type Finishing } from '@/core/job';
+import { baseOfSide, editFinish, finishOn, followsWords, movedFinishing, type Finishing } from '@/core/job';
 import { finishLayers } from '@/core/marks';
 import { ChoiceField } from '../field/ChoiceField';
 import { useJob } from '../job/context';
@@ -19,6 +19,7 @@ export function FinishList() {
   const { job, piece, surface, drawing, rules, nameIn } = useDesk();
   const replace = useJob((s) => s.replace);
   const [open, setOpen] = useState<string>();
+  const base = baseOfSide(surface.name);
   const list = finishOn(piece, surface.name);
   const own = finishLayers({ lines: surface.processLines, coats: [] }, rules);
   const lost = new Map(
@@ -28,6 +29,12 @@ export function FinishList() {
     replace(label, editFinish(job, piece.id, surface.name, to));
   const put = (label: string, to: Finishing) => change(label, (l) => l.map((f) => (f.id === to.id ? to : f)));
   const hasFolds = surface.processLines.some((l) => l.process === 'fold' || l.process === 'score');
+  if (base !== undefined)
+    return (
+      <Fold title="Lines and coatings" count={0} opened>
+        <Box sx={{ fontSize: 13 }}>Lines and coatings are given to pages, not to the layout that pages follow. Show a page to give it some.</Box>
+      </Fold>
+    );
   return (
     <Fold title="Lines and coatings" count={list.length + own.length} opened>
       {own.map((layer) => (

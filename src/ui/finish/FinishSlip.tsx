@@ -99,7 +99,7 @@ function Outside({ item }: { readonly item: PictureItem }) {
 
 function PlateGroups() {
   const { surface, drawing, piece, rules, job } = useDesk();
-  const { facts, hidden, grey, paperWhite, map, off, problem, set, toggle, alone } = usePlateView();
+  const { facts, hidden, grey, paperWhite, map, off: moved, problem, set, toggle, alone } = usePlateView();
   if (problem)
     return (
       <Box role="alert" sx={{ color: 'error.main', fontSize: 14, alignSelf: 'end' }}>
@@ -109,6 +109,8 @@ function PlateGroups() {
   if (!facts) return <Box role="status" sx={{ fontSize: 14, alignSelf: 'end' }}>Reading the plates …</Box>; // prettier-ignore
   const { names, coverage, most } = facts;
   const shown = names.filter((name) => !hidden.includes(name));
+  // A plate that is gone cannot lie off.
+  const off = moved && names.includes(moved.plate) ? moved : undefined;
   const area = surface.boxes.trim.width * surface.boxes.trim.height;
   const layers = finishLayers(finishesOn(piece, surface, drawing), rules);
   return (

@@ -30,13 +30,15 @@ interface PlateView {
   readonly compared: { readonly layer: string; readonly changes: Readonly<Record<string, number>> } | undefined;
   /** The layer to compare without. */
   readonly without: string | undefined;
-  readonly set: (values: Partial<Omit<PlateView, 'set' | 'toggle' | 'alone'>>) => void;
+  readonly set: (values: Partial<Omit<PlateView, 'set' | 'toggle' | 'alone' | 'reset'>>) => void;
   readonly toggle: (plate: string) => void;
   /** Shows one plate of some, or all again when it was alone already. */
   readonly alone: (plate: string, all: readonly string[]) => void;
+  /** As another job is opened: nothing hidden, nothing off. */
+  readonly reset: () => void;
 }
 
-export const usePlateView = create<PlateView>((set, get) => ({
+const PLAIN = {
   plates: false,
   hidden: [],
   grey: false,
@@ -50,6 +52,11 @@ export const usePlateView = create<PlateView>((set, get) => ({
   under: undefined,
   compared: undefined,
   without: undefined,
+} as const;
+
+export const usePlateView = create<PlateView>((set, get) => ({
+  ...PLAIN,
+  reset: () => set(PLAIN),
   set: (values) => set(values),
   toggle: (plate) => {
     const { hidden } = get();

@@ -27,6 +27,7 @@ import { YellowSheet } from '../sheet/YellowSheet';
 import { BriefForm } from '../stations/BriefForm';
 import { InspectSlip } from '../stations/InspectSlip';
 import { OutputSlip } from '../stations/OutputSlip';
+import { usePlateView } from '../finish/plate-view';
 import { FinishSlip, SeeToggle } from '../finish/FinishSlip';
 import { ElementSlip } from '../slip/ElementSlip';
 import { CopyTo } from '../size/CopyTo';
@@ -114,6 +115,7 @@ function OpenJob({ current }: { readonly current: CurrentJob }) {
     if (at) window.history.replaceState(null, '', window.location.pathname);
   }, [at]);
   useAutosave(store);
+  useEffect(() => () => usePlateView.getState().reset(), []);
   return (
     <JobProvider value={store}>
       <Workplace />
