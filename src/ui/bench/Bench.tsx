@@ -205,6 +205,11 @@ export function Bench({ onDropFiles }: Props) {
     if (files.length > 0) onDropFiles(files, pointIn(event));
   };
 
+  // Under Finish drawn lines are shown in the colours of their plates.
+  const coded = useMemo(
+    () => (station === 'finish' ? surface : { ...surface, processLines: linesOn(surface, drawing) }),
+    [station, surface, drawing],
+  );
   const isSpread = beside !== undefined && !isOutput && !isTrimmed && !plates;
   const shown = isOutput ? shownBox : isTrimmed ? boxes.trim : isSpread ? toSpine(boxes) : boxes.bleed;
   const chains = useMemo(() => partsChains(desk.blank, surface), [desk.blank, surface]);
@@ -275,7 +280,7 @@ export function Bench({ onDropFiles }: Props) {
           {(station === 'lay-out' || station === 'finish') && !plates && <Unprinted at={at} context={context} />}
           {station === 'finish' && !plates && gamut && <GamutPicture at={at} context={context} />}
           {!isTrimmed && !isOutput && !plates && (
-            <LineCode surface={surface} boxes={drawing.boxes} at={at} guides={guides} names={station === 'size'} />
+            <LineCode surface={coded} boxes={drawing.boxes} at={at} guides={guides} names={station === 'size'} />
           )}
           {guides && !isTrimmed && desk.piece.baselineGrid && station === 'lay-out' && (
             <BaselineLines grid={desk.piece.baselineGrid} boxes={drawing.boxes} at={at} />

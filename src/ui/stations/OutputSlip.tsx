@@ -126,9 +126,10 @@ export function OutputSlip() {
 }
 
 function Exports() {
-  const { blank } = useDesk();
+  const { blank, piece } = useDesk();
   // Only what this piece has something for.
-  const hasLines = blank.surfaces.some((s) => s.processLines.length > 0);
+  const isDrawn = Object.values(piece.finish ?? {}).some((list) => list.some((f) => f.does === 'line'));
+  const hasLines = isDrawn || blank.surfaces.some((s) => s.processLines.length > 0);
   const folds = blank.folding !== undefined;
   const store = useJobStore();
   const id = useJob((s) => s.job.id);
