@@ -18,7 +18,9 @@ export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promis
   const sides = distinct(desk.sides.filter((side) => linesOn(side.surface, side.drawing).length > 0));
   const [first] = sides;
   if (!first)
-    throw new CannotExport('This piece has no cut, fold or other line for a die maker. Give it some under Size.');
+    throw new CannotExport(
+      'This piece has no cut, fold or other line for a die maker. Give it some under Size or under Finish.',
+    );
   const stem = fileStem(job.name);
   const name = rulesFor(job, first.piece).profile;
   progress(0.2, 'Writing the PDF');
