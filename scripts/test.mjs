@@ -6,6 +6,8 @@ import { buildApplication, installPackages, installPrograms, root } from './setu
 
 let passed = 0;
 let failed = 0;
+/** By name, said again at the end: what a runner printed of it is far above by then. */
+const failures = [];
 
 const started = Date.now();
 const seconds = () => `${Math.round((Date.now() - started) / 1000)} s`;
@@ -35,6 +37,7 @@ async function together(checks) {
             if (status === 0) passed += 1;
             else {
               failed += 1;
+              failures.push(name);
               console.log(`${said}\n✕ ${name}`);
             }
             resolve();
@@ -44,21 +47,26 @@ async function together(checks) {
   );
 }
 
-/** Counts what a runner reports in JSON; a runner that reports nothing has failed. */
+/** Counts what a runner reports in JSON, and names what failed; a runner that reports nothing has failed. */
 function counted(name, report, command, args, env, read) {
   const path = join(root, 'test-results', report);
   rmSync(path, { force: true });
   const isFine = step(name, command, args, env);
   try {
-    const [good, bad] = read(JSON.parse(readFileSync(path, 'utf8')));
+    const { good, bad } = read(JSON.parse(readFileSync(path, 'utf8')));
     passed += good;
-    failed += bad;
-    if (!isFine && bad === 0) failed += 1;
+    failed += bad.length;
+    failures.push(...bad);
+    if (isFine || bad.length > 0) return;
+    failed += 1;
+    failures.push(`${name} ended badly`);
   } catch {
     failed += 1;
-    console.log(`✕ ${name} reported nothing`);
+    failures.push(`${name} reported nothing`);
   }
 }
+
+const specsOf = (suite) => [...suite.specs, ...(suite.suites ?? []).flatMap(specsOf)];
 
 mkdirSync(join(root, 'test-results'), { recursive: true });
 installPackages();
@@ -81,7 +89,13 @@ counted(
   'npx',
   ['jest', '--json', '--outputFile=test-results/jest.json'],
   { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
-  (report) => [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites],
+  (report) => ({
+    good: report.numPassedTests,
+    bad: report.testResults.flatMap(({ name, status, assertionResults }) => {
+      const bad = assertionResults.filter((a) => a.status === 'failed').map((a) => `${name}: ${a.fullName}`);
+      return status === 'failed' && bad.length === 0 ? [name] : bad;
+    }),
+  }),
 );
 counted(
   'browser tests',
@@ -89,9 +103,13 @@ counted(
   'npx',
   ['playwright', 'test'],
   { PLAYWRIGHT_JSON_OUTPUT_NAME: 'test-results/playwright.json' },
-  ({ stats }) => [stats.expected, stats.unexpected + stats.flaky],
+  ({ stats, suites }) => ({
+    good: stats.expected,
+    bad: suites.flatMap(specsOf).filter((spec) => !spec.ok || spec.tests.some((t) => t.status === 'flaky')).map(({ file, title }) => `${file}: ${title}`),
+  }), // prettier-ignore
 );
 
+for (const name of failures) console.log(`✕ ${name.replace(`${root}/`, '')}`);
 console.log(`\nTook ${seconds()}.`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed > 0 ? 1 : 0);
