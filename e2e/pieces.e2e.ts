@@ -5,6 +5,7 @@ import { Job } from '../src/core/job';
 import { toKept } from '../src/demo/keep';
 import { openJob, saved } from './helpers';
 import { businessCard, memberCard, solsticeCard } from './pieces/cards';
+import { eyepieceBox, eyepieceLabels, moonSticker, trailMap } from './pieces/finished';
 import { Hand } from './pieces/hand';
 import { letterhead } from './pieces/letterhead';
 import { meteorNight } from './pieces/meteor-night';
@@ -38,6 +39,10 @@ const PIECES: readonly Built[] = [
   { file: 'ruled-log', build: ruledLog, most: 70 },
   { file: 'planets-tracing', build: planetsTracing, most: 90 },
   { file: 'year-card', build: yearCard, most: 60 },
+  { file: 'moon-sticker', build: moonSticker, most: 110 },
+  { file: 'trail-map', build: trailMap, most: 240 },
+  { file: 'eyepiece-box', build: eyepieceBox, most: 200 },
+  { file: 'eyepiece-labels', build: eyepieceLabels, most: 90 },
   { file: 'meteor-tickets', build: tickets, most: 40 },
 ];
 

@@ -465,4 +465,25 @@ export class Hand {
     }
     await this.page.keyboard.up('Shift');
   }
+
+  /** Adds a spot ink to the job, and the build that shows it. */
+  async ink(name: string, shown: string, finish: string): Promise<void> {
+    await this.key('Alt+4');
+    await this.unfold('Spot inks');
+    await this.press('Add a spot ink');
+    await this.write(this.page.locator('[data-ink="Spot 1"]').getByRole('textbox', { name: /^name/ }), name);
+    const made = this.page.locator(`[data-ink="${name}"]`);
+    await this.write(made.getByRole('textbox', { name: 'shown as' }), shown);
+    await this.choose(made.getByRole('combobox', { name: 'finish' }), finish);
+    await this.key('Alt+3');
+  }
+
+  /** Adds a line or a coating to this side, as a button of the station Finish names it, and sets its fields. */
+  async finish(adds: 'coat with' | 'line to', what: string, how: string, look: Readonly<Record<string, string>> = {}): Promise<void> {
+    await this.key('Alt+4');
+    await this.choose(this.page.getByRole('combobox', { name: adds, exact: true }), what);
+    await this.press(how);
+    for (const [field, value] of Object.entries(look)) await this.write(this.page.locator(`input[name="${field}"]`), value);
+    await this.key('Alt+3');
+  } // prettier-ignore
 }

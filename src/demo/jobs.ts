@@ -19,10 +19,7 @@ interface Begun {
 const BEGUN: readonly Begun[] = [
   { id: 'open-day', name: 'Observatory open day', kind: 'flyer', set: { size: 'A6' }, due: '2027-01-20', quantity: 5000 },
   { id: 'winter-talks', name: 'Winter talks handbill', kind: 'flyer', set: { size: 'half letter' }, unit: 'in', due: '2027-02-05', quantity: 800 },
-  { id: 'trail-map', name: 'Star trail map', kind: 'map', set: { size: '24x36in', across: '4', down: '4' }, unit: 'in', paper: 'Heather offset 80', due: '2027-03-01', quantity: 2000 },
   { id: 'disc-sleeve', name: 'Moor at night, field recordings', kind: 'disc-sleeve', set: { panel: '130x184mm', spine: '13mm' }, paper: 'Stillwater silk 250', due: '2027-03-20', quantity: 300 },
-  { id: 'eyepiece-labels', name: 'Eyepiece-box labels', kind: 'labels', set: { size: '63.5x38.1mm', sheet: 'A4', across: '3', down: '7', 'pitch-across': '66mm' }, printer: 'Corner Counter', paper: 'Label gloss, permanent', due: '2026-12-18', quantity: 210 },
-  { id: 'moon-sticker', name: 'Moon sticker', kind: 'sticker', set: { shape: 'crescent', size: '50x60mm' }, paper: 'Window vinyl, white', due: '2027-01-12', quantity: 2000 },
   { id: 'red-lamp-box', name: 'Red lamp box', kind: 'tuck-box', set: { width: '60mm', height: '90mm', depth: '25mm' }, paper: 'Tarn board 300', due: '2027-05-03', quantity: 500 },
 ]; // prettier-ignore
 

@@ -27,6 +27,10 @@ export const LAID_OUT: readonly LaidOut[] = [
   { file: 'year-card', name: 'Year card 2028', stage: 'in work', due: '2027-11-12', quantity: 1000, notes: 'Goes into every letter of December.' },
   { file: 'meteor-tickets', name: 'Meteor-night tickets', stage: 'in work', due: '2028-06-30', quantity: 400, notes: 'Perforated by the house, numbered here.' },
   { file: 'bookmark', name: 'Bookmark of four moons', stage: 'in work', due: '2027-01-29', quantity: 800, notes: 'Matt varnish over the moons alone; it goes into every book of the lending shelf.' },
+  { file: 'moon-sticker', name: 'Moon sticker', stage: 'in work', due: '2027-01-12', quantity: 2000, notes: 'On clear film for the windows of the library: the moon and its stars come off one by one, the sheet is cut through.' },
+  { file: 'trail-map', name: 'Star trail map', stage: 'in work', due: '2027-03-01', quantity: 2000, notes: 'Folds to a pocket; opened out it hangs on the wall of the youth hostel.' },
+  { file: 'eyepiece-box', name: 'Eyepiece box', stage: 'in work', due: '2027-05-03', quantity: 500, notes: 'For the eyepieces that are sent out on loan.' },
+  { file: 'eyepiece-labels', name: 'Eyepiece-box labels', stage: 'in work', due: '2026-12-18', quantity: 210, notes: 'The band is printed in silver, from a can of its own.' },
   { file: 'meteor-night', name: 'Meteor-night flyer', stage: 'in work', due: '2026-12-11', quantity: 2500, notes: 'Handed out at the library and the bus stops. Same night as last year, one week later if cloudy.' },
 ]; // prettier-ignore
 

@@ -2,6 +2,7 @@ import { EMBLEM, ICONS } from './draw-emblem';
 import { HEAVENS, heaven, type Heaven } from './draw-heavens';
 import { fourMoons } from './draw-moons';
 import { meteorSky } from './draw-sky';
+import { CRESCENT, starTrails } from './draw-trail';
 
 /** A picture or drawing of the demo world, under the name its file has. */
 export interface DemoFile {
@@ -38,6 +39,8 @@ function drawn(which: Heaven): Drawn {
 
 const DRAWINGS: Readonly<Record<string, string>> = {
   'emblem.svg': EMBLEM,
+  'crescent.svg': CRESCENT,
+  'star-trails.svg': starTrails(),
   ...Object.fromEntries(Object.entries(ICONS).map(([name, svg]) => [`${name}.svg`, svg])),
 };
 

@@ -1,9 +1,11 @@
-import { differencePath, offsetPath, pathArea, pathBounds, unionOf, type Path } from '../layout';
+import { differencePath, offsetPath, pathArea, pathBounds, subPaths, unionOf, type Path } from '../layout';
 import type { Coat } from '../drawing';
 import { finishingNamed, refinish, writeIn, type Report, type Rule, type Subject } from './rule';
 
-/** Corners that a round tool leaves are no fine part: so much of a coating may be rounded away, mm² for each mm of width. */
-const CORNERS = 0.5;
+/** A sharp corner that a round tool leaves is no fine part: so large, in squares of the width, a part has to be. */
+const CORNER = 2;
+/** What is narrower than this share of the width comes from the reckoning of curves. */
+const SLIVER = 0.02;
 
 /** Every process has a thinnest line that it holds. */
 export const coatFineRule: Rule = {
@@ -17,20 +19,23 @@ export const coatFineRule: Rule = {
 function fineParts(coat: Coat, subject: Subject): readonly Report[] {
   const { least, title } = subject.rules.coatings[coat.coating];
   const whole = unionOf([coat]);
-  const area = (path: Path) => pathArea(path);
   // What an opening by half the width takes away is thinner than the width; what a closing fills is a narrower gap.
   const opened = offsetPath(offsetPath(whole, -least / 2), least / 2);
   const closed = offsetPath(offsetPath(whole, least / 2), -least / 2);
-  const room = CORNERS * least * least * Math.max(4, whole.length / 40);
-  const thin = differencePath(whole, opened);
-  const gaps = differencePath(closed, whole);
+  const thin = partsOf(differencePath(whole, opened), least);
+  const gaps = partsOf(differencePath(closed, whole), least);
   const finishing = finishingNamed(subject, coat.id);
   const wider =
     finishing?.does === 'coat' && typeof finishing.spread === 'number'
       ? [refinish(subject, `Spread it by ${writeIn(subject.job, least / 2)}`, coat.id, { ...finishing, spread: finishing.spread + least / 2 })]
       : [];
   return [
-    ...(area(thin) > room ? [{ severity: 'warning', element: null, where: pathBounds(thin), message: `${title} has parts thinner than ${writeIn(subject.job, least)}, which it does not hold.`, fixes: wider } as const] : []),
-    ...(area(gaps) > room ? [{ severity: 'warning', element: null, where: pathBounds(gaps), message: `${title} has gaps narrower than ${writeIn(subject.job, least)}, which fill in.` } as const] : []),
+    ...(thin.length > 0 ? [{ severity: 'warning', element: null, where: pathBounds(thin), message: `${title} has parts thinner than ${writeIn(subject.job, least)}, which it does not hold.`, fixes: wider } as const] : []),
+    ...(gaps.length > 0 ? [{ severity: 'warning', element: null, where: pathBounds(gaps), message: `${title} has gaps narrower than ${writeIn(subject.job, least)}, which fill in.` } as const] : []),
   ];
 } // prettier-ignore
+
+function partsOf(path: Path, width: number): Path {
+  const parts = subPaths(offsetPath(path, -SLIVER * width));
+  return parts.filter((part) => Math.abs(pathArea(part)) > CORNER * width * width).flat();
+}

@@ -50,6 +50,17 @@ test('a varnish over fine type says how thin it may be', async () => {
   expect(messages[0]).toContain('thinner than 0.3 mm');
 });
 
+test('a sharp corner of a coating is no fine part', async () => {
+  const star = shape(
+    'star',
+    [20, 20, 20, 20],
+    { form: 'star', points: 5, inner: 40 },
+    { fill: { kind: 'process', c: 0, m: 20, y: 80, k: 0 } },
+  );
+  const { messages } = await found(finished([GROUND, star], [coat({ of: { from: 'elements', elements: ['star'] }, spread: -0.15 })]), 'coat-fine'); // prettier-ignore
+  expect(messages).toEqual([]);
+});
+
 test('a drawn cut wants ink on both its sides', async () => {
   const cut = (offset: number): Finishing => ({ does: 'line', id: 'cut', process: 'cut', course: { course: 'outline', elements: ['moon'], offset }, past: 0 }); // prettier-ignore
   const only = (offset: number) => found(finished([MOON], [cut(offset)]), 'cut-bleed');

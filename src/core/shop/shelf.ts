@@ -18,6 +18,7 @@ type Facts = readonly [
   grain: 'long' | 'short',
   white: string,
   sheets: readonly (keyof typeof SHEETS)[],
+  clear?: 'clear',
 ];
 
 /** Invented papers with the bulk that their kind usually has [cp]. */
@@ -45,15 +46,16 @@ const PAPERS: readonly Facts[] = [
   ['Peat recycled 140', 'uncoated', 140, 0.18, 'long', '#ece9e0', ['A4', 'SRA3']],
   ['Copier 75', 'uncoated', 75, 0.1, 'long', '#f8fafd', ['Letter', 'Tabloid', 'A4', 'A3']],
   ['Curlew news 52', 'newsprint', 52, 0.08, 'long', '#e6e1d4', ['B1']],
+  ['Window film, clear', 'coated', 70, 0.05, 'long', '#f4f7f7', ['SRA3'], 'clear'],
   ['Window vinyl, white', 'coated', 120, 0.1, 'long', '#ffffff', ['SRA3']],
   ['Label gloss, permanent', 'coated', 80, 0.16, 'long', '#fdfdfd', ['A4', 'SRA3']],
   ['Banner PVC 510', 'coated', 510, 0.45, 'long', '#fdfdfd', []],
 ];
 
 /** The papers that ship; a shop changes them as it likes. */
-export const SHIPPED_PAPERS: readonly Stock[] = PAPERS.map(([name, kind, grammage, thickness, grain, white, sheets]) =>
-  Stock.parse({ name, kind, grammage, thickness, grain, white, sheets: sheets.map((s) => SHEETS[s]) }),
-);
+export const SHIPPED_PAPERS: readonly Stock[] = PAPERS.map(([name, kind, grammage, thickness, grain, white, sheets, clear]) =>
+  Stock.parse({ name, kind, grammage, thickness, grain, white, sheets: sheets.map((s) => SHEETS[s]), ...(clear && { clear: true }) }),
+); // prettier-ignore
 
 const all = (mm: number) => ({ top: mm, right: mm, bottom: mm, left: mm });
 
