@@ -71,7 +71,7 @@ export function heaven(which: Heaven, width: number, height: number): string {
       return page(
         width,
         height,
-        linear('g', [[0, '#06162b'], [0.7, '#0f3b4d'], [1, '#1c5a58']]) + `<linearGradient id="v" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#8f7bd8" stop-opacity="0"/><stop offset="0.25" stop-color="#a6ffd2" stop-opacity="0.9"/><stop offset="0.6" stop-color="#14e67c" stop-opacity="0.92"/><stop offset="1" stop-color="#0fcf9c" stop-opacity="0"/></linearGradient><filter id="b" x="-5%" y="-5%" width="110%" height="110%"><feGaussianBlur stdDeviation="${n(width * 0.004)} ${n(height * 0.004)}"/></filter>`,
+        linear('g', [[0, '#06162b'], [0.7, '#0f3b4d'], [1, '#1c5a58']]) + `<linearGradient id="v" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#6a25ff" stop-opacity="0"/><stop offset="0.18" stop-color="#5f22ff" stop-opacity="0.8"/><stop offset="0.36" stop-color="#9dffce" stop-opacity="0.9"/><stop offset="0.6" stop-color="#14e67c" stop-opacity="0.92"/><stop offset="1" stop-color="#0fcf9c" stop-opacity="0"/></linearGradient><filter id="b" x="-5%" y="-5%" width="110%" height="110%"><feGaussianBlur stdDeviation="${n(width * 0.004)} ${n(height * 0.004)}"/></filter>`,
         `<rect width="${width}" height="${height}" fill="url(#g)"/>${stars(width, height, 240, 61)}<g filter="url(#b)">${curtains(width, height)}</g><path d="M0 ${height}L0 ${n(height * 0.86)}Q${n(width * 0.25)} ${n(height * 0.78)} ${n(width * 0.5)} ${n(height * 0.87)}T${width} ${n(height * 0.82)}V${height}Z" fill="#081018"/>`,
       );
     case 'dome':
@@ -138,7 +138,7 @@ function curtains(width: number, height: number): string {
     const x = (i / 70) * width * 1.1 - width * 0.05;
     const top = height * (0.16 + 0.14 * Math.sin(i / 9) + random() * 0.05);
     const foot = height * (0.62 + 0.08 * Math.sin(i / 7 + 1));
-    return `<path d="M${n(x)} ${n(top)}C${n(x + width * 0.03)} ${n(height * 0.35)} ${n(x - width * 0.03)} ${n(height * 0.5)} ${n(x + width * 0.02)} ${n(foot)}" stroke="url(#v)" stroke-width="${n(width * (0.012 + random() * 0.02))}" fill="none" opacity="${n(0.2 + random() * 0.3)}"/>`;
+    return `<path d="M${n(x)} ${n(top)}C${n(x + width * 0.03)} ${n(height * 0.35)} ${n(x - width * 0.03)} ${n(height * 0.5)} ${n(x + width * 0.02)} ${n(foot)}" stroke="url(#v)" stroke-width="${n(width * (0.012 + random() * 0.02))}" fill="none" opacity="${n(0.4 + random() * 0.4)}"/>`;
   }).join('');
 }
 

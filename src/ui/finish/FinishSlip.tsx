@@ -90,9 +90,9 @@ function Outside({ item }: { readonly item: PictureItem }) {
         ? 'could not be looked at.'
         : !data
           ? 'looking …'
-          : data.share < 0.0005
+          : data.share === 0
             ? 'all of it is shown.'
-            : `${formatNumber(data.share * 100, 1)} % is outside, by ΔE ${formatNumber(data.worst, 0)} at most.`}
+            : `${data.share < 0.001 ? 'less than 0.1' : formatNumber(data.share * 100, 1)} % is outside, by ΔE ${formatNumber(data.worst, 0)} at most.`}
     </Box>
   );
 } // prettier-ignore
