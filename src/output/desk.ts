@@ -11,7 +11,7 @@ import type { OpenProfile } from '../bring-in/profile';
 import type { AssetSource } from './assets';
 import { loadArt } from './art';
 import { loadFonts, type JobFonts } from './fonts';
-import { openOutputProfile } from './profiles';
+import { openConversion } from './profiles';
 
 /** A job with everything at hand that its drawing needs. */
 export interface Desk {
@@ -37,10 +37,10 @@ export interface DeskSide {
 export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
   const firstPiece = job.pieces[0];
   if (!firstPiece) throw new Error('The job has no piece.');
-  const profileName = rulesFor(job, firstPiece).profile;
+  const conversion = rulesFor(job, firstPiece).conversion;
   const [fonts, profile, art] = await Promise.all([
     loadFonts(job, assets),
-    openOutputProfile(profileName),
+    openConversion(conversion, assets),
     loadArt(job, assets),
   ]);
   const hyphenators = new Map<string, Hyphenator | undefined>();

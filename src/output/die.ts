@@ -10,7 +10,7 @@ import type { Desk, DeskSide } from './desk';
 import type { OutputFile, Progress } from './export';
 import { fileStem } from './file-name';
 import { fileId, commonParts } from './pdf-request';
-import { PROFILE_FACTS, readProfile } from './profiles';
+import { outputProfile } from './profiles';
 
 /** Process lines alone, at true size, a layer for each process: one PDF, and an SVG and a DXF of each side that has any. */
 export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promise<readonly OutputFile[]> {
@@ -22,7 +22,6 @@ export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promis
       'This piece has no cut, fold or other line for a die maker. Give it some under Size or under Finish.',
     );
   const stem = fileStem(job.name);
-  const name = rulesFor(job, first.piece).profile;
   progress(0.2, 'Writing the PDF');
   const bytes = await writePdf({
     pages: sides.map(({ surface, drawing, rules }) => ({
@@ -33,7 +32,7 @@ export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promis
     })),
     purpose: { kind: 'press' },
     metadata: { title: `${job.name}, die lines`, at, id: fileId(job, at, 'die') },
-    profile: { bytes: await readProfile(name), ...PROFILE_FACTS[name] },
+    profile: await outputProfile(job, rulesFor(job, first.piece).profile, desk.assets),
     ...(await commonParts(desk)),
     picture: () => {
       throw new Error('Die lines have no pictures.');

@@ -2,7 +2,7 @@ import sharp from 'sharp';
 import { readPathData } from '../core/shape';
 import { flatten, pathArea, subPaths } from '../core/layout';
 import { pictureFacts } from '../testing/jobs';
-import { gamutMap, openOutputProfile, traceShapes } from './index';
+import { gamutMap, openShipped, traceShapes } from './index';
 
 /** An SVG as the bytes of a PNG or a JPEG. */
 const drawn = async (svg: string, format: 'png' | 'jpeg' = 'png'): Promise<Uint8Array> => {
@@ -49,7 +49,7 @@ describe('shapes in a picture', () => {
 
 test('the gamut map of a picture: half of it a green that no press has, half a grey that any has', async () => {
   const bytes = await drawn(picture('<rect width="300" height="400" fill="#00ff3c"/><rect x="300" width="300" height="400" fill="#808080"/>')); // prettier-ignore
-  const profile = await openOutputProfile('coated-fogra39');
+  const profile = await openShipped('coated-fogra39');
   const { png, share, worst } = await gamutMap(profile, bytes, pictureFacts(600, 400), undefined);
   expect(share).toBeCloseTo(0.5, 2);
   expect(worst).toBeGreaterThan(10);

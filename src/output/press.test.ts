@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import { PDFArray, PDFDict, PDFDocument, PDFName, PDFRawStream, decodePDFRawStream } from '@cantoo/pdf-lib';
+import { withProfile } from '../core/job';
 import { COMMON_CODES } from '../core/shop';
 import { createHash } from 'node:crypto';
 import { writeFileSync } from 'node:fs';
@@ -318,4 +321,26 @@ test('the preview is cut to the trim, in sRGB, without marks', async () => {
     expect(MediaBox).toEqual(TrimBox);
     expect(run('qpdf', ['--json=2', '--json-key=qpdf', join(folder, 'f.pdf')])).not.toContain('DeviceCMYK');
   });
+});
+
+test('a profile that was brought in is the output intent, byte for byte; what stays a build is not touched by it', async () => {
+  const icc = readFileSync('/usr/share/color/icc/ghostscript/default_cmyk.icc');
+  const sha = createHash('sha256').update(icc).digest('hex');
+  const ground = box('ground', [0, 0, 148, 210], { fill: { kind: 'process', c: 30, m: 20, y: 10, k: 0 } });
+  const green = box('green', [20, 20, 60, 60], { fill: { kind: 'rgb', r: 30, g: 120, b: 60 } });
+  const job = withProfile(makeJob([ground, green]), sha, { kind: 'profile', name: 'house.icc', about: 'House' });
+  const desk = await openDesk(job, inMemory(new Map([[sha, icc]])));
+  const pdf = await pdfOf(job, inMemory(new Map([[sha, icc]])));
+  const document = await PDFDocument.load(pdf);
+  const intent = document.catalog.lookup(PDFName.of('OutputIntents'), PDFArray).lookup(0, PDFDict);
+  const stream = document.context.lookup(intent.get(PDFName.of('DestOutputProfile'))) as PDFRawStream;
+  expect(Buffer.from(decodePDFRawStream(stream).decode()).equals(icc)).toBe(true);
+  // No registry lists it, so none is named (ISO 15930-7).
+  expect([String(intent.get(PDFName.of('OutputConditionIdentifier'))), intent.get(PDFName.of('RegistryName'))]).toEqual(['(Custom)', undefined]); // prettier-ignore
+  const plates = await platesOf(pdf, 1, 72);
+  const wanted = desk.colour.toBuild({ r: 30, g: 120, b: 60 });
+  const { sheet } = sheetOf(job);
+  const ink = (name: string, x: number, y: number) => plates.get(name)?.at((x - sheet.x) * PT, (y - sheet.y) * PT);
+  expect(ink('Cyan', 40, 40)).toBeCloseTo(wanted.c / 100, 1);
+  expect(ink('Cyan', 100, 150)).toBeCloseTo(0.3, 1);
 });

@@ -10,7 +10,7 @@ import type { OutputFile, Progress } from './export';
 import { fileStem } from './file-name';
 import { encodePictures, fileId, commonParts } from './pdf-request';
 import { pressPicture } from './pictures';
-import { PROFILE_FACTS, readProfile } from './profiles';
+import { outputProfile } from './profiles';
 
 /** The file that a press runs: one page a side, with bleed and marks, in ink. */
 export async function pressFile(desk: Desk, at: Date, progress: Progress): Promise<OutputFile> {
@@ -25,12 +25,11 @@ export async function pressFile(desk: Desk, at: Date, progress: Progress): Promi
     (share, step) => progress(0.1 + 0.8 * share, step),
   );
   progress(0.9, 'Writing the file');
-  const name = rulesFor(job, firstPiece).profile;
   const bytes = await writePdf({
     pages: desk.sides.map((side) => pressPage(desk, side, at)),
     purpose: { kind: 'press' },
     metadata: { title: job.name, at, id: fileId(job, at, 'press') },
-    profile: { bytes: await readProfile(name), ...PROFILE_FACTS[name] },
+    profile: await outputProfile(job, rulesFor(job, firstPiece).profile, desk.assets),
     ...(await commonParts(desk)),
     picture,
   });

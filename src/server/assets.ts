@@ -3,11 +3,12 @@ import { createHash, randomUUID } from 'node:crypto';
 import { open, readFile, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { MAX_FONT_BYTES, readFont } from '@/bring-in/font';
+import { MAX_PROFILE_BYTES, isProfile, readProfileFile } from '@/bring-in/profile';
 import { MAX_PICTURE_BYTES, readPicture } from '@/bring-in/picture';
 import { MAX_SVG_BYTES, readSvg } from '@/bring-in/svg';
 import type { Asset, Job } from '@/core/job';
 import { Asset as AssetSchema } from '@/core/job';
-import type { AssetSource } from '@/output';
+import { loadLittleCms, type AssetSource } from '@/output';
 import { MAX_DOCUMENT_BYTES, documentFacts } from './documents';
 import { Problem } from './problem';
 import { dataFolder, store } from './store/database';
@@ -97,6 +98,14 @@ const SORTS: Readonly<Record<Sort, { readonly limit: number; readonly read: Read
       return Promise.resolve({ asset, left: read.left });
     },
   },
+  profile: {
+    limit: MAX_PROFILE_BYTES,
+    read: async (name, bytes) => {
+      const read = await readProfileFile(name, bytes, loadLittleCms);
+      if (!read.ok) throw refused(read.problem);
+      return { asset: read.profile, left: [] };
+    },
+  },
   document: {
     limit: MAX_DOCUMENT_BYTES,
     read: async (name, bytes) => ({ asset: await documentFacts(name, bytes), left: [] }),
@@ -106,6 +115,7 @@ const SORTS: Readonly<Record<Sort, { readonly limit: number; readonly read: Read
 /** Told apart by what is in it, and fonts by their name: four formats of theirs begin alike. */
 function sortOf(name: string, bytes: Uint8Array): Sort {
   if (/\.(ttf|otf|woff2?|ttc)$/i.test(name)) return 'font';
+  if (/\.(icc|icm)$/i.test(name) || isProfile(bytes)) return 'profile';
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 5000));
   if (head.startsWith('%PDF-') || head.slice(0, 1024).includes('\n%PDF-')) return 'document';
   if (/<svg[\s>]/i.test(head)) return 'drawing';

@@ -1,16 +1,15 @@
 import 'server-only';
+import { conversionKey, readConversion } from '@/core/colour';
 import { Adjust } from '@/core/element';
-import { PROFILES, type ProfileName } from '@/core/shop';
+import { ProfileKey } from '@/core/shop';
 import { Problem } from './problem';
 
-const isProfile = (name: string | null): name is ProfileName => (PROFILES as readonly (string | null)[]).includes(name);
-
-/** The output profile that a picture is wanted through. */
-export function profileOf(query: URLSearchParams): ProfileName {
-  const profile = query.get('profile');
-  if (!isProfile(profile)) throw new Problem(400, 'There is no such output profile.', 'Reload the page.');
-  return profile;
-}
+/** The way of colours that a picture is wanted through: see `conversionKey`. */
+export function conversionOf(query: URLSearchParams): string {
+  const way = readConversion(query.get('profile') ?? '');
+  if (!ProfileKey.safeParse(way.profile).success) throw new Problem(400, 'There is no such output profile.', 'Reload the page.');
+  return conversionKey(way);
+} // prettier-ignore
 
 /** What is done to its colours. */
 export function adjustOf(query: URLSearchParams): Adjust | undefined {

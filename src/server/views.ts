@@ -2,7 +2,6 @@ import 'server-only';
 import { elementsOf, pictureAsset, type Adjust, type Asset, type Job } from '@/core/job';
 import type { Rgb } from '@/core/colour';
 import { TRACED_BY } from '@/core/finish';
-import type { ProfileName } from '@/core/shop';
 import type { Finding } from '@/core/check';
 import {
   checkDesk,
@@ -12,7 +11,7 @@ import {
   type Traced,
   inkPixels,
   openDesk,
-  openOutputProfile,
+  openConversion,
   blankPng,
   paletteOf,
   pixelOf,
@@ -33,7 +32,7 @@ const BENCH_PIXELS = 1600;
 /** A picture as the paper will show it, for the bench; made once and kept. */
 export async function benchPicture(
   sha: string,
-  profileName: ProfileName,
+  conversion: string,
   adjust: Adjust | undefined,
 ): Promise<{ readonly bytes: Uint8Array; readonly type: 'image/jpeg' | 'image/png' }> {
   const asset: Asset = await assetFacts(sha);
@@ -41,7 +40,7 @@ export async function benchPicture(
   if (!facts) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
   const type = facts.alpha || adjust?.clear ? 'image/png' : 'image/jpeg';
   const bytes = await cached(
-    `${sha}-${profileName}-${BENCH_PIXELS}${adjust ? `-${sha256(new TextEncoder().encode(JSON.stringify(adjust))).slice(0, 16)}` : ''}`,
+    `${sha}-${conversion}-${BENCH_PIXELS}${adjust ? `-${sha256(new TextEncoder().encode(JSON.stringify(adjust))).slice(0, 16)}` : ''}`,
     async () => {
       const bytes = await assetStore.get(sha);
       if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
@@ -50,7 +49,7 @@ export async function benchPicture(
         width: Math.max(1, Math.round(facts.width * share)),
         height: Math.max(1, Math.round(facts.height * share)),
       };
-      return (await screenImage(await openOutputProfile(profileName), bytes, facts, size, { adjust })).data;
+      return (await screenImage(await openConversion(conversion, assetStore), bytes, facts, size, { adjust })).data;
     },
   );
   return { bytes, type };
@@ -67,7 +66,7 @@ interface InkWish {
 }
 
 /** The inks of a picture, as the press file has them, at a width: see `unpackInks`. */
-export async function pictureInks(sha: string, profileName: ProfileName, { adjust, width, blur }: InkWish): Promise<Uint8Array> {
+export async function pictureInks(sha: string, conversion: string, { adjust, width, blur }: InkWish): Promise<Uint8Array> {
   const facts = pictureAsset({ [sha]: await assetFacts(sha) }, sha);
   if (!facts) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
   if (!Number.isInteger(width) || width < 1 || width > WIDEST || !(blur >= 0 && blur <= 500)) throw new Problem(400, `A width from 1 to ${WIDEST} pixels is wanted.`, 'Reload the page.');
@@ -75,7 +74,7 @@ export async function pictureInks(sha: string, profileName: ProfileName, { adjus
   if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
   const own = Math.min(width, facts.width);
   const size = { width: own, height: Math.max(1, Math.round((facts.height * own) / facts.width)) };
-  const profile = await openOutputProfile(profileName);
+  const profile = await openConversion(conversion, assetStore);
   return packInks(await inkPixels(bytes, facts, size, profile.pictures(), { adjust, blur }));
 } // prettier-ignore
 
@@ -92,16 +91,12 @@ export async function pictureShapes(sha: string, by: string | null, threshold: n
 } // prettier-ignore
 
 /** What of a picture a paper cannot show. */
-export async function pictureGamut(
-  sha: string,
-  profileName: ProfileName,
-  adjust: Adjust | undefined,
-): Promise<GamutMap> {
+export async function pictureGamut(sha: string, conversion: string, adjust: Adjust | undefined): Promise<GamutMap> {
   const facts = pictureAsset({ [sha]: await assetFacts(sha) }, sha);
   if (!facts) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
   const bytes = await assetStore.get(sha);
   if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
-  return gamutMap(await openOutputProfile(profileName), bytes, facts, adjust);
+  return gamutMap(await openConversion(conversion, assetStore), bytes, facts, adjust);
 }
 
 /** The colours that make up a picture, or that of one of its pixels, in sRGB. */

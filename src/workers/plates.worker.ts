@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { openProfile, type PictureConverter } from '../bring-in/profile';
+import { fetchProfile, type PictureConverter } from '../bring-in/profile';
 import type { Build } from '../core/colour';
 import type { Item, PageItem, PictureItem } from '../core/drawing';
 import type { Path, Rect } from '../core/layout';
@@ -57,11 +57,6 @@ const profiles = new Map<string, Promise<PictureConverter>>();
 
 let last: { readonly plates: Plates; readonly asked: PlatesAsked } | undefined;
 
-const loadLittleCms = (): Promise<typeof import('lcms-wasm')> => {
-  const address = '/wasm/lcms.js';
-  return import(/* turbopackIgnore: true */ /* webpackIgnore: true */ address) as Promise<typeof import('lcms-wasm')>;
-};
-
 async function bytesOf(path: string): Promise<Uint8Array> {
   const response = await fetch(path);
   if (!response.ok) throw new Error(`${path} could not be loaded.`);
@@ -71,9 +66,7 @@ async function bytesOf(path: string): Promise<Uint8Array> {
 function converterFor(profile: string): Promise<PictureConverter> {
   const before = profiles.get(profile);
   if (before) return before;
-  const made = bytesOf(`/profiles/${profile}.icc`)
-    .then((bytes) => openProfile(profile, bytes, loadLittleCms))
-    .then((opened) => opened.pictures());
+  const made = fetchProfile(profile).then((opened) => opened.pictures());
   profiles.set(profile, made);
   return made;
 }

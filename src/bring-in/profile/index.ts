@@ -1,1 +1,3 @@
 export * from './little-cms';
+export * from './fetched';
+export * from './read-profile';

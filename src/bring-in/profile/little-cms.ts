@@ -1,4 +1,4 @@
-import type { Build, ColourEngine, Lab, Rgb } from '../../core/colour';
+import type { Build, ColourEngine, Conversion, Intent, Lab, Rgb } from '../../core/colour';
 
 type Package = typeof import('lcms-wasm');
 type LittleCms = Awaited<ReturnType<Package['instantiate']>>;
@@ -8,12 +8,14 @@ export type LoadPackage = () => Promise<Package>;
 
 interface Loaded {
   readonly cms: LittleCms;
-  readonly intent: number;
   readonly compensate: number;
   readonly exact: number;
   /** A finer grid for whole pictures: the usual one errs by more than 1 % of ink in places. */
   readonly fine: number;
 }
+
+/** As a profile numbers its rendering intents (ICC.1, 7.2.15). */
+const INTENT: Readonly<Record<Intent, number>> = { perceptual: 0, relative: 1, saturation: 2, absolute: 3 };
 
 /** Steps of the grid by which whole pictures are converted. */
 const FINE = 65;
@@ -23,7 +25,6 @@ let loading: Promise<Loaded> | undefined;
 const littleCms = (load: LoadPackage): Promise<Loaded> =>
   (loading ??= load().then(async (lib) => ({
     cms: await lib.instantiate(),
-    intent: lib.INTENT_RELATIVE_COLORIMETRIC,
     compensate: lib.cmsFLAGS_BLACKPOINTCOMPENSATION,
     exact: lib.cmsFLAGS_NOOPTIMIZE,
     // Grid points on each axis, as Little CMS takes them in its flags.
@@ -37,7 +38,7 @@ const FULL = 65535;
 
 /** Conversions of whole pictures, 8 bits a channel in and out, interleaved. */
 export interface PictureConverter {
-  /** sRGB to the press, relative colorimetric with black-point compensation. */
+  /** sRGB to the press, by the intent it was opened with. */
   readonly rgbToCmyk: (pixels: Uint8Array) => Uint8Array;
   /** The press as a screen shows it, the paper white. */
   readonly cmykToRgb: (pixels: Uint8Array) => Uint8Array;
@@ -56,10 +57,14 @@ export interface OpenProfile {
  * @param key   name of the profile in the job
  * @param bytes the ICC file
  * @param load  fetches Little CMS
- * @throws Error when the bytes are not a CMYK profile
+ * @param way   the rendering intent to the press, and whether black is compensated; what is printed is shown and measured
+ *              relative to its paper, whatever the way there
+ * @throws Error when the bytes are not a CMYK profile that converts both ways
  */
-export async function openProfile(key: string, bytes: Uint8Array, load: LoadPackage): Promise<OpenProfile> {
-  const { cms, intent, compensate, exact, fine } = await littleCms(load);
+export async function openProfile(key: string, bytes: Uint8Array, load: LoadPackage, way: Omit<Conversion, 'profile'>): Promise<OpenProfile> {
+  const { cms, compensate, exact, fine } = await littleCms(load);
+  const shown = INTENT.relative;
+  const black = way.blackPoint && way.intent !== 'absolute' ? compensate : 0;
   const profile = cms.cmsOpenProfileFromMem(bytes, bytes.byteLength);
   if (!profile || cms.cmsGetColorSpaceASCII(profile) !== 'CMYK') {
     throw new Error(`“${key}” is not a CMYK output profile.`);
@@ -71,13 +76,16 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
   const rgb16 = cms.cmsFormatterForColorspaceOfProfile(srgb, 2, false);
   const lab16 = cms.cmsFormatterForColorspaceOfProfile(lab, 2, false);
   const labFloat = cms.cmsFormatterForColorspaceOfProfile(lab, 4, true);
-  const link = (from: number, inFormat: number, to: number, outFormat: number, flags: number) =>
-    cms.cmsCreateTransform(from, inFormat, to, outFormat, intent, flags);
-  const rgbToCmyk = link(srgb, rgb16, profile, cmyk16, compensate | exact);
-  const cmykToRgb = link(profile, cmyk16, srgb, rgb16, compensate | exact);
-  const cmykToLab = link(profile, cmyk16, lab, labFloat, exact);
-  const labToCmyk = link(lab, lab16, profile, cmyk16, exact);
-  const rgbToLab = link(srgb, rgb16, lab, labFloat, exact);
+  const link = (from: number, inFormat: number, to: number, outFormat: number, intent: number, flags: number) => {
+    const made = cms.cmsCreateTransform(from, inFormat, to, outFormat, intent, flags);
+    if (!made) throw new Error(`“${key}” does not convert both ways.`);
+    return made;
+  };
+  const rgbToCmyk = link(srgb, rgb16, profile, cmyk16, INTENT[way.intent], black | exact);
+  const cmykToRgb = link(profile, cmyk16, srgb, rgb16, shown, compensate | exact);
+  const cmykToLab = link(profile, cmyk16, lab, labFloat, shown, exact);
+  const labToCmyk = link(lab, lab16, profile, cmyk16, shown, exact);
+  const rgbToLab = link(srgb, rgb16, lab, labFloat, shown, exact);
 
   const rgbIn = ({ r, g, b }: Rgb) => Uint16Array.of(r * 257, g * 257, b * 257);
   // 16 bits as version 4 of ICC encodes Lab: 0 to 100 and −128 to 127 over the whole range.
@@ -112,8 +120,8 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
     engine,
     pictures: once(() => {
       // 16 bits, although pictures have 8: the 8-bit path of the library errs by up to 2.7 % of ink.
-      const toCmyk = link(srgb, rgb16, profile, cmyk16, compensate | fine);
-      const toRgb = link(profile, cmyk16, srgb, rgb16, compensate);
+      const toCmyk = link(srgb, rgb16, profile, cmyk16, INTENT[way.intent], black | fine);
+      const toRgb = link(profile, cmyk16, srgb, rgb16, shown, compensate);
       return {
         rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk, pixels, 3, 4),
         cmykToRgb: (pixels) => convertInStrips(cms, toRgb, pixels, 4, 3),
@@ -122,7 +130,7 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
       };
     }),
   };
-}
+} // prettier-ignore
 
 /** Made when it is first asked for, and then the same. */
 function once<T>(make: () => T): () => T {

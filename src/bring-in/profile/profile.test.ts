@@ -1,8 +1,20 @@
 import fc from 'fast-check';
-import { deltaE2000, greyBalance, neighboursOf, shiftOf, type Lab, type Rgb } from '../../core/colour';
-import { openOutputProfile } from '../../output';
+import {
+  INTENTS,
+  USUAL,
+  conversionKey,
+  deltaE2000,
+  greyBalance,
+  readConversion,
+  neighboursOf,
+  shiftOf,
+  type Lab,
+  type Rgb,
+} from '../../core/colour';
+import { loadLittleCms, openConversion, openShipped } from '../../output';
 import { run } from '../../testing/programs';
 import { readFileSync } from 'node:fs';
+import { readProfileFile } from './read-profile';
 
 const PROFILES = ['coated-fogra39', 'uncoated-fogra29'] as const;
 const file = (name: string) => `assets/profiles/${name}.icc`;
@@ -21,7 +33,7 @@ describe.each(PROFILES)('%s', (name) => {
   const builds = fc.sample(fc.tuple(fc.nat(100), fc.nat(100), fc.nat(100), fc.nat(100)), { seed: 11, numRuns: 1000 });
 
   test('sRGB to ink agrees with transicc to a tenth of a percent', async () => {
-    const { engine } = await openOutputProfile(name);
+    const { engine } = await openShipped(name);
     const theirs = transicc(['-t1', '-b', '-i', '*sRGB', '-o', file(name)], colours);
     expect(theirs).toHaveLength(colours.length);
     colours.forEach(([r, g, b], i) => {
@@ -31,7 +43,7 @@ describe.each(PROFILES)('%s', (name) => {
   });
 
   test('ink to Lab agrees with transicc to a twentieth of a unit', async () => {
-    const { engine } = await openOutputProfile(name);
+    const { engine } = await openShipped(name);
     const theirs = transicc(['-t1', '-i', file(name), '-o', '*Lab'], builds);
     builds.forEach(([c, m, y, k], i) => {
       const { L, a, b } = engine.buildLab({ c, m, y, k });
@@ -40,7 +52,7 @@ describe.each(PROFILES)('%s', (name) => {
   });
 
   test('ink to sRGB agrees with transicc to half a level of 255', async () => {
-    const { engine } = await openOutputProfile(name);
+    const { engine } = await openShipped(name);
     const theirs = transicc(['-t1', '-b', '-i', file(name), '-o', '*sRGB'], builds);
     builds.forEach(([c, m, y, k], i) => {
       const { r, g, b } = engine.toRgb({ c, m, y, k });
@@ -50,7 +62,7 @@ describe.each(PROFILES)('%s', (name) => {
   });
 
   test('Lab to ink agrees with transicc to a tenth of a percent', async () => {
-    const { engine } = await openOutputProfile(name);
+    const { engine } = await openShipped(name);
     const labs = builds.map(([c, m, y, k]) => engine.buildLab({ c, m, y, k }));
     const theirs = transicc(['-t1', '-i', '*Lab', '-o', file(name)], labs.map(({ L, a, b }) => [L, a, b])); // prettier-ignore
     labs.forEach((lab, i) => {
@@ -60,7 +72,7 @@ describe.each(PROFILES)('%s', (name) => {
   });
 
   test('whole pictures convert as single colours do, to 8 bits', async () => {
-    const { engine, pictures } = await openOutputProfile(name);
+    const { engine, pictures } = await openShipped(name);
     const pixels = Uint8Array.from(colours.flat());
     const cmyk = pictures().rgbToCmyk(pixels);
     colours.forEach(([r, g, b], i) => {
@@ -87,7 +99,7 @@ test.each([
   ['coated-fogra39', 'FOGRA39L', 300],
   ['uncoated-fogra29', 'FOGRA29L', 280],
 ] as const)('%s gives back the published measurements of %s (characterisation data of Debian’s icc-profiles-free), relative to their paper', async (name, data, limit) => {
-  const { engine } = await openOutputProfile(name);
+  const { engine } = await openShipped(name);
   const rows = readFileSync(`/usr/share/color/icc/${data}.ti3`, 'utf8')
     .split('\n')
     .map((row) => row.trim().split(/\s+/).map(Number))
@@ -106,7 +118,7 @@ test.each([
 }); // prettier-ignore
 
 test('a colour that no press can print is said to be out of gamut, and a grey is not', async () => {
-  const { engine } = await openOutputProfile('coated-fogra39');
+  const { engine } = await openShipped('coated-fogra39');
   const shift = (rgb: Rgb) => shiftOf(rgb, engine);
   expect(shift({ r: 0, g: 0, b: 255 }).outOfGamut).toBe(true);
   expect(shift({ r: 0, g: 255, b: 0 }).outOfGamut).toBe(true);
@@ -117,7 +129,7 @@ test('a colour that no press can print is said to be out of gamut, and a grey is
 });
 
 test('neighbours of a colour outside are inside, of its hue, and the nearest is nearer than the others', async () => {
-  const { engine } = await openOutputProfile('coated-fogra39');
+  const { engine } = await openShipped('coated-fogra39');
   for (const rgb of [{ r: 0, g: 255, b: 60 }, { r: 20, g: 20, b: 255 }, { r: 255, g: 0, b: 200 }]) {
     const wanted = engine.rgbLab(rgb);
     const found = neighboursOf(rgb, engine);
@@ -133,7 +145,7 @@ test('neighbours of a colour outside are inside, of its hue, and the nearest is 
 }); // prettier-ignore
 
 test('grey balance of the coated paper is near that of ISO 12647-2:2004 (25/19/19, 50/40/40, 75/64/64, from memory)', async () => {
-  const { engine } = await openOutputProfile('coated-fogra39');
+  const { engine } = await openShipped('coated-fogra39');
   const steps = greyBalance(engine, [25, 50, 75]);
   const published = [[19, 19], [40, 40], [64, 64]]; // prettier-ignore
   steps.forEach(({ build, cast }, i) => {
@@ -146,8 +158,59 @@ test('grey balance of the coated paper is near that of ISO 12647-2:2004 (25/19/1
   });
 }); // prettier-ignore
 
+const WAYS = INTENTS.flatMap((intent) => [true, false].map((blackPoint) => ({ intent, blackPoint })));
+/** As `transicc` numbers them. */
+const THEIR_INTENT = { perceptual: '0', relative: '1', saturation: '2', absolute: '3' } as const;
+
+test.each(WAYS)('sRGB to ink, $intent, black compensated: $blackPoint, agrees with transicc', async ({ intent, blackPoint }) => {
+  const key = conversionKey({ profile: 'coated-fogra39', intent, blackPoint });
+  expect(readConversion(key)).toEqual({ profile: 'coated-fogra39', intent, blackPoint });
+  const { engine, pictures } = await openConversion(key, { get: () => Promise.resolve(undefined) });
+  const colours = fc.sample(fc.tuple(fc.nat(255), fc.nat(255), fc.nat(255)), { seed: 23, numRuns: 250 });
+  // Black is not compensated where the white is the paper’s own.
+  const compensate = blackPoint && intent !== 'absolute' ? ['-b'] : [];
+  const theirs = transicc([`-t${THEIR_INTENT[intent]}`, ...compensate, '-i', '*sRGB', '-o', file('coated-fogra39')], colours);
+  const whole = pictures().rgbToCmyk(Uint8Array.from(colours.flat()));
+  colours.forEach(([r, g, b], i) => {
+    const { c, m, y, k } = engine.toBuild({ r, g, b });
+    [c, m, y, k].forEach((v, j) => {
+      expect(Math.abs(v - (theirs[i]?.[j] ?? NaN))).toBeLessThan(0.1);
+      // A picture goes through a table: within 1 % of ink, and half a level of its 255.
+      expect(Math.abs((whole[i * 4 + j] ?? NaN) / 2.55 - v)).toBeLessThan(1.3);
+    });
+  });
+}); // prettier-ignore
+
+/** The CMYK profile that Ghostscript ships: somebody else’s, to be brought in. */
+const THEIR_PROFILE = '/usr/share/color/icc/ghostscript/default_cmyk.icc';
+
+test('a profile that is brought in converts as transicc converts with it', async () => {
+  const bytes = readFileSync(THEIR_PROFILE);
+  const read = await readProfileFile('house.icc', bytes, loadLittleCms);
+  if (!read.ok) throw new Error(read.problem);
+  expect(read.profile.about).not.toBe('');
+  const { engine } = await openConversion(`icc-${'ab'.repeat(32)}`, { get: () => Promise.resolve(bytes) });
+  const colours = fc.sample(fc.tuple(fc.nat(255), fc.nat(255), fc.nat(255)), { seed: 29, numRuns: 250 });
+  const theirs = transicc(['-t1', '-b', '-i', '*sRGB', '-o', THEIR_PROFILE], colours);
+  colours.forEach(([r, g, b], i) => {
+    const { c, m, y, k } = engine.toBuild({ r, g, b });
+    [c, m, y, k].forEach((v, j) => expect(Math.abs(v - (theirs[i]?.[j] ?? NaN))).toBeLessThan(0.1));
+  });
+});
+
+test.each([
+  ['the profile of a screen', () => readFileSync(file('srgb')), /is a profile for RGB colours/],
+  ['a file cut short', () => readFileSync(file('coated-fogra39')).subarray(0, 2000), /cannot be read/],
+  ['something else', () => Buffer.from('%PDF-1.7'), /cannot be read/],
+])('%s is refused, and why', async (_what, bytes, why) => {
+  const read = await readProfileFile('house.icc', bytes(), loadLittleCms);
+  expect(read).toEqual({ ok: false, problem: expect.stringMatching(why) as string });
+});
+
 test('what is no output profile is refused', async () => {
   const { openProfile } = await import('./index');
   const srgb = readFileSync(file('srgb'));
-  await expect(openProfile('srgb', srgb, () => import('lcms-wasm'))).rejects.toThrow('not a CMYK output profile');
+  await expect(openProfile('srgb', srgb, () => import('lcms-wasm'), USUAL)).rejects.toThrow(
+    'not a CMYK output profile',
+  );
 });

@@ -3,9 +3,9 @@ import type { Build, Rgb } from './build';
 
 /** Colour conversion through one output profile. */
 export interface ColourEngine {
-  /** Key of the output profile. */
+  /** Key of the conversion. */
   readonly profile: string;
-  /** sRGB to the press, relative colorimetric with black-point compensation. */
+  /** sRGB to the press, by the rendering intent of the conversion. */
   readonly toBuild: (rgb: Rgb) => Build;
   /** How a build looks on this paper, relative to its white, D50. */
   readonly buildLab: (build: Build) => Lab;

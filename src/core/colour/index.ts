@@ -1,5 +1,6 @@
 export * from './build';
 export * from './lab';
+export * from './conversion';
 export * from './engine';
 export * from './laid';
 export * from './neighbours';

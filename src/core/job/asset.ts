@@ -37,9 +37,17 @@ export const DocumentAsset = z.strictObject({
     .max(10_000)
     .describe('Size of each page as it is shown: its trim box, or what it has instead, mm.'),
 });
-export const Asset = z.discriminatedUnion('kind', [PictureAsset, FontAsset, DrawingAsset, DocumentAsset]);
+export const ProfileAsset = z
+  .strictObject({
+    kind: z.literal('profile'),
+    name: z.string().max(255),
+    about: z.string().max(200).describe('What the profile calls itself.'),
+  })
+  .describe('An output profile (ICC).');
+export const Asset = z.discriminatedUnion('kind', [PictureAsset, FontAsset, DrawingAsset, DocumentAsset, ProfileAsset]);
 export type Asset = z.infer<typeof Asset>;
 export type DrawingAsset = z.infer<typeof DrawingAsset>;
 export type DocumentAsset = z.infer<typeof DocumentAsset>;
 export type PictureAsset = z.infer<typeof PictureAsset>;
+export type ProfileAsset = z.infer<typeof ProfileAsset>;
 export type FontAsset = z.infer<typeof FontAsset>;

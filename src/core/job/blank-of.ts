@@ -16,6 +16,8 @@ export function rulesFor(job: Job, piece: Piece): Rules {
     safe: piece.safe,
     markOffset: job.output.markOffset,
     profile: job.output.profile,
+    intent: job.output.intent,
+    ownBlack: job.output.ownBlack,
     usual: formatOf(piece.kind)?.usual,
   });
 }

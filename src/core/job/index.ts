@@ -34,3 +34,4 @@ export * from '../finish';
 export * from './edit-finish';
 export * from './edit-inks';
 export * from './read-swatches';
+export * from './output-profile';

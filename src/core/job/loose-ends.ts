@@ -19,6 +19,9 @@ export function looseEnds(job: Job): string[] {
   for (const { numbering } of job.pieces)
     if (numbering.heads !== null && !styles.has(numbering.heads))
       found.add(`Running heads repeat the style “${numbering.heads}”, which is not listed under styles.`);
+  const { profile } = job.output;
+  if (profile?.startsWith('icc-') && job.assets[profile.slice(4)]?.kind !== 'profile')
+    found.add('The output profile is not among the files of the job.');
   for (const problem of looseColours(job)) found.add(problem);
   for (const piece of job.pieces)
     for (const problem of [...looseIn(piece), ...looseStyles(piece, styles)]) found.add(problem);

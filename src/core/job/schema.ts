@@ -24,7 +24,8 @@ import { Asset } from './asset';
 import { Kit } from './kit';
 import { NamedMeasure } from './named-measure';
 import { JOB_UNITS } from '../measure';
-import { House, PROFILES, Stock } from '../shop';
+import { INTENTS } from '../colour';
+import { House, ProfileKey, Stock } from '../shop';
 
 export const JOB_VERSION = 3;
 
@@ -125,7 +126,9 @@ export const DeskOutput = z.strictObject({
 export type DeskOutput = z.infer<typeof DeskOutput>;
 
 export const Output = z.strictObject({
-  profile: z.enum(PROFILES).optional().describe('Output profile; left out, it follows the stock.'),
+  profile: ProfileKey.optional().describe('Output profile; left out, it follows the stock.'),
+  intent: z.enum(INTENTS).optional().describe('How colours are taken to the press; left out, relative colorimetric.'),
+  ownBlack: z.literal(true).optional().describe('Without black-point compensation.'),
   marks: z
     .strictObject({
       corner: z.boolean().default(true),

@@ -7,7 +7,7 @@ import {
   type House,
   type LineCode,
   type Process,
-  type ProfileName,
+  type ProfileKey,
   type SheetSize,
   type Stock,
   COATINGS,
@@ -16,7 +16,7 @@ import {
   type Coating,
   type CoatingFacts,
 } from '../shop';
-import type { Build } from '../colour';
+import { USUAL, conversionKey, type Build, type Intent } from '../colour';
 
 /** A value that was computed, with where it came from and what the designer put in its place. */
 export interface Ruled<T> {
@@ -41,7 +41,9 @@ export interface Rules {
   readonly minReversedTypePt: Ruled<number>;
   readonly minLinePt: Ruled<number>;
   readonly markOffset: Ruled<Mm>;
-  readonly profile: ProfileName;
+  readonly profile: ProfileKey;
+  /** Key of the way of colours to the press: see `conversionKey`. */
+  readonly conversion: string;
   /** Caliper of one sheet, mm. */
   readonly thickness: Ruled<Mm>;
   readonly foldTolerance: Ruled<Mm>;
@@ -81,7 +83,9 @@ export interface RulesInput {
   readonly bleed?: Edges | undefined;
   readonly safe?: Edges | undefined;
   readonly markOffset?: Mm | undefined;
-  readonly profile?: ProfileName | undefined;
+  readonly profile?: ProfileKey | undefined;
+  readonly intent?: Intent | undefined;
+  readonly ownBlack?: true | undefined;
   readonly usual?: Usual | undefined;
 }
 
@@ -169,6 +173,7 @@ export function resolveRules(input: RulesInput): Rules {
   const widest = Math.max(...Object.values(bleed.value));
   const leastOffset = Math.max(LEAST_MARK_OFFSET, widest, house.markOffset ?? 0);
   const thickness = thicknessOf(stock);
+  const profile = input.profile ?? house.profile ?? (stock.kind === 'coated' ? 'coated-fogra39' : 'uncoated-fogra29');
   const lines = Object.fromEntries(
     PROCESSES.map((process) => [process, { ...COMMON_CODES[process], ...definedOf(house.lines[process]) }]),
   ) as Record<Process, LineCode>;
@@ -199,7 +204,8 @@ export function resolveRules(input: RulesInput): Rules {
       ...ruled(leastOffset, input.markOffset, 'Outside the bleed, at least 3 mm'),
       value: Math.max(leastOffset, input.markOffset ?? 0),
     },
-    profile: input.profile ?? house.profile ?? (stock.kind === 'coated' ? 'coated-fogra39' : 'uncoated-fogra29'),
+    profile,
+    conversion: conversionKey({ profile, intent: input.intent ?? USUAL.intent, blackPoint: input.ownBlack !== true }),
     thickness: ruled(thickness.mm, undefined, thickness.rule),
     foldTolerance: housed(
       house,

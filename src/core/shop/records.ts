@@ -8,6 +8,10 @@ export const STOCKS = ['coated', 'uncoated', 'newsprint'] as const;
 export const PROFILES = ['coated-fogra39', 'uncoated-fogra29'] as const;
 export type ProfileName = (typeof PROFILES)[number];
 
+/** An output profile of a job: one that ships, or one that was brought in, by the SHA-256 of its file. */
+export const ProfileKey = z.union([z.enum(PROFILES), z.templateLiteral(['icc-', z.string().regex(/^[0-9a-f]{64}$/)])]);
+export type ProfileKey = z.infer<typeof ProfileKey>;
+
 const SheetSize = z.strictObject({
   name: z.string().min(1, 'A sheet needs a name.').max(60),
   width: z.number().min(10).max(20_000),

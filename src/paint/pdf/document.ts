@@ -23,7 +23,7 @@ export interface PdfRequest extends FontSource {
   readonly purpose: Purpose;
   readonly metadata: Metadata;
   /** The output profile of a press file, or sRGB for a screen file. */
-  readonly profile: { readonly bytes: Uint8Array; readonly condition: string; readonly about: string };
+  readonly profile: { readonly bytes: Uint8Array; readonly condition: string | undefined; readonly about: string };
   /** By which untagged RGB of other people’s pages is understood. */
   readonly srgb: Uint8Array;
   /** The encoding of a picture; the same object for the same pixels. */
@@ -110,8 +110,9 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
   const intent = {
     Type: 'OutputIntent',
     S: 'GTS_PDFX',
-    OutputConditionIdentifier: PDFString.of(profile.condition),
-    RegistryName: PDFString.of('http://www.color.org'),
+    // ISO 15930-7: a condition that no registry lists is told by the profile alone.
+    OutputConditionIdentifier: PDFString.of(profile.condition ?? 'Custom'),
+    ...(profile.condition !== undefined && { RegistryName: PDFString.of('http://www.color.org') }),
     Info: PDFString.of(profile.about),
     DestOutputProfile: profileRef,
   };

@@ -80,7 +80,7 @@ export function Bench({ onDropFiles }: Props) {
   const [only] = selection.length === 1 ? selection : [];
   const measured = useMeasured(host, drawing, scale);
 
-  const context = usePainting(resources, rules.profile);
+  const context = usePainting(resources, rules.conversion);
   const press = useMemo(
     () =>
       isOutput

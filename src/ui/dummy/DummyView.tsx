@@ -24,7 +24,7 @@ export default function DummyView() {
   const [progress, setProgress] = useState(0);
   const [thick, setThick] = useState(6);
   const [playing, setPlaying] = useState(false);
-  const context = usePainting(resources, rules.profile);
+  const context = usePainting(resources, rules.conversion);
   const sideOf = (name: string | undefined) => ({
     surface: blank.surfaces.find((s) => s.name === name),
     drawing: name === undefined ? undefined : drawingOf(name),

@@ -80,7 +80,7 @@ function Hint() {
 /** How much of a picture is outside the gamut, and how far. */
 function Outside({ item }: { readonly item: PictureItem }) {
   const { rules, nameIn } = useDesk();
-  const address = gamutAddress(item, rules.profile);
+  const address = gamutAddress(item, rules.conversion);
   const { data, error } = useQuery({ queryKey: ['gamut', address], queryFn: () => api.gamut(address), staleTime: Infinity });
   const name = nameIn(item.from) ?? 'a picture';
   return (

@@ -8,7 +8,7 @@ import type { Projection } from '../bench/view';
 import { useDesk } from '../job/use-desk';
 
 /** Where the map of a picture is found, in figures. */
-export function gamutAddress({ picture, adjust }: PictureItem, profile: Rules['profile']): string {
+export function gamutAddress({ picture, adjust }: PictureItem, profile: Rules['conversion']): string {
   const query = new URLSearchParams({ profile, ...(adjust && { adjust: JSON.stringify(adjust) }) });
   return `/api/assets/${picture}/gamut?${query.toString()}`;
 }
@@ -32,8 +32,8 @@ export function GamutPicture({ at, context }: { readonly at: Projection; readonl
     [drawing],
   );
   const over = useMemo(
-    (): SvgContext => ({ ...context, picture: (item) => `${gamutAddress(item, rules.profile)}&as=png` }),
-    [context, rules.profile],
+    (): SvgContext => ({ ...context, picture: (item) => `${gamutAddress(item, rules.conversion)}&as=png` }),
+    [context, rules.conversion],
   );
   return (
     <g pointerEvents="none" aria-hidden transform={`translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`} data-gamut>

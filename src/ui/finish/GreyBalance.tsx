@@ -8,6 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useMemo } from 'react';
 import { CartesianGrid, Line, LineChart, XAxis, YAxis } from 'recharts';
 import { greyBalance } from '@/core/colour';
+import { profilesOf } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { useDesk } from '../job/use-desk';
 import { FACES } from '../shell/theme';
@@ -20,7 +21,7 @@ const INKS = [
 
 /** How much magenta and yellow a grey of three colours asks for on this paper, and what equal parts would look like. */
 export default function GreyBalance({ onClose }: { readonly onClose: () => void }) {
-  const { resources, rules } = useDesk();
+  const { job, resources, rules } = useDesk();
   const steps = useMemo(() => greyBalance(resources.colour), [resources.colour]);
   const data = steps.map(({ build, black }) => ({ black, c: build.c, m: build.m, y: build.y }));
   return (
@@ -86,7 +87,7 @@ export default function GreyBalance({ onClose }: { readonly onClose: () => void 
             </tbody>
           </Box>
           <p>
-            Through the output profile “{rules.profile}”. In equal parts the three inks make a brown: a grey of three colours needs less
+            Through the output profile “{profilesOf(job).find(({ key }) => key === rules.profile)?.about ?? rules.profile}”. In equal parts the three inks make a brown: a grey of three colours needs less
             magenta and yellow. A grey in black alone cannot shift its hue.
           </p>
         </Box>

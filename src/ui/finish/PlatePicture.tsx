@@ -99,7 +99,7 @@ export function PlatePicture({
         const facts = await thread.read({
           items,
           view: { box: seen, scale: at.scale },
-          profile: rules.profile,
+          profile: rules.conversion,
           counted: surface.boxes.trim,
           shown,
           inks: ['Cyan', 'Magenta', 'Yellow', 'Black', ...(job.inks ?? []).map((i) => i.name)],
@@ -112,7 +112,7 @@ export function PlatePicture({
       });
     }, REST);
     return () => clearTimeout(timer);
-  }, [items, seen, at.scale, rules.profile, surface, shown, job.inks, resources.fonts, set]);
+  }, [items, seen, at.scale, rules.conversion, surface, shown, job.inks, resources.fonts, set]);
 
   const { busy } = view;
   const missing = view.facts?.missing.length ?? 0;

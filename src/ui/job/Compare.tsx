@@ -82,7 +82,7 @@ function Version({ title, job, side, marked }: VersionProps) {
   const picture = useMemo(() => {
     if (!desk) return '';
     const { drawing, resources, rules } = desk;
-    return svgPage(itemsOf(drawing), drawing.boxes.trim, paintingOf(resources, rules.profile)).replace(/ width="[^"]*mm" height="[^"]*mm"/, ' width="100%" height="100%"');
+    return svgPage(itemsOf(drawing), drawing.boxes.trim, paintingOf(resources, rules.conversion)).replace(/ width="[^"]*mm" height="[^"]*mm"/, ' width="100%" height="100%"');
   }, [desk]);
   const trim = desk?.drawing.boxes.trim;
   const frames = desk?.drawing.frames.filter((f) => marked.includes(f.element)) ?? [];

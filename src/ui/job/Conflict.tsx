@@ -70,7 +70,7 @@ function Version({
   const picture = useMemo(() => {
     if (!desk) return '';
     const { drawing, resources, rules } = desk;
-    return svgPage(itemsOf(drawing), drawing.boxes.trim, paintingOf(resources, rules.profile)).replace(
+    return svgPage(itemsOf(drawing), drawing.boxes.trim, paintingOf(resources, rules.conversion)).replace(
       / width="[^"]*mm" height="[^"]*mm"/,
       ' width="100%" height="100%"',
     );

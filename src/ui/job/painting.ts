@@ -4,7 +4,7 @@ import type { SvgContext } from '@/paint/svg';
 import type { Resources } from '@/core/compose';
 
 /** What drawing a job on the screen needs: its fonts, its colours, and pictures as its paper will show them. */
-export const paintingOf = ({ fonts, colour }: Resources, profile: Rules['profile']): SvgContext => ({
+export const paintingOf = ({ fonts, colour }: Resources, profile: Rules['conversion']): SvgContext => ({
   fonts,
   colour,
   picture: ({ picture, adjust }) => {
@@ -15,5 +15,5 @@ export const paintingOf = ({ fonts, colour }: Resources, profile: Rules['profile
 });
 
 /** The same, held while nothing of it changes. */
-export const usePainting = (resources: Resources, profile: Rules['profile']): SvgContext =>
+export const usePainting = (resources: Resources, profile: Rules['conversion']): SvgContext =>
   useMemo(() => paintingOf(resources, profile), [resources, profile]);

@@ -15,10 +15,10 @@ import {
 import type { Occasion } from '@/core/dates';
 import { jobFonts, type Job } from '@/core/job';
 import type { VectorArt } from '@/core/shape';
-import { PROFILES, type ProfileName } from '@/core/shop';
+import { PROFILES } from '@/core/shop';
 import { loadHyphenator, type Face, type Hyphenator } from '@/core/type';
 
-const engines = new Map<ProfileName, Promise<ColourEngine>>();
+const engines = new Map<string, Promise<ColourEngine>>();
 const faces = new Map<string, Promise<Face | undefined>>();
 const hyphenators = new Map<string, Promise<Hyphenator | undefined>>();
 const drawings = new Map<string, Promise<VectorArt | undefined>>();
@@ -42,17 +42,10 @@ function remembered<T>(map: Map<string, Promise<T>>, key: string, load: () => Pr
   return loading;
 }
 
-/** From our own address, beside its WebAssembly. */
-const loadLittleCms = (): Promise<typeof import('lcms-wasm')> => {
-  const address = '/wasm/lcms.js';
-  return import(/* turbopackIgnore: true */ /* webpackIgnore: true */ address) as Promise<typeof import('lcms-wasm')>;
-};
-
-const engine = (name: ProfileName) =>
-  remembered(engines, name, async () => {
-    const { openProfile } = await import('@/bring-in/profile');
-    const opened = await openProfile(name, await bytesOf(`/profiles/${name}.icc`), loadLittleCms);
-    return opened.engine;
+const engine = (conversion: string) =>
+  remembered(engines, conversion, async () => {
+    const { fetchProfile } = await import('@/bring-in/profile');
+    return (await fetchProfile(conversion)).engine;
   });
 
 async function openFace(
@@ -107,28 +100,28 @@ export function warmUp(): void {
 /** Everything the job needs, or undefined while it loads for the first time; later needs keep the last until they are there. */
 export function useResources(
   job: Job,
-  profile: ProfileName,
+  conversion: string,
 ): { resources: Resources | undefined; problem: string | undefined } {
   const [resources, setResources] = useState<Resources>();
   const [problem, setProblem] = useState<string>();
   const wanted = useMemo(
     () =>
       JSON.stringify([
-        profile,
+        conversion,
         facesNeeded(job),
         languagesNeeded(job),
         jobFonts(job).map((f) => f.sha),
         drawingsNeeded(job),
         holidaysNeeded(job),
       ]),
-    [job, profile],
+    [job, conversion],
   );
   useEffect(() => {
     let current = true;
     const load = async () => {
       const { createFontSet } = await import('@/bring-in/font');
       const [colour, loaded, patterns, arts, days] = await Promise.all([
-        engine(profile),
+        engine(conversion),
         Promise.all(facesNeeded(job).map((need) => loadFace(job, need))),
         Promise.all(
           languagesNeeded(job).map(

@@ -47,7 +47,7 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
   const piece = pieceOf(job);
   const [groundOf] = useState(steadyGround);
   const { rules, blank } = useMemo(() => groundOf(job, piece), [groundOf, job, piece]);
-  const { resources, problem } = useResources(job, rules.profile);
+  const { resources, problem } = useResources(job, rules.conversion);
   const ppi = rules.ppi.value * blank.scale;
   const composer = useMemo(() => {
     if (!resources) return undefined;

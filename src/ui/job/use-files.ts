@@ -9,7 +9,7 @@ import { artElement, pictureFrame } from './add-element';
 import { useJobStore } from './context';
 import { useDesk } from './use-desk';
 import { changeSide, pieceOf } from './store';
-import { elementsOn } from '@/core/job';
+import { elementsOn, withProfile } from '@/core/job';
 
 const withAsset = (job: Job, sha: string, asset: Asset): Job => ({ ...job, assets: { ...job.assets, [sha]: asset } });
 
@@ -43,6 +43,11 @@ export function useFiles() {
             });
             continue;
           }
+          if (asset.kind === 'profile') {
+            replace(`Output profile ${asset.name}`, withProfile(job, sha, asset));
+            say({ tone: 'done', text: `Colours go to the press through “${asset.about}” now.` });
+            continue;
+          }
           // Where it can be seen and moved.
           if (store.getState().station !== 'lay-out') store.getState().go('lay-out');
           const frame = asset.kind === 'picture' ? waiting.shift() : undefined;
@@ -70,7 +75,7 @@ export function useFiles() {
       }
       if (taken.length > 0) store.getState().select(taken);
 
-      function elementFor(sha: string, asset: Exclude<Asset, { kind: 'font' }>, isFirst: boolean): Element {
+      function elementFor(sha: string, asset: Exclude<Asset, { kind: 'font' | 'profile' }>, isFirst: boolean): Element {
         switch (asset.kind) {
           case 'picture':
             return pictureFrame(sha, asset, boxes, isFirst, desk.rules.ppi.value * desk.blank.scale, at);

@@ -29,7 +29,7 @@ export function PageStrip() {
   const { blank, piece, surface, resources, rules } = useDesk();
   const store = useJobStore();
   const show = useJob((s) => s.show);
-  const context = usePainting(resources, rules.profile);
+  const context = usePainting(resources, rules.conversion);
   const [range, setRange] = useState<PageRange>();
   const [dragged, setDragged] = useState<Dragged>();
   const strip = useRef<HTMLDivElement>(null);

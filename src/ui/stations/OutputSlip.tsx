@@ -6,11 +6,9 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from '@mui/material/Link';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { PROFILES } from '@/core/shop';
 import { formatNumber, formatSize } from '@/core/measure';
 import { linesOn, marksFor } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
-import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk, useFindings } from '../job/use-desk';
@@ -18,6 +16,7 @@ import { api, wordsOf, type ExportFacts } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { COLOURS, FACES } from '../shell/theme';
 import { Group, Groups, Slip } from '../slip/Slip';
+import { ColourFields } from './ColourFields';
 import { DeskFields } from './DeskFields';
 
 const MARKS = [
@@ -28,8 +27,6 @@ const MARKS = [
   ['slugLine', 'slug line'],
   ['fold', 'fold ticks'],
 ] as const;
-
-const PROFILE_WORDS = { 'coated-fogra39': 'coated, FOGRA39', 'uncoated-fogra29': 'uncoated, FOGRA29' } as const;
 
 const KINDS = [
   { kind: 'press', label: 'Press PDF', about: 'PDF/X-4 with bleed and marks' },
@@ -61,6 +58,13 @@ export function OutputSlip() {
   });
   return (
     <Slip label="Output">
+      {faults > 0 && (
+        <Box role="status" sx={{ mb: 1, fontSize: 13.5, color: 'error.main' }}>
+          ✕ {faults} {faults === 1 ? 'fault is' : 'faults are'} still open. The files can be made, but the press would
+          print {faults === 1 ? 'it' : 'them'}.
+        </Box>
+      )}
+      <Exports />
       <Groups>
         <Group title="Marks">
           {MARKS.map(([key, label]) => (
@@ -79,15 +83,7 @@ export function OutputSlip() {
             />
           ))}
         </Group>
-        <Group title="Colour">
-          <ChoiceField
-            label={job.output.profile ? 'profile, set by hand' : 'profile, from the stock'}
-            width={150}
-            value={rules.profile}
-            options={PROFILES.map((p) => ({ value: p, label: PROFILE_WORDS[p] }))}
-            onChange={(profile) => edit('Output profile', (d) => void (d.output.profile = profile))}
-          />
-        </Group>
+        <ColourFields />
         <Group title="Preview">
           <NumberField
             label="longest side"
@@ -110,13 +106,6 @@ export function OutputSlip() {
           </Box>
         </Group>
       </Groups>
-      {faults > 0 && (
-        <Box role="status" sx={{ mt: 1, fontSize: 13.5, color: 'error.main' }}>
-          ✕ {faults} {faults === 1 ? 'fault is' : 'faults are'} still open. The files can be made, but the press would
-          print {faults === 1 ? 'it' : 'them'}.
-        </Box>
-      )}
-      <Exports />
       <Box sx={{ mt: 0.75, fontSize: 11.5, color: 'text.secondary' }}>
         Cutting by hand: a fresh blade along a metal rule, on a mat, away from the hand. A guillotine is for trained
         people.
@@ -153,7 +142,9 @@ function Exports() {
   });
   const stop = useMutation({ mutationFn: (exportId: string) => api.cancelExport(exportId), onSuccess: refresh });
   return (
-    <Box sx={{ mt: 1.25, pt: 1.25, borderTop: `1px solid ${COLOURS.line}`, display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+    <Box
+      sx={{ mb: 1.25, pb: 1.25, borderBottom: `1px solid ${COLOURS.line}`, display: 'flex', gap: 3, flexWrap: 'wrap' }}
+    >
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
         {KINDS.filter(({ kind }) => (kind !== 'die' || hasLines) && (kind !== 'dummy' || hasLines || folds)).map(
           ({ kind, label, about }) => (

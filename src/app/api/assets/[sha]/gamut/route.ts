@@ -1,12 +1,12 @@
 import type { Params } from '@/server/params';
 import { file } from '@/server/files';
-import { adjustOf, profileOf } from '@/server/picture-query';
+import { adjustOf, conversionOf } from '@/server/picture-query';
 import { route } from '@/server/respond';
 import { pictureGamut } from '@/server/views';
 
 /** What of a picture a paper cannot show: in figures, or as a picture to lay over it (`as=png`). */
 export const GET = route<Params<'sha'>>(async (request, { params }) => {
   const query = new URL(request.url).searchParams;
-  const { png, share, worst } = await pictureGamut((await params).sha, profileOf(query), adjustOf(query));
+  const { png, share, worst } = await pictureGamut((await params).sha, conversionOf(query), adjustOf(query));
   return query.get('as') === 'png' ? file(png, 'image/png', 'forever') : { share, worst };
 });

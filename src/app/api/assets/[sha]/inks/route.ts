@@ -1,6 +1,6 @@
 import type { Params } from '@/server/params';
 import { file } from '@/server/files';
-import { adjustOf, profileOf } from '@/server/picture-query';
+import { adjustOf, conversionOf } from '@/server/picture-query';
 import { route } from '@/server/respond';
 import { pictureInks } from '@/server/views';
 
@@ -8,5 +8,5 @@ import { pictureInks } from '@/server/views';
 export const GET = route<Params<'sha'>>(async (request, { params }) => {
   const query = new URL(request.url).searchParams;
   const wish = { adjust: adjustOf(query), width: Number(query.get('width')), blur: Number(query.get('blur') ?? 0) };
-  return file(await pictureInks((await params).sha, profileOf(query), wish), 'application/octet-stream', 'forever');
+  return file(await pictureInks((await params).sha, conversionOf(query), wish), 'application/octet-stream', 'forever');
 });

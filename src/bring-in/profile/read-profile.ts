@@ -1,0 +1,43 @@
+import type { IccProfile } from 'icc';
+import type { ProfileAsset } from '../../core/job';
+import { USUAL } from '../../core/colour';
+import { openProfile, type LoadPackage } from './little-cms';
+
+/** Largest profile that is taken in, bytes. */
+export const MAX_PROFILE_BYTES = 20 * 1024 * 1024;
+
+/** What is read of a profile, or what is wrong with it. */
+export type ProfileRead =
+  { readonly ok: true; readonly profile: ProfileAsset } | { readonly ok: false; readonly problem: string };
+
+/** Whether bytes are an ICC profile: its signature stands at byte 36 (ICC.1, 7.2.9). */
+export const isProfile = (bytes: Uint8Array): boolean => String.fromCharCode(...bytes.subarray(36, 40)) === 'acsp';
+
+/**
+ * Reads an output profile that was brought in: it has to be of a printer, in CMYK, and to convert both ways.
+ * @param name what its file is called
+ */
+export async function readProfileFile(name: string, bytes: Uint8Array, load: LoadPackage): Promise<ProfileRead> {
+  const refuse = (why: string): ProfileRead => ({ ok: false, problem: `“${name}” ${why}` });
+  const facts = await factsOf(bytes);
+  if (!facts) return refuse('cannot be read as an ICC profile. Ask for it again: it may be cut short.');
+  if (facts.colorSpace !== 'CMYK') return refuse(`is a profile for ${facts.colorSpace ?? 'other'} colours. A press needs one for CMYK.`);
+  if (facts.deviceClass !== 'Printer') return refuse('is not the profile of a printing condition. Ask the printer for the output profile.');
+  try {
+    await openProfile(name, bytes, load, USUAL);
+  } catch {
+    return refuse('does not convert both ways. Ask the printer for the whole output profile.');
+  }
+  const about = facts.description?.replace(/\0/g, '').trim() ?? '';
+  return { ok: true, profile: { kind: 'profile', name: name.slice(0, 255), about: (about || name).slice(0, 200) } };
+} // prettier-ignore
+
+/** Its parser is fetched when a profile comes in: pages that only convert do without. */
+async function factsOf(bytes: Uint8Array): Promise<IccProfile | undefined> {
+  const { parse } = await import('icc');
+  try {
+    return parse(Buffer.from(bytes));
+  } catch {
+    return undefined;
+  }
+}

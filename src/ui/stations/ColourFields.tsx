@@ -1,0 +1,73 @@
+'use client';
+import { INTENTS, type Intent } from '@/core/colour';
+import { profilesOf, withProfile } from '@/core/job';
+import { PROFILES, type ProfileKey } from '@/core/shop';
+import { CheckField } from '../field/CheckField';
+import { ChoiceField } from '../field/ChoiceField';
+import { FileButton } from '../field/FileButton';
+import { useJob, useJobStore } from '../job/context';
+import { useDesk } from '../job/use-desk';
+import { api, wordsOf } from '../shell/api';
+import { useSay } from '../shell/Messages';
+import { Group } from '../slip/Slip';
+
+const PROFILE_WORDS = { 'coated-fogra39': 'coated, FOGRA39', 'uncoated-fogra29': 'uncoated, FOGRA29' } as const;
+
+const INTENT_WORDS: Readonly<Record<Intent, string>> = {
+  relative: 'relative: as it is, up to the edge',
+  perceptual: 'perceptual: all drawn in a little',
+  saturation: 'saturation: as vivid as can be',
+  absolute: 'absolute: with the paper’s white',
+};
+
+/** The way of colours to the press: through which profile, and what becomes of those that it cannot show. */
+export function ColourFields() {
+  const { job, rules } = useDesk();
+  const edit = useJob((s) => s.edit);
+  const store = useJobStore();
+  const say = useSay();
+  const { profile, intent, ownBlack } = job.output;
+  const own = profilesOf(job);
+  const take = async (file: File) => {
+    try {
+      const { sha, asset } = await api.addAsset(file);
+      const { job: now, replace } = store.getState();
+      if (asset.kind === 'profile') replace(`Output profile ${asset.name}`, withProfile(now, sha, asset));
+      else say({ tone: 'problem', text: `“${file.name}” is no output profile. Nothing was changed.` });
+    } catch (error) {
+      say({ tone: 'problem', text: wordsOf(error) });
+    }
+  };
+  return (
+    <Group title="Colour">
+      <ChoiceField<ProfileKey | 'open'>
+        label={profile ? 'profile, set by hand' : 'profile, from the stock'}
+        width={190}
+        value={rules.profile}
+        options={[
+          ...PROFILES.map((p) => ({ value: p, label: PROFILE_WORDS[p] })),
+          ...own.map(({ key, about }) => ({ value: key, label: about })),
+          ...(profile ? [{ value: 'open' as const, label: 'as the stock says' }] : []),
+        ]}
+        onChange={(to) => edit('Output profile', (d) => void (d.output.profile = to === 'open' ? undefined : to))}
+      />
+      <FileButton asks="Output profile of the printer, ICC" accept=".icc,.icm" onFile={(file) => void take(file)}>
+        Bring in a profile
+      </FileButton>
+      <ChoiceField
+        label="colours beyond it"
+        width={210}
+        value={intent ?? 'relative'}
+        options={INTENTS.map((i) => ({ value: i, label: INTENT_WORDS[i] }))}
+        onChange={(to) => edit('Rendering intent', (d) => void (d.output.intent = to === 'relative' ? undefined : to))}
+      />
+      {intent !== 'absolute' && (
+        <CheckField
+          label="darkest to darkest"
+          checked={ownBlack !== true}
+          onChange={(on) => edit('Black point', (d) => void (d.output.ownBlack = on ? undefined : true))}
+        />
+      )}
+    </Group>
+  );
+} // prettier-ignore
