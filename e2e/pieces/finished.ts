@@ -98,9 +98,9 @@ export async function eyepieceBox(hand: Hand): Promise<void> {
   await hand.shape('o', 'Shadow', { box: 'Moon', 'x-width': 30, 'x-left': 8, 'y-height': 30, 'y-top': -4, 'Fill/paint': INK }); // prettier-ignore
   await hand.text('On the lid', 'This way up', { box: 'lid', 'x-width': 44, 'x-off centre': 0, 'y-height': 14, 'y-off centre': 0, 'set in': 'League Gothic 24/26 caps centred', ink: YELLOW }); // prettier-ignore
 
-  await hand.unfold('On this side');
-  await hand.select('Emblem');
-  await hand.finish('coat with', 'UV gloss', 'what is selected', { 'coat-spread': '0.3' });
+  // Gloss holds no slit as fine as the dome’s: a disc that nobody sees carries it.
+  await hand.shape('o', 'Gloss', { box: 'Emblem', 'More › not printed: for lines and coatings to follow': true });
+  await hand.finish('coat with', 'UV gloss', 'what is selected');
 }
 
 /** The label of an eyepiece’s box: a band and its rim in silver, which is an ink of its own. */

@@ -213,6 +213,14 @@ describe('bench and press look alike', () => {
       const cmyk = new Uint8Array(c.width * c.height * 4);
       for (const [j, { ink }] of [c, m, y, k].entries())
         for (let p = 0; p < ink.length; p += 1) cmyk[p * 4 + j] = ink[p] ?? 0;
+      // A spot ink is shown by its build.
+      for (const ink of job.inks ?? []) {
+        const spot = found.get(ink.name)?.ink ?? [];
+        const shares = [ink.c, ink.m, ink.y, ink.k].map((share) => share / 100);
+        for (let p = 0; p < spot.length; p += 1)
+          for (const [j, share] of shares.entries())
+            cmyk[p * 4 + j] = Math.min(255, (cmyk[p * 4 + j] ?? 0) + (spot[p] ?? 0) * share);
+      }
       const rgb = Buffer.from(desk.profile.pictures().cmykToRgb(cmyk));
       const shown = await sharp(rgb, { raw: { width: c.width, height: c.height, channels: 3 } }).resize(ours.width, ours.height, { fit: 'fill' }).raw().toBuffer(); // prettier-ignore
       let sum = 0;

@@ -1,7 +1,7 @@
 import type { ColourEngine } from '../core/colour';
-import { createComposer, groundOf, languagesNeeded, type Resources } from '../core/compose';
+import { createComposer, groundOf, inkKey, inksNeeded, languagesNeeded, type Resources } from '../core/compose';
 import type { Blank, BlankSurface } from '../core/format';
-import { blankOf, rulesFor, type Job, type Piece } from '../core/job';
+import { blankOf, pictureAsset, rulesFor, type Job, type Piece } from '../core/job';
 import type { Rules } from '../core/rules';
 import type { Drawing } from '../core/drawing';
 import { checkSurface, type Finding } from '../core/check';
@@ -11,6 +11,7 @@ import type { OpenProfile } from '../bring-in/profile';
 import type { AssetSource } from './assets';
 import { loadArt } from './art';
 import { loadFonts, type JobFonts } from './fonts';
+import { inkMost } from './ink-most';
 import { openConversion } from './profiles';
 
 /** A job with everything at hand that its drawing needs. */
@@ -43,6 +44,7 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
     openConversion(conversion, assets),
     loadArt(job, assets),
   ]);
+  const inks = await picturesInk(job, assets, conversion, profile);
   const hyphenators = new Map<string, Hyphenator | undefined>();
   for (const language of languagesNeeded(job)) hyphenators.set(language, await loadHyphenator(language));
 
@@ -51,6 +53,7 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
     fonts: fonts.set,
     hyphenator: (language) => hyphenators.get(language),
     art: (sha) => art.get(sha),
+    inkMost: (need) => inks.get(inkKey(need)),
     holidays: ({ region, year, language }) => holidaysOf(region, year, language),
   };
   const sides = job.pieces.flatMap((piece): DeskSide[] => {
@@ -65,6 +68,27 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
   });
   return { job, assets, fonts, profile, colour: profile.engine, resources, sides };
 }
+
+/** By picture, conversion and tones: a picture is decoded once for all the times that its job is opened. */
+const known = new Map<string, number>();
+const MOST_KNOWN = 2000;
+
+async function picturesInk(job: Job, assets: AssetSource, conversion: string, profile: OpenProfile): Promise<ReadonlyMap<string, number>> {
+  const found = new Map<string, number>();
+  for (const need of inksNeeded(job)) {
+    const key = `${conversion} ${inkKey(need)}`;
+    const asset = pictureAsset(job.assets, need.picture);
+    const bytes = known.has(key) ? undefined : await assets.get(need.picture);
+    // A file that is gone is a finding of its own.
+    if (asset && bytes) {
+      if (known.size > MOST_KNOWN) known.clear();
+      known.set(key, await inkMost(profile, bytes, asset, need.adjust));
+    }
+    const most = known.get(key);
+    if (most !== undefined) found.set(inkKey(need), most);
+  }
+  return found;
+} // prettier-ignore
 
 /** Every finding of a job. */
 export const checkDesk = (desk: Desk): readonly Finding[] =>

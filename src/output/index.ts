@@ -14,3 +14,4 @@ export * from './gamut-map';
 export * from './fonts';
 export * from './kinds';
 export * from './plates';
+export * from './ink-most';

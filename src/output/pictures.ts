@@ -23,7 +23,9 @@ export interface Treatment {
   readonly blur?: number | undefined;
 }
 
-const isTreated = ({ adjust, blur }: Treatment): boolean => adjust !== undefined || (blur ?? 0) > 0;
+/** Whether its tones are touched: then the way leads through sRGB. A limit of ink works on the inks themselves. */
+const isTreated = ({ adjust, blur }: Treatment): boolean =>
+  (adjust !== undefined && (adjust.grey || adjust.levels !== null || adjust.clear !== null)) || (blur ?? 0) > 0;
 
 const QUALITY = 95;
 
@@ -60,6 +62,18 @@ export async function inkPixels(
   size: PictureSize,
   converter: PictureConverter,
   treatment: Treatment = {},
+): Promise<InkPixels> {
+  const inks = await separated(bytes, asset, size, converter, treatment);
+  const most = treatment.adjust?.ink;
+  return most === undefined || inks.space === 'grey' ? inks : { ...inks, pixels: converter.heldTo(most, inks.pixels) };
+}
+
+async function separated(
+  bytes: Uint8Array,
+  asset: PictureAsset,
+  size: PictureSize,
+  converter: PictureConverter,
+  treatment: Treatment,
 ): Promise<InkPixels> {
   if (isTreated(treatment)) {
     const { rgb, alpha, ...grown } = await pictureRgb(bytes, asset, size, converter, treatment);

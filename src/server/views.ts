@@ -1,11 +1,12 @@
 import 'server-only';
-import { elementsOf, pictureAsset, type Adjust, type Asset, type Job } from '@/core/job';
+import { elementsOf, pictureAsset, type Adjust, type Asset, type Job, type PictureAsset } from '@/core/job';
 import type { Rgb } from '@/core/colour';
 import { TRACED_BY } from '@/core/finish';
 import type { Finding } from '@/core/check';
 import {
   checkDesk,
   gamutMap,
+  inkMost,
   traceShapes,
   type GamutMap,
   type Traced,
@@ -25,6 +26,15 @@ import { assetFacts, assetStore, cached, sha256 } from './assets';
 import { documentPagePng } from './documents';
 import { Problem } from './problem';
 import { revision } from './jobs';
+
+/** A picture and what is known of it. @throws Problem when it is not one, or its file is gone */
+async function pictureFile(sha: string): Promise<{ readonly bytes: Uint8Array; readonly facts: PictureAsset }> {
+  const facts = pictureAsset({ [sha]: await assetFacts(sha) }, sha);
+  if (!facts) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
+  const bytes = await assetStore.get(sha);
+  if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
+  return { bytes, facts };
+}
 
 /** Longest side of a picture on the bench, pixels. */
 const BENCH_PIXELS = 1600;
@@ -67,11 +77,8 @@ interface InkWish {
 
 /** The inks of a picture, as the press file has them, at a width: see `unpackInks`. */
 export async function pictureInks(sha: string, conversion: string, { adjust, width, blur }: InkWish): Promise<Uint8Array> {
-  const facts = pictureAsset({ [sha]: await assetFacts(sha) }, sha);
-  if (!facts) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
+  const { bytes, facts } = await pictureFile(sha);
   if (!Number.isInteger(width) || width < 1 || width > WIDEST || !(blur >= 0 && blur <= 500)) throw new Problem(400, `A width from 1 to ${WIDEST} pixels is wanted.`, 'Reload the page.');
-  const bytes = await assetStore.get(sha);
-  if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
   const own = Math.min(width, facts.width);
   const size = { width: own, height: Math.max(1, Math.round((facts.height * own) / facts.width)) };
   const profile = await openConversion(conversion, assetStore);
@@ -84,27 +91,26 @@ const isTraceable = (by: string | null): by is (typeof TRACED_BY)[number] =>
 /** The outlines of the shapes in a picture. @param threshold percent */
 export async function pictureShapes(sha: string, by: string | null, threshold: number): Promise<Traced> {
   if (!isTraceable(by) || !(threshold > 0 && threshold < 100)) throw new Problem(400, 'A way to tell shapes and a percentage between 0 and 100 are wanted.', 'Write another percentage.');
-  if (!pictureAsset({ [sha]: await assetFacts(sha) }, sha)) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
-  const bytes = await assetStore.get(sha);
-  if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
+  const { bytes } = await pictureFile(sha);
   return traceShapes(bytes, by, threshold);
 } // prettier-ignore
 
 /** What of a picture a paper cannot show. */
 export async function pictureGamut(sha: string, conversion: string, adjust: Adjust | undefined): Promise<GamutMap> {
-  const facts = pictureAsset({ [sha]: await assetFacts(sha) }, sha);
-  if (!facts) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
-  const bytes = await assetStore.get(sha);
-  if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
+  const { bytes, facts } = await pictureFile(sha);
   return gamutMap(await openConversion(conversion, assetStore), bytes, facts, adjust);
+}
+
+/** The most ink that lies on each other in a picture, percent. */
+export async function pictureInkMost(sha: string, conversion: string, adjust: Adjust | undefined): Promise<number> {
+  const { bytes, facts } = await pictureFile(sha);
+  return inkMost(await openConversion(conversion, assetStore), bytes, facts, adjust);
 }
 
 /** The colours that make up a picture, or that of one of its pixels, in sRGB. */
 export async function pictureColours(sha: string, at: readonly [number, number] | undefined): Promise<readonly Rgb[]> {
   if (at && !at.every(Number.isFinite)) throw new Problem(400, 'A place in the picture is wanted.', 'Reload the page.');
-  if (!pictureAsset({ [sha]: await assetFacts(sha) }, sha)) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
-  const bytes = await assetStore.get(sha);
-  if (!bytes) throw new Problem(404, 'The picture’s file is gone.', 'Bring the picture in again.');
+  const { bytes } = await pictureFile(sha);
   return at ? [await pixelOf(bytes, ...at)] : paletteOf(bytes);
 } // prettier-ignore
 

@@ -1,4 +1,12 @@
-import type { Build, ColourEngine, Conversion, Intent, Lab, Rgb } from '../../core/colour';
+import {
+  inkLimiter,
+  type Build,
+  type ColourEngine,
+  type Conversion,
+  type Intent,
+  type Lab,
+  type Rgb,
+} from '../../core/colour';
 
 type Package = typeof import('lcms-wasm');
 type LittleCms = Awaited<ReturnType<Package['instantiate']>>;
@@ -45,6 +53,8 @@ export interface PictureConverter {
   /** sRGB and the press in L*a*b* D50, three floats a pixel; the press relative to its paper. */
   readonly rgbToLab: (pixels: Uint8Array) => Float32Array;
   readonly cmykToLab: (pixels: Uint8Array) => Float32Array;
+  /** Inks separated anew with no more than so much on each other, percent: see `inkLimiter`. */
+  readonly heldTo: (limit: number, pixels: Uint8Array) => Uint8Array;
 }
 
 export interface OpenProfile {
@@ -122,11 +132,14 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
       // 16 bits, although pictures have 8: the 8-bit path of the library errs by up to 2.7 % of ink.
       const toCmyk = link(srgb, rgb16, profile, cmyk16, INTENT[way.intent], black | fine);
       const toRgb = link(profile, cmyk16, srgb, rgb16, shown, compensate);
+      const toLab = (pixels: Uint8Array) => labsInStrips(cms, cmykToLab, pixels, 4);
+      const limiterTo = remembered(String, (limit: number) => inkLimiter(limit, toLab));
       return {
         rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk, pixels, 3, 4),
         cmykToRgb: (pixels) => convertInStrips(cms, toRgb, pixels, 4, 3),
         rgbToLab: (pixels) => labsInStrips(cms, rgbToLab, pixels, 3),
-        cmykToLab: (pixels) => labsInStrips(cms, cmykToLab, pixels, 4),
+        cmykToLab: toLab,
+        heldTo: (limit, pixels) => limiterTo(limit)(pixels),
       };
     }),
   };

@@ -1,6 +1,9 @@
-import { checkDesk, openDesk } from '../../output';
-import { begin, box, inMemory, makeJob, shape, words } from '../../testing/jobs';
-import { blankOf, type Element, type Finishing, type Job } from '../job';
+import { createHash } from 'node:crypto';
+import { readPicture } from '../../bring-in/picture';
+import { checkDesk, inkPixels, openDesk } from '../../output';
+import { cmykJpeg } from '../../output/cmyk-jpeg';
+import { begin, box, inMemory, makeJob, picture, shape, words } from '../../testing/jobs';
+import { blankOf, elementsOn, type Element, type Finishing, type Job } from '../job';
 import { applyChange, type Finding } from './index';
 
 const findings = async (job: Job): Promise<readonly Finding[]> => checkDesk(await openDesk(job, inMemory()));
@@ -80,3 +83,35 @@ test('varnish stops short of where it is glued', async () => {
   const coated = { ...job, pieces: [{ ...piece, finish: Object.fromEntries(sides.map((side) => [side, [all]])) }] };
   expect((await findings(coated)).filter((f) => f.rule === 'coat-on-glue').length).toBeGreaterThan(0);
 });
+
+test('a picture with more ink than the paper takes is found, and separated anew', async () => {
+  // Rich black in all four inks beside a blue that is within the limit.
+  const pixels = Uint8Array.from({ length: 40 * 40 * 4 }, (_, i) => (Math.floor(i / 160) < 20 ? 235 : ([200, 150, 20, 10][i % 4] ?? 0)));
+  const bytes = await cmykJpeg(pixels, { width: 40, height: 40 }, 100);
+  const read = await readPicture('heavy.jpg', bytes);
+  if (!read.ok) throw new Error(read.problem);
+  const sha = createHash('sha256').update(bytes).digest('hex');
+  const job = { ...makeJob([picture('heavy', sha, [20, 20, 8, 8])]), assets: { [sha]: read.picture } };
+  const look = async (of: Job) => checkDesk(await openDesk(of, inMemory(new Map([[sha, bytes]]))));
+  const [finding] = (await look(job)).filter((f) => f.rule === 'total-ink');
+  // 4 × 235 ÷ 255.
+  expect(finding?.message).toMatch(/The picture has 36[89] % in places; this paper takes 300 %/);
+  const [fix] = finding?.fixes ?? [];
+  if (!fix) throw new Error('no fix');
+  const mended = applyChange(job, fix.change);
+  expect((await look(mended)).filter((f) => f.rule === 'total-ink')).toEqual([]);
+  // On its way to the press it stays in ink: the blue is the same to the bit, and the plates hold the limit.
+  const desk = await openDesk(mended, inMemory(new Map([[sha, bytes]])));
+  const element = elementsOn(mended.pieces[0] ?? unreachable(), 'front')[0];
+  if (element?.kind !== 'picture') throw new Error('no picture');
+  const size = { width: 40, height: 40 };
+  const [before, after] = await Promise.all([undefined, element.adjust].map((adjust) => inkPixels(bytes, read.picture, size, desk.profile.pictures(), { adjust })));
+  expect(after?.pixels.subarray(40 * 25 * 4)).toEqual(before?.pixels.subarray(40 * 25 * 4));
+  const inks = Array.from(after?.pixels ?? []);
+  const totals = inks.flatMap((_, i) => (i % 4 === 0 ? [inks.slice(i, i + 4).reduce((sum, v) => sum + v, 0) / 2.55] : []));
+  expect(Math.max(...totals)).toBeLessThanOrEqual(300.01);
+}); // prettier-ignore
+
+const unreachable = (): never => {
+  throw new Error('no piece');
+};

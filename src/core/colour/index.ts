@@ -5,3 +5,4 @@ export * from './engine';
 export * from './laid';
 export * from './neighbours';
 export * from './grey-balance';
+export * from './separate';

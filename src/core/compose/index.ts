@@ -14,3 +14,4 @@ export { artMatrix } from './picture';
 export { evenTracks, type SetTable, type PlacedCell } from './set-table';
 export { samePaint } from './vector';
 export { chainsOf, isEmpty, type Story, type TextElement } from './story';
+export * from './picture-inks';

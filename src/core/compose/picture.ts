@@ -1,4 +1,4 @@
-import type { Adjust, ElementOf } from '../element';
+import type { ElementOf } from '../element';
 import { mmOf } from '../element';
 import type { Item, PictureItem } from '../drawing';
 import { solidInk } from './ink';
@@ -17,9 +17,7 @@ import {
 } from '../layout';
 import { fitPicture } from './fit-picture';
 import type { Body, Setting, Surroundings } from './surroundings';
-
-/** Whether the pixels stay as they are; a colour over them is laid on as ink. */
-const isPlain = ({ grey, levels, clear }: Adjust): boolean => !grey && !levels && !clear;
+import { tonesOf } from './picture-inks';
 
 export function composePicture(element: ElementOf<'picture'>, setting: Setting, around: Surroundings): Body {
   const { reach, matrix } = setting;
@@ -39,6 +37,8 @@ export function composePicture(element: ElementOf<'picture'>, setting: Setting, 
     y: fitted.y + mmOf(element.offset.y, measures),
   };
   const content = contentOf(element, image);
+  const tones = tonesOf(element.adjust);
+  const inkMost = around.inkMost?.({ picture: element.picture, ...tones });
   const item: PictureItem = {
     kind: 'picture',
     from: element.id,
@@ -49,7 +49,8 @@ export function composePicture(element: ElementOf<'picture'>, setting: Setting, 
     frame: reach,
     ...(!isIdentity(content) && { content }),
     ...(asset.alpha || element.adjust.clear ? { isClear: true as const } : {}),
-    ...(!isPlain(element.adjust) && { adjust: element.adjust }),
+    ...tones,
+    ...(inkMost !== undefined && { inkMost }),
   };
   return { items: withOverlay(item, element, around), ink: reach, notes: [] };
 }

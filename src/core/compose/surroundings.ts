@@ -10,11 +10,14 @@ import type { VectorArt } from '../shape';
 import type { FontSet, Hyphenator, TypeContext } from '../type';
 import { paintBook, type PaintBook } from './ink';
 import type { HolidayNeed } from './holidays-needed';
+import type { InkNeed } from './picture-inks';
 import type { SetTable } from './set-table';
 import type { Story } from './story';
 
 /** What has to be fetched before a job can be drawn. */
-export type Resources = Pick<Ground, 'fonts' | 'hyphenator' | 'art' | 'holidays'> & { readonly colour: ColourEngine };
+export type Resources = Pick<Ground, 'fonts' | 'hyphenator' | 'art' | 'holidays' | 'inkMost'> & {
+  readonly colour: ColourEngine;
+};
 
 /** What composing a piece of a job needs. @param ppi that its pictures need */
 export const groundOf = (job: GroundOfJob, ppi: number, resources: Resources): Ground => {
@@ -41,6 +44,8 @@ export interface Ground {
   readonly unit: JobUnit;
   /** Holidays of a country or region in a year; none while they are not at hand. */
   readonly holidays: (need: HolidayNeed) => readonly Occasion[];
+  /** The most ink in a picture, percent; undefined while it is not at hand. */
+  readonly inkMost?: (need: InkNeed) => number | undefined;
 }
 
 /** What composing an element needs beside the element. */

@@ -116,6 +116,8 @@ export interface PictureItem extends Common {
   readonly content?: Matrix;
   /** What is done to its colours. */
   readonly adjust?: Adjust;
+  /** The most ink that lies on each other in it, percent; left out while it is not known. */
+  readonly inkMost?: number;
   /** Partly transparent: its silhouette is not its frame. */
   readonly isClear?: true;
   /** Shown as its silhouette in this ink, for masks. */

@@ -33,6 +33,12 @@ export const Adjust = z.strictObject({
     .nullable()
     .default(null)
     .describe('A colour laid over it.'),
+  ink: z
+    .number()
+    .min(100)
+    .max(400)
+    .optional()
+    .describe('Most ink in total, percent; what has more is separated anew, with more black for the three colours.'),
 }); // prettier-ignore
 export type Adjust = z.infer<typeof Adjust>;
 

@@ -7,9 +7,12 @@ import {
   facesNeeded,
   holidayKey,
   holidaysNeeded,
+  inkKey,
+  inksNeeded,
   languagesNeeded,
   type FaceNeed,
   type HolidayNeed,
+  type InkNeed,
   type Resources,
 } from '@/core/compose';
 import type { Occasion } from '@/core/dates';
@@ -97,12 +100,43 @@ export function warmUp(): void {
   engine(PROFILES[0]).catch(() => undefined);
 }
 
+const totals = new Map<string, Promise<number>>();
+const NONE: ReadonlyMap<string, number> = new Map();
+
+/** How much ink its pictures take, as it becomes known: nothing waits for it. */
+function useInks(job: Job, conversion: string): ReadonlyMap<string, number> {
+  const [inks, setInks] = useState(NONE);
+  const wanted = useMemo(() => JSON.stringify([conversion, inksNeeded(job)]), [job, conversion]);
+  useEffect(() => {
+    let current = true;
+    const [profile, needs] = JSON.parse(wanted) as [string, readonly InkNeed[]];
+    const load = async ({ picture, adjust }: InkNeed): Promise<number> => {
+      const asked = new URLSearchParams({ profile, ...(adjust && { adjust: JSON.stringify(adjust) }) });
+      const response = await fetch(`/api/assets/${picture}/ink-most?${asked.toString()}`);
+      if (!response.ok) throw new Error('The inks of a picture could not be read.');
+      return ((await response.json()) as { most: number }).most;
+    };
+    const asked = needs.map(async (need) => {
+      const key = inkKey(need);
+      // One that cannot be read is a finding of its own.
+      const most = await remembered(totals, `${profile} ${key}`, () => load(need)).catch(() => undefined);
+      return most === undefined ? [] : ([[key, most]] as const);
+    });
+    void Promise.all(asked).then((found) => current && needs.length > 0 && setInks(new Map(found.flat())));
+    return () => {
+      current = false;
+    };
+  }, [wanted]);
+  return inks;
+} // prettier-ignore
+
 /** Everything the job needs, or undefined while it loads for the first time; later needs keep the last until they are there. */
 export function useResources(
   job: Job,
   conversion: string,
 ): { resources: Resources | undefined; problem: string | undefined } {
   const [resources, setResources] = useState<Resources>();
+  const inks = useInks(job, conversion);
   const [problem, setProblem] = useState<string>();
   const wanted = useMemo(
     () =>
@@ -161,5 +195,9 @@ export function useResources(
     // What is wanted stands for the job: other changes of it need nothing new.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [wanted]);
-  return { resources, problem };
+  const whole = useMemo(
+    () => resources && { ...resources, inkMost: (need: InkNeed) => inks.get(inkKey(need)) },
+    [resources, inks],
+  );
+  return { resources: whole, problem };
 }
