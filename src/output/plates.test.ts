@@ -1,13 +1,17 @@
+import { PDFArray, PDFDict, PDFDocument, PDFHexString, PDFName } from '@cantoo/pdf-lib';
 import { createHash } from 'node:crypto';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import sharp from 'sharp';
-import type { Blend, Element, Job, Paint, PictureAsset, SolidPaint } from '../core/job';
+import type { Blend, Element, Finishing, Job, Paint, PictureAsset, SolidPaint } from '../core/job';
 import type { SpotInk } from '../core/element';
 import { edges } from '../core/layout';
 import { LAID_OUT } from '../demo';
 import { demoPiece } from '../testing/demo';
 import { pdfOf } from '../testing/exports';
 import { box, inMemory, line, makeJob, picture, pictureFacts, shape, words } from '../testing/jobs';
-import { platesOf, type Plate } from '../testing/programs';
+import { inFolder, platesOf, run, type Plate } from '../testing/programs';
+import { coverageOf } from '../paint/plates';
 import { openDesk, plateItems, pressPage, sidePlates, type AssetSource } from './index';
 
 const AT = new Date('2026-05-01T09:00:00Z');
@@ -146,19 +150,31 @@ interface Plated {
   readonly theirs: Plate;
 }
 
-async function bothPlates(job: Job, assets: AssetSource, side: number): Promise<readonly Plated[]> {
+/** @param off name of a layer that is switched off for both */
+async function bothPlates(job: Job, assets: AssetSource, side: number, off?: string): Promise<readonly Plated[]> {
   const desk = await openDesk(job, assets);
   const shown = desk.sides[side];
   if (!shown) throw new Error('no such side');
-  const { sheet } = pressPage(desk, shown, AT);
-  const items = plateItems(desk, shown, AT, { marks: true });
+  const { sheet, parts } = pressPage(desk, shown, AT);
+  const items = off === undefined ? plateItems(desk, shown, AT, { marks: true }) : parts.flatMap((part) => ('items' in part ? part.items : part.layer.name === off ? [] : part.layer.items));
   const ours = await sidePlates(desk, shown, items, { box: sheet, scale: PPI / 25.4 });
-  const theirs = await platesOf(await pdfOf(job, assets), side + 1, PPI, FINER);
+  const pdf = await pdfOf(job, assets);
+  const theirs = await platesOf(off === undefined ? pdf : await without(pdf, off), side + 1, PPI, FINER);
   expect([...theirs.keys()].filter((name) => (theirs.get(name)?.mean ?? 0) > 0).sort()).toEqual([...ours.names].filter((_, i) => ours.pixels[i]?.some((v) => v > 0)).sort());
   return [...theirs].flatMap(([name, plate]) => {
     const own = ours.pixels[ours.names.indexOf(name)];
     return own ? [{ name, ours: own, theirs: plate, width: ours.width, height: ours.height }] : [];
   });
+} // prettier-ignore
+
+/** A PDF with one of its layers (optional-content groups) off, as a viewer would switch it (ISO 32000-1, 8.11.4.3). */
+async function without(pdf: Uint8Array, layer: string): Promise<Uint8Array> {
+  const document = await PDFDocument.load(pdf);
+  const content = document.catalog.lookup(PDFName.of('OCProperties'), PDFDict);
+  const off = content.lookup(PDFName.of('OCGs'), PDFArray).asArray().filter((ref) => document.context.lookup(ref, PDFDict).lookup(PDFName.of('Name'), PDFHexString).decodeText() === layer);
+  expect(off).toHaveLength(1);
+  content.lookup(PDFName.of('D'), PDFDict).set(PDFName.of('OFF'), document.context.obj(off));
+  return document.save();
 } // prettier-ignore
 
 /** Sides of the squares that are compared by their means, pixels. */
@@ -239,3 +255,91 @@ describe('plates are those that Ghostscript separates from the press file (tiffs
     for (const side of [0, 1].slice(0, job.pieces.length === 1 ? 2 : 1)) if ((await openDesk(job, assets)).sides[side]) expectAlike(`${file} ${side}`, await bothPlates(job, assets, side));
   }, 60_000); // prettier-ignore
 });
+
+/** A coating that lies over, one that was told to cut away what is beneath, white, and two kinds of cut. */
+const LAYERED: readonly Finishing[] = [
+  { does: 'coat', id: 'gloss', coating: 'uv', of: { from: 'elements', elements: ['star'] }, spread: 1 },
+  {
+    does: 'coat',
+    id: 'hole',
+    coating: 'foil',
+    of: { from: 'elements', elements: ['moon'] },
+    spread: -1,
+    knocksOut: true,
+  },
+  { does: 'coat', id: 'white', coating: 'white', of: { from: 'artwork' }, spread: -0.2 },
+  {
+    does: 'line',
+    id: 'kiss',
+    process: 'kiss-cut',
+    course: { course: 'outline', elements: ['star'], offset: 2 },
+    past: 0,
+  },
+  {
+    does: 'line',
+    id: 'perf',
+    process: 'perforation',
+    course: { course: 'divide', way: 'level', against: { box: 'trim' }, into: 3 },
+    past: 0,
+  },
+];
+const ON_LAYERS = makeJob(
+  [
+    GROUND,
+    shape('star', [5, 5, 22, 22], { form: 'star' }, { fill: spot(80, { m: 20 }) }),
+    shape('moon', [30, 28, 24, 24], { form: 'ellipse' }, { fill: process(0, 10, 80, 0) }),
+  ],
+  { inks: INKS, ...UNMARKED },
+  { ...SIZE, finish: { front: [...LAYERED] } },
+); // prettier-ignore
+
+test.each([undefined, 'UV', 'Foil', 'White', 'Kiss-cut', 'Perforation'])('with the layer %s switched off, Ghostscript and we see the same', async (off) => {
+  expectAlike(`without ${off ?? 'nothing'}`, await bothPlates(ON_LAYERS, inMemory(), 0, off));
+}); // prettier-ignore
+
+test('each layer says what it is for, as ISO 19593-1 names it (from memory), read by qpdf', async () => {
+  const pdf = await pdfOf(ON_LAYERS);
+  const said = await inFolder((folder) => {
+    const path = join(folder, 'f.pdf');
+    writeFileSync(path, pdf);
+    const read = JSON.parse(run('qpdf', ['--json=2', '--json-key=qpdf', path])) as { qpdf: readonly [unknown, Record<string, { value?: Record<string, unknown> }>] };
+    return Object.values(read.qpdf[1]).flatMap(({ value }) => {
+      if (value?.['/Type'] !== '/OCG') return [];
+      const { '/GTS_ProcStepsGroup': group, '/GTS_ProcStepsType': type } = (value['/GTS_Metadata'] ?? {}) as Record<string, unknown>;
+      return [[String(value['/Name']).replace('u:', ''), group, type]];
+    });
+  });
+  expect(said).toEqual([
+    ['UV', '/Varnish', undefined],
+    ['Foil', '/Structural', '/FoilStamping'],
+    ['White', '/White', undefined],
+    ['Kiss-cut', '/Structural', '/PartialCutting'],
+    ['Perforation', '/Structural', '/Perforating'],
+  ]);
+}); // prettier-ignore
+
+test.each([
+  'areas that knock out what is beneath',
+  'strokes with every join',
+  'type, reversed and overprinting',
+  'a linear gradient',
+  'half clear',
+  'a shadow',
+])('coverage agrees with Ghostscript’s ink_cov: %s', async (what) => {
+  const job = makeJob(PAGES[what] ?? [], UNMARKED, SIZE);
+  const desk = await openDesk(job, inMemory());
+  const [side] = desk.sides;
+  if (!side) throw new Error('no side');
+  const { sheet } = pressPage(desk, side, AT);
+  const ours = await sidePlates(desk, side, plateItems(desk, side, AT, { marks: true }), { box: sheet, scale: PPI / 25.4 });
+  const covered = coverageOf(ours, { x: 0, y: 0, width: ours.width, height: ours.height });
+  const pdf = await pdfOf(job);
+  const theirs = await inFolder((folder) => {
+    writeFileSync(join(folder, 'f.pdf'), pdf);
+    return run('gs', ['-q', '-dSAFER', '-dNOPAUSE', '-dBATCH', '-sDEVICE=ink_cov', '-r600', '-o', '-', join(folder, 'f.pdf')]);
+  });
+  const found = theirs.trim().split(/\s+/).slice(0, 4).map(Number);
+  ['Cyan', 'Magenta', 'Yellow', 'Black'].forEach((name, i) => {
+    expect([name, Math.abs((covered.get(name) ?? 0) * 100 - (found[i] ?? NaN)) < 0.3 || [covered.get(name), found[i]]]).toEqual([name, true]);
+  });
+}); // prettier-ignore
