@@ -1,16 +1,6 @@
 import { leavesOf, type Frame } from '../drawing';
-import type { Element, ElementOf, FormKind } from '../job';
-import {
-  EDGE_NAMES,
-  TOUCH,
-  insets,
-  IDENTITY,
-  isUpright,
-  mappedBounds,
-  moveTo,
-  type EdgeName,
-  type Rect,
-} from '../layout';
+import { EDGE_NAMES, TOUCH, insets, IDENTITY, isUpright, mappedBounds, type Rect } from '../layout';
+import { laidOn, reachesOut, stretched, type Reaching } from './reaching';
 import { framed, replace, writeIn, type Report, type Rule, type Subject } from './rule';
 
 /** An edge that stops this close inside the trim was meant to reach it, mm [cp]. */
@@ -26,14 +16,6 @@ export const bleedRule: Rule = {
       reachesOut(element) ? [...shortEdges(subject, element, frame.rect), ...uncovered(subject, element, frame)] : [],
     ),
 };
-
-type Reaching = ElementOf<'shape' | 'picture'>;
-
-/** Forms with straight edges that may lie on the trim. */
-const STRAIGHT: readonly FormKind[] = ['rectangle', 'path', 'ribbon'];
-
-const reachesOut = (element: Element): element is Reaching =>
-  element.kind === 'picture' || (element.kind === 'shape' && STRAIGHT.includes(element.shape.form));
 
 function shortEdges(subject: Subject, element: Reaching, rect: Rect): Report[] {
   if (!isUpright(element.placement)) return [];
@@ -63,28 +45,16 @@ function shortEdges(subject: Subject, element: Reaching, rect: Rect): Report[] {
         ? `${writeIn(subject.job, mm)} before the ${edge} trim`
         : `${writeIn(subject.job, -mm)} past the ${edge} trim, inside the bleed`;
     });
-    const onTrim = stretched(rect, toTrim, short);
-    const placement = moveTo(element.placement, onTrim, boxes, rect);
+    const onTrim = stretched(rect, Object.fromEntries(short.map((edge) => [edge, toTrim[edge]])));
     reports.push({
       severity: 'fault',
       element: element.id,
       where: rect,
       message: `Ends ${words.join(' and ')}.`,
-      fixes: [replace('Bring it to the trim', { ...element, placement, atTrim: 'bleeds' })],
+      fixes: [laidOn('Bring it to the trim', subject, element, rect, onTrim, { atTrim: 'bleeds' })],
     });
   }
   return reports;
-}
-
-/** The rectangle with some edges laid on the trim; the others stay. */
-function stretched(rect: Rect, toTrim: Readonly<Record<EdgeName, number>>, which: readonly EdgeName[]): Rect {
-  const by = (edge: EdgeName) => (which.includes(edge) ? toTrim[edge] : 0);
-  return {
-    x: rect.x - by('left'),
-    y: rect.y - by('top'),
-    width: rect.width + by('left') + by('right'),
-    height: rect.height + by('top') + by('bottom'),
-  };
 }
 
 /** A picture that leaves part of its bleeding frame empty. */

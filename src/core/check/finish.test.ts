@@ -74,6 +74,24 @@ test('a drawn cut wants ink on both its sides', async () => {
   expect((await found(finished([GROUND, MOON], [cut(0)]), 'cut-bleed')).messages).toEqual([]);
 });
 
+test.each([
+  [0.8, 'short of'],
+  [-0.8, 'past'],
+])('art that ends %d mm beside the fold is brought to it', async (off, words) => {
+  const job = begin('folded-card', { size: '100x150mm' });
+  const [piece] = job.pieces;
+  const side = piece && blankOf(job, piece).surfaces[0];
+  const fold = side?.processLines[0];
+  if (!piece || !side || !fold) throw new Error('no fold');
+  const edge = fold.from.x - off;
+  const laid = (width: number): Job => ({ ...job, pieces: [{ ...piece, surfaces: { [side.name]: [box('night', [0, 0, width, side.boxes.trim.height])] } }] });
+  const { messages, left } = await found(laid(edge), 'fold-meet');
+  expect(messages).toEqual([expect.stringContaining(`Its right edge ends 0.8 mm ${words} the fold`)]);
+  expect(left).toBe(0);
+  // On the fold, or well around it, nothing is wrong.
+  for (const width of [fold.from.x, fold.from.x + 3, fold.from.x - 12]) expect((await found(laid(width), 'fold-meet')).messages).toEqual([]);
+}); // prettier-ignore
+
 test('varnish stops short of where it is glued', async () => {
   const job = begin('belly-band');
   const [piece] = job.pieces;

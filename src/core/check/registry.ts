@@ -19,6 +19,7 @@ import { coatKnocksOutRule } from './coat-knocks-out';
 import { coatOnGlueRule } from './coat-on-glue';
 import { coatSolidRule } from './coat-solid';
 import { cutBleedRule } from './cut-bleed';
+import { foldMeetRule } from './fold-meet';
 import { finishLostRule } from './finish-lost';
 import { nearInksRule } from './near-inks';
 import { outOfGamutRule } from './out-of-gamut';
@@ -58,6 +59,7 @@ export const RULES: readonly Rule[] = [
   finishLostRule,
   cutBleedRule,
   coatOnGlueRule,
+  foldMeetRule,
   whiteMissingRule,
   totalInkRule,
   rgbLeftRule,
