@@ -69,10 +69,7 @@ try {
   };
   await clickAt(20, 30);
   await shot('lay-out');
-  for (const [job, name, x, y] of [
-    ['report-poster', 'lay-out-poster', 60, 460],
-    ['volunteer-cv', 'lay-out-cv', 130, 120],
-  ]) {
+  for (const [job, name, x, y] of [['report-poster', 'lay-out-poster', 60, 460]]) {
     await visit(`/jobs/demo-${job}?at=lay-out`);
     await clickAt(x, y);
     await shot(name);
@@ -98,7 +95,6 @@ try {
   await shot('output');
   for (const [job, name] of [
     ['visitor-folder', 'size-folder'],
-    ['trail-map', 'size-map'],
     ['catalogue', 'size-catalogue'],
   ]) {
     await visit(`/jobs/demo-${job}?at=size`);
@@ -136,6 +132,13 @@ try {
   const bench = await page.locator('[data-bench]').boundingBox();
   await page.mouse.move(bench.x + bench.width / 2 + 40, bench.y + bench.height / 2);
   await shot('finish-plates');
+  await visit('/jobs/demo-report-poster?at=finish');
+  await page.getByLabel('show what it cannot show').check();
+  await page.getByText('is outside').waitFor();
+  await page.waitForTimeout(2000);
+  await shot('finish-gamut');
+  await visit('/jobs/demo-eyepiece-box?at=finish');
+  await shot('finish-lines');
 } finally {
   await browser.close();
   process.kill(-server.pid, 'SIGKILL');

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { PDFArray, PDFDict, PDFDocument, PDFName, PDFRawStream, decodePDFRawStream } from '@cantoo/pdf-lib';
+import type { PDFRawStream} from '@cantoo/pdf-lib';
+import { PDFArray, PDFDict, PDFDocument, PDFName, decodePDFRawStream } from '@cantoo/pdf-lib';
 import { withProfile } from '../core/job';
 import { COMMON_CODES } from '../core/shop';
 import { createHash } from 'node:crypto';

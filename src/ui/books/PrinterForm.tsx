@@ -4,19 +4,11 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import {
-  COMMON_CODES,
-  LINE_FORMS,
-  MARKS,
-  PROCESSES,
-  PROFILES,
-  type House,
-  type LineForm,
-  type Process,
-} from '@/core/shop';
+import { MARKS, PROFILES, type House } from '@/core/shop';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
+import { CoatingRows, LineRows } from './ProcessRows';
 import { RecordForm, SheetsField } from './RecordForm';
 
 interface Props {
@@ -52,8 +44,6 @@ export function PrinterForm({ record, onKeep, ...rest }: Props) {
     Reflect.deleteProperty(next, name);
     setHouse(next);
   };
-  const line = (process: Process, change: { form?: LineForm; spot?: string }) =>
-    set({ lines: { ...house.lines, [process]: { ...house.lines[process], ...change } } });
   return (
     <RecordForm title={record.name || 'New printer'} canKeep={house.name.trim() !== ''} onKeep={() => onKeep(house)} {...rest}>
       <TextField label="Name" value={house.name} autoFocus onChange={(event) => set({ name: event.target.value })} sx={{ gridColumn: '1 / -1' }} slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 200 } }} />
@@ -74,15 +64,8 @@ export function PrinterForm({ record, onKeep, ...rest }: Props) {
           <FormControlLabel key={mark} control={<Checkbox size="small" checked={house.marks[mark] ?? true} onChange={(event) => set({ marks: { ...house.marks, [mark]: event.target.checked } })} />} label={MARK_WORDS[mark]} slotProps={{ typography: { sx: { fontSize: 13.5 } } }} />
         ))}
       </Box>
-      <Box role="group" aria-label="Process lines" sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 1.25, alignItems: 'end' }}>
-        {PROCESSES.map((process) => [
-          <Box key={`${process}-name`} sx={{ fontSize: 14, pb: 0.75 }}>
-            {process}
-          </Box>,
-          <ChoiceField key={`${process}-form`} label="form" width="100%" value={house.lines[process]?.form ?? COMMON_CODES[process].form} options={LINE_FORMS.map((f) => ({ value: f, label: f }))} onChange={(form) => line(process, { form })} />,
-          <TextField key={`${process}-spot`} label="plate" value={house.lines[process]?.spot ?? COMMON_CODES[process].spot} onChange={(event) => line(process, event.target.value ? { spot: event.target.value } : {})} slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 60, 'aria-label': `Plate of ${process}` } }} />,
-        ])}
-      </Box>
+      <LineRows house={house} onChange={set} />
+      <CoatingRows house={house} onChange={set} />
     </RecordForm>
   );
 } // prettier-ignore

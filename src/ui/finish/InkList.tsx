@@ -6,13 +6,13 @@ import { SPOT_FINISHES } from '@/core/element';
 import { formatNumber } from '@/core/measure';
 import { COATINGS, PROCESSES } from '@/core/shop';
 import { ChoiceField } from '../field/ChoiceField';
-import { MeasureField } from '../field/MeasureField';
+import { BuildField } from '../field/BuildField';
+import { LabField } from '../field/LabField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { Fold } from '../sheet/Fold';
-import { readPaint } from '@/core/job';
-import { writeBuild, writeHex } from '@/core/colour';
+import { writeHex } from '@/core/colour';
 
 const PROCESS_NAMES = ['cyan', 'magenta', 'yellow', 'black', 'all', 'none'];
 
@@ -37,25 +37,13 @@ export function InkList() {
         <Box sx={{ fontSize: 13 }}>A spot ink is mixed before it comes to the press and has a plate of its own: a metallic, a house colour, a fluorescent.</Box>
       )}
       {inks.map((ink) => (
-        <Box key={ink.name} data-ink={ink.name} sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
+        <Box key={ink.name} data-ink={ink.name} sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'flex-end' }}>
           <svg width={18} height={18} aria-hidden style={{ flex: 'none', marginBottom: 6 }}>
             <rect x={0.5} y={0.5} width={17} height={17} fill={writeHex(paints.toRgb(ink))} stroke="currentColor" />
           </svg>
           <WordsField label={unused.has(ink.name) ? 'name (not used)' : 'name'} value={ink.name} most={60} width={92} refuse={(name) => refuseName(name, ink.name)} onChange={(name) => replace('Ink', withInk(job, { ...ink, name }, ink.name))} />
-          <MeasureField<SpotInk>
-            label="shown as"
-            width={92}
-            shown={writeBuild(ink)}
-            read={(text) => {
-              const read = readPaint(text);
-              if (!read.ok) return read;
-              const { value } = read;
-              return value.kind === 'process'
-                ? { ok: true, value: { ...ink, c: value.c, m: value.m, y: value.y, k: value.k } }
-                : { ok: false, error: { at: 0, length: text.length, message: 'Write the build that shows it, as 0 20 60 20.' } };
-            }}
-            onChange={(to) => replace('Ink', withInk(job, to, ink.name))}
-          />
+          <BuildField label="shown as" width={92} value={ink} onChange={(build) => replace('Ink', withInk(job, { ...ink, ...build }, ink.name))} />
+          <LabField label="measured L* a* b*" width={112} value={ink.lab} onChange={(lab) => replace('Ink', withInk(job, { ...ink, lab }, ink.name))} />
           <ChoiceField label="finish" width={96} value={ink.finish} options={SPOT_FINISHES.map((f) => ({ value: f, label: f }))} onChange={(finish) => replace('Ink', withInk(job, { ...ink, finish }, ink.name))} />
           <Button size="small" sx={{ minWidth: 0 }} aria-label={`Remove ${ink.name}; what is printed with it takes its build`} onClick={() => replace('Remove ink', withoutInk(job, ink.name))}>
             ✕
