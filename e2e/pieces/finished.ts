@@ -100,6 +100,7 @@ export async function eyepieceBox(hand: Hand): Promise<void> {
 
   // Gloss holds no slit as fine as the dome’s: a disc that nobody sees carries it.
   await hand.shape('o', 'Gloss', { box: 'Emblem', 'More › not printed: for lines and coatings to follow': true });
+  await hand.key('w');
   await hand.finish('coat with', 'UV gloss', 'what is selected');
 }
 

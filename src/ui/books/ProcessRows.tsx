@@ -45,7 +45,7 @@ export function LineRows({ house, onChange }: Props) {
 /** What a printer’s coatings are called, how fine they hold, how near the print they lie, and how they are shown. */
 export function CoatingRows({ house, onChange }: Props) {
   return (
-    <Box role="group" aria-label="Coatings" sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1.2fr 1.2fr 0.8fr 0.8fr 1fr', gap: 1.25, alignItems: 'end' }}>
+    <Box role="group" aria-label="Coatings" sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1.35fr 0.75fr 0.75fr 1.15fr', gap: 1, alignItems: 'end' }}>
       {COATINGS.map((coating) => {
         const own = house.coatings?.[coating];
         const common = COMMON_COATINGS[coating];
