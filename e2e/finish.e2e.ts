@@ -1,8 +1,9 @@
 import { readFileSync, writeFileSync } from 'node:fs';
+import { PDFArray, PDFDict, PDFDocument, PDFName, decodePDFRawStream, type PDFRawStream } from '@cantoo/pdf-lib';
 import { expect, test, type Page } from '@playwright/test';
 import { toKept } from '../src/demo/keep';
 import { platesOf } from '../src/testing/programs';
-import { exportedFile, stored } from './helpers';
+import { exportedFile, field, openJob, stored, write } from './helpers';
 import { bookmark } from './pieces/finished';
 import { Hand } from './pieces/hand';
 
@@ -64,3 +65,52 @@ test('a bookmark with matt varnish over the moons in its picture: seen on its pl
   const solid = varnish.ink.reduce((n, v) => n + (v === 255 ? 1 : 0), 0);
   expect(beneath / solid).toBeGreaterThan(0.9);
 }); // prettier-ignore
+
+test('a printer’s own profile is brought in, another intent is seen, and the press file carries it; a screen’s is refused', async ({
+  page,
+}) => {
+  await openJob(page, 'demo-bookmark');
+  await page.keyboard.press('Alt+6');
+  const file = page.getByLabel('Output profile of the printer, ICC');
+  await file.setInputFiles('assets/profiles/srgb.icc');
+  await expect(page.getByText('is a profile for RGB colours')).toBeVisible();
+  expect((await stored(page)).output.profile).toBeUndefined();
+
+  // The CMYK profile that Ghostscript ships.
+  const theirs = '/usr/share/color/icc/ghostscript/default_cmyk.icc';
+  await file.setInputFiles(theirs);
+  await expect.poll(async () => (await stored(page)).output.profile).toMatch(/^icc-/);
+  await page.getByRole('combobox', { name: 'colours beyond it' }).click();
+  await page.getByRole('option', { name: /^perceptual/ }).click();
+  await expect.poll(async () => (await stored(page)).output.intent).toBe('perceptual');
+  const pdf = await PDFDocument.load(await exportedFile(page, 'press'));
+  const intent = pdf.catalog.lookup(PDFName.of('OutputIntents'), PDFArray).lookup(0, PDFDict);
+  const profile = pdf.context.lookup(intent.get(PDFName.of('DestOutputProfile'))) as PDFRawStream;
+  expect(Buffer.from(decodePDFRawStream(profile).decode()).equals(readFileSync(theirs))).toBe(true);
+
+  // Back to what the stock says, with one step each.
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await stored(page)).output.profile).toBeUndefined();
+});
+
+test('a paper that takes less ink: the picture is found, separated anew, and its plates hold the limit', async ({
+  page,
+}) => {
+  await openJob(page, 'demo-bookmark');
+  await page.keyboard.press('Alt+2');
+  await page.locator('[data-figure="inkLimit"]').getByRole('button').first().click();
+  await write(field(page, 'override-inkLimit'), '170');
+  await page.keyboard.press('Alt+5');
+  const findings = page.getByRole('region', { name: 'Findings' });
+  await findings.getByRole('button', { name: 'Separate it anew for 170 %' }).click();
+  await expect(findings).not.toContainText('The picture has');
+  const plates = await platesOf(await exportedFile(page, 'press'), 1, 72);
+  const inks = ['Cyan', 'Magenta', 'Yellow', 'Black'].map((name) => plates.get(name));
+  const [cyan] = inks;
+  if (!cyan) throw new Error('no plate');
+  // In the night beside the moons; JPEG leaves a little.
+  const total = inks.reduce((sum, plate) => sum + (plate?.at(cyan.width * 0.2, cyan.height / 2) ?? 0) * 100, 0);
+  expect(total).toBeGreaterThan(120);
+  expect(total).toBeLessThan(173);
+});

@@ -1,3 +1,4 @@
+import { crc32 } from 'node:zlib';
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
@@ -36,15 +37,6 @@ function hugePng(): Buffer {
     chunk('IDAT', Buffer.alloc(0)),
     chunk('IEND', Buffer.alloc(0)),
   ]);
-}
-
-function crc32(bytes: Buffer): number {
-  let crc = 0xffffffff;
-  for (const byte of bytes) {
-    crc ^= byte;
-    for (let i = 0; i < 8; i += 1) crc = (crc >>> 1) ^ (crc & 1 ? 0xedb88320 : 0);
-  }
-  return (crc ^ 0xffffffff) >>> 0;
 }
 
 describe('pictures', () => {

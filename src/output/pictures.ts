@@ -1,7 +1,7 @@
 import { deflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { openPicture } from '../bring-in/picture';
-import type { PictureConverter } from '../bring-in/profile';
+import { isOtherRgb, type PictureConverter } from '../bring-in/profile';
 import type { Adjust } from '../core/element';
 import type { PictureAsset } from '../core/job';
 import type { EncodedPicture } from '../paint/pdf';
@@ -45,8 +45,8 @@ export function sentSize(asset: PictureSize, effective: number, needed: number):
 }
 
 /** A pipeline with the camera’s orientation applied, at a size. */
-const sized = (bytes: Uint8Array, asset: PictureAsset, size: PictureSize) => {
-  const upright = openPicture(bytes).autoOrient();
+const sized = (bytes: Uint8Array, asset: PictureAsset, size: PictureSize, ownNumbers = false) => {
+  const upright = openPicture(bytes, ownNumbers).autoOrient();
   return size.width === asset.width && size.height === asset.height
     ? upright
     : upright.resize(size.width, size.height, { fit: 'fill' });
@@ -94,7 +94,12 @@ async function separated(
       return { ...size, space: 'cmyk', pixels, ...clear };
     }
     case 'rgb': {
-      // An embedded profile is honoured on the way to sRGB.
+      const tagged = asset.profile === null ? undefined : (await openPicture(bytes).metadata()).icc;
+      if (tagged && (await isOtherRgb(tagged))) {
+        // Straight to the press: by way of sRGB, colours that both have and sRGB has not would be lost.
+        const own = await sized(bytes, asset, size, true).removeAlpha().toColourspace('srgb').raw().toBuffer();
+        return { ...size, space: 'cmyk', pixels: converter.taggedToCmyk(tagged, own), ...clear };
+      }
       const rgb = await pipeline.toColourspace('srgb').raw().toBuffer();
       return { ...size, space: 'cmyk', pixels: converter.rgbToCmyk(rgb), ...clear };
     }

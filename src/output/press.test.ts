@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { PDFRawStream} from '@cantoo/pdf-lib';
+import type { PDFRawStream } from '@cantoo/pdf-lib';
 import { PDFArray, PDFDict, PDFDocument, PDFName, decodePDFRawStream } from '@cantoo/pdf-lib';
 import { withProfile } from '../core/job';
 import { COMMON_CODES } from '../core/shop';

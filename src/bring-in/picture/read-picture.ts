@@ -17,9 +17,17 @@ const FORMATS: Readonly<Record<string, PictureAsset['format']>> = {
   'image/webp': 'webp',
 };
 
-/** How a picture is opened everywhere: bounded in pixels, strict about damage. */
-export const openPicture = (bytes: Uint8Array): Sharp =>
-  sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'truncated', sequentialRead: true }).timeout({
+/**
+ * How a picture is opened everywhere: bounded in pixels, strict about damage.
+ * @param ownNumbers its pixels as they are, instead of what its profile makes of them
+ */
+export const openPicture = (bytes: Uint8Array, ownNumbers = false): Sharp =>
+  sharp(bytes, {
+    limitInputPixels: MAX_PIXELS,
+    failOn: 'truncated',
+    sequentialRead: true,
+    ignoreIcc: ownNumbers,
+  }).timeout({
     seconds: SECONDS,
   });
 

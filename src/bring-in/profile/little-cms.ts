@@ -48,6 +48,8 @@ const FULL = 65535;
 export interface PictureConverter {
   /** sRGB to the press, by the intent it was opened with. */
   readonly rgbToCmyk: (pixels: Uint8Array) => Uint8Array;
+  /** RGB of a profile of its own to the press, likewise. @param icc its file */
+  readonly taggedToCmyk: (icc: Uint8Array, pixels: Uint8Array) => Uint8Array;
   /** The press as a screen shows it, the paper white. */
   readonly cmykToRgb: (pixels: Uint8Array) => Uint8Array;
   /** sRGB and the press in L*a*b* D50, three floats a pixel; the press relative to its paper. */
@@ -132,10 +134,22 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
       // 16 bits, although pictures have 8: the 8-bit path of the library errs by up to 2.7 % of ink.
       const toCmyk = link(srgb, rgb16, profile, cmyk16, INTENT[way.intent], black | fine);
       const toRgb = link(profile, cmyk16, srgb, rgb16, shown, compensate);
+      const tagged: { readonly icc: Uint8Array; readonly transform: number }[] = [];
+      /** Pictures of one camera carry one profile: its table is made once. */
+      const fromTagged = (icc: Uint8Array): number => {
+        const before = tagged.find((one) => isSame(one.icc, icc));
+        if (before) return before.transform;
+        const own = cms.cmsOpenProfileFromMem(icc, icc.byteLength);
+        if (!own) throw new Error('The profile of a picture cannot be read.');
+        const transform = link(own, rgb16, profile, cmyk16, INTENT[way.intent], black | fine);
+        tagged.push({ icc, transform });
+        return transform;
+      };
       const toLab = (pixels: Uint8Array) => labsInStrips(cms, cmykToLab, pixels, 4);
       const limiterTo = remembered(String, (limit: number) => inkLimiter(limit, toLab));
       return {
         rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk, pixels, 3, 4),
+        taggedToCmyk: (icc, pixels) => convertInStrips(cms, fromTagged(icc), pixels, 3, 4),
         cmykToRgb: (pixels) => convertInStrips(cms, toRgb, pixels, 4, 3),
         rgbToLab: (pixels) => labsInStrips(cms, rgbToLab, pixels, 3),
         cmykToLab: toLab,
@@ -144,6 +158,9 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
     }),
   };
 } // prettier-ignore
+
+const isSame = (one: Uint8Array, two: Uint8Array): boolean =>
+  one.length === two.length && one.every((byte, i) => byte === two[i]);
 
 /** Made when it is first asked for, and then the same. */
 function once<T>(make: () => T): () => T {

@@ -32,6 +32,12 @@ export async function readProfileFile(name: string, bytes: Uint8Array, load: Loa
   return { ok: true, profile: { kind: 'profile', name: name.slice(0, 255), about: (about || name).slice(0, 200) } };
 } // prettier-ignore
 
+/** Whether the profile of a picture is for RGB and not for sRGB; one that cannot be read is left to who decodes the picture. */
+export async function isOtherRgb(icc: Uint8Array): Promise<boolean> {
+  const facts = await factsOf(icc);
+  return facts?.colorSpace === 'RGB' && !/srgb/i.test(facts.description ?? '');
+}
+
 /** Its parser is fetched when a profile comes in: pages that only convert do without. */
 async function factsOf(bytes: Uint8Array): Promise<IccProfile | undefined> {
   const { parse } = await import('icc');
