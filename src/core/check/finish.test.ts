@@ -2,8 +2,8 @@ import { createHash } from 'node:crypto';
 import { readPicture } from '../../bring-in/picture';
 import { checkDesk, inkPixels, openDesk } from '../../output';
 import { cmykJpeg } from '../../output/cmyk-jpeg';
-import { begin, box, inMemory, makeJob, picture, shape, words } from '../../testing/jobs';
-import { blankOf, elementsOn, type Element, type Finishing, type Job } from '../job';
+import { begin, box, inMemory, line, makeJob, picture, shape, words } from '../../testing/jobs';
+import { blankOf, elementsOn, type Element, type Finishing, type Job, type SolidPaint } from '../job';
 import { applyChange, type Finding } from './index';
 
 const findings = async (job: Job): Promise<readonly Finding[]> => checkDesk(await openDesk(job, inMemory()));
@@ -101,6 +101,18 @@ test('varnish stops short of where it is glued', async () => {
   const coated = { ...job, pieces: [{ ...piece, finish: Object.fromEntries(sides.map((side) => [side, [all]])) }] };
   expect((await findings(coated)).filter((f) => f.rule === 'coat-on-glue').length).toBeGreaterThan(0);
 });
+
+test('a spot ink alone is solid: fine type and lines in it are sound; on four inks it counts with them', async () => {
+  const silver = (more: object = {}): SolidPaint => ({ kind: 'spot', c: 0, m: 0, y: 0, k: 0, spots: [{ ink: 'Silver', tint: 100 }], ...more });
+  const inks = [{ name: 'Silver', finish: 'metallic', c: 0, m: 0, y: 0, k: 45 } as const];
+  const fine = [words('t', 'Hollin Ford', [20, 20, 80, 10], { sizePt: 6.5, paint: silver() }), line('l', [20, 60, 80, 0], { stroke: { paint: silver(), widthPt: 0.3, dash: 'solid' } })];
+  expect((await findings(makeJob(fine, { inks }))).map((f) => f.rule)).toEqual([]);
+  const tinted = line('l', [20, 60, 80, 0], { stroke: { paint: silver({ spots: [{ ink: 'Silver', tint: 40 }] }), widthPt: 0.3, dash: 'solid' } });
+  expect((await found(makeJob([tinted], { inks }), 'line-thin')).messages).toHaveLength(1);
+  const { messages, left } = await found(makeJob([box('deep', [0, 0, 148, 210], { fill: silver({ c: 80, m: 70, y: 40, k: 60 }) })], { inks }), 'total-ink');
+  expect(messages).toEqual(['80 70 40 60 + Silver 100 is 350 %; this paper takes 300 %.']);
+  expect(left).toBe(0);
+}); // prettier-ignore
 
 test('a picture with more ink than the paper takes is found, and separated anew', async () => {
   // Rich black in all four inks beside a blue that is within the limit.

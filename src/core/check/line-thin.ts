@@ -1,11 +1,10 @@
-import { inksIn, totalInk } from '../colour';
+import { platesIn, totalLaid } from '../colour';
 import { leavesOf, type Ink } from '../drawing';
 import { formatNumber } from '../measure';
 import { framed, replace, type Rule } from './rule';
 
 /** A line in one solid ink holds at the least width; in a tint, several inks or paper it needs twice that [cp]. */
-const isSolid = (ink: Ink): boolean =>
-  ink.kind !== 'process' || (inksIn(ink.build).length === 1 && totalInk(ink.build) === 100);
+const isSolid = (ink: Ink): boolean => ink.kind !== 'process' || (platesIn(ink).length === 1 && totalLaid(ink) === 100);
 
 export const lineThinRule: Rule = {
   id: 'line-thin',

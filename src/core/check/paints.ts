@@ -9,12 +9,12 @@ export const inksOf = (frame: Frame): readonly Extract<Ink, { kind: 'process' }>
     return inks.flatMap((ink) => (ink ? processInks(ink) : []));
   });
 
-/** The builds that an ink lays down; a gradient has one at each stop. */
+/** What an ink lays down; a gradient has one at each stop. */
 const processInks = (ink: Ink): readonly Extract<Ink, { kind: 'process' }>[] =>
   ink.kind === 'process'
     ? [ink]
     : ink.kind === 'gradient'
-      ? ink.stops.map(({ build }) => ({ kind: 'process', build, overprint: false }))
+      ? ink.stops.map(({ build, spots }) => ({ kind: 'process', build, ...(spots && { spots }), overprint: false }))
       : [];
 
 export const asPaint = (build: Build): SolidPaint => ({ kind: 'process', ...build });

@@ -1,11 +1,12 @@
-import { totalInk, writeBuild, type Build } from '../colour';
+import { NO_INK, totalInk, totalLaid, writeBuild, type Build, type Laid } from '../colour';
 import { leavesOf } from '../drawing';
 import { framed, replace, type Report, type Rule, type Subject } from './rule';
 import { repaint } from '../job';
 import { asPaint, inksOf } from './paints';
 
 /** A build with no more than the limit: black stays, the three colours shrink alike. Whole percents. */
-export function withinLimit(build: Build, limit: number): Build {
+export function withinLimit({ c, m, y, k }: Build, limit: number): Build {
+  const build = { c, m, y, k };
   const total = totalInk(build);
   if (total <= limit) return build;
   const share = Math.max(0, limit - build.k) / (total - build.k);
@@ -24,6 +25,9 @@ export const totalInkRule: Rule = {
   why: 'Above the paper’s limit ink does not dry: it sets off on the next sheet, and the sheets stick.',
   check: (subject) => [...pictures(subject), ...shapes(subject)],
 };
+
+const spotsOf = (spots: readonly { readonly tint: number }[] = []): number =>
+  spots.reduce((sum, { tint }) => sum + tint, 0);
 
 /** Pictures are separated anew: black takes over what their colours give up. */
 const pictures = (subject: Subject): readonly Report[] =>
@@ -45,22 +49,25 @@ const pictures = (subject: Subject): readonly Report[] =>
 const shapes = (subject: Subject): readonly Report[] =>
   framed(subject).flatMap(({ element, frame }): Report[] => {
     const limit = subject.rules.inkLimit.value;
-    const worst = inksOf(frame).reduce<Build | undefined>(
-      (most, ink) => (totalInk(ink.build) > totalInk(most ?? { c: 0, m: 0, y: 0, k: 0 }) ? ink.build : most),
-      undefined,
-    );
-    if (!worst || totalInk(worst) <= limit + 0.5) return [];
-    const reduced = withinLimit(worst, limit);
-    const mended = repaint(element, subject.book, (paint) =>
-      paint.kind === 'process' ? asPaint(withinLimit(paint, limit)) : paint.kind === 'rgb' ? asPaint(reduced) : paint,
-    );
+    const worst = inksOf(frame).reduce<Laid>((most, ink) => (totalLaid(ink) > totalLaid(most) ? ink : most), {
+      build: NO_INK,
+    });
+    if (totalLaid(worst) <= limit + 0.5) return [];
+    // What spot inks take of the limit stays theirs.
+    const reduced = withinLimit(worst.build, limit - spotsOf(worst.spots));
+    const mended = repaint(element, subject.book, (paint) => {
+      if (paint.kind === 'process') return asPaint(withinLimit(paint, limit));
+      if (paint.kind === 'spot') return { ...paint, ...withinLimit(paint, limit - spotsOf(paint.spots)) };
+      return paint.kind === 'rgb' ? asPaint(reduced) : paint;
+    });
+    const spots = (worst.spots ?? []).map(({ name, tint }) => ` + ${name} ${Math.round(tint)}`).join('');
     return [
       {
         severity: 'fault',
         element: element.id,
         where: frame.bounds,
-        message: `${writeBuild(worst)} is ${Math.round(totalInk(worst))} %; this paper takes ${limit} %.`,
-        fixes: [replace(`Reduce to ${writeBuild(reduced)}`, mended)],
+        message: `${writeBuild(worst.build)}${spots} is ${Math.round(totalLaid(worst))} %; this paper takes ${limit} %.`,
+        fixes: [replace(`Reduce to ${writeBuild(reduced)}${spots}`, mended)],
       },
     ];
   });

@@ -1,4 +1,4 @@
-import { inksIn, totalInk } from '../colour';
+import { platesIn, totalLaid } from '../colour';
 import { leavesOf, type Ink } from '../drawing';
 import { mapLooks } from '../element';
 import { formatNumber, mmToPt } from '../measure';
@@ -8,7 +8,7 @@ import { framed, replace, type Rule } from './rule';
 const PALE = 40;
 
 function isDelicate(ink: Ink): boolean {
-  return ink.kind === 'process' && (totalInk(ink.build) < PALE || inksIn(ink.build).length > 1);
+  return ink.kind === 'process' && (totalLaid(ink) < PALE || platesIn(ink).length > 1);
 }
 
 /** Room for rounding, pt. */
