@@ -128,6 +128,12 @@ const PAGES: Readonly<Record<string, readonly Element[]>> = {
   'half clear, filled and stroked, as one': [GROUND, shape('a', [10, 10, 40, 40], { form: 'star' }, { fill: process(0, 90, 40, 0), stroke: { paint: process(0, 0, 0, 90), widthPt: 6 }, opacity: 0.6 })],
   'half clear spot': [GROUND, PALE, box('a', [10, 10, 40, 40], { fill: spot(100), opacity: 0.5 })],
   ...Object.fromEntries(BLENDED.map((blend) => [`mixed by ${blend}`, [box('g', [0, 0, 60, 60], { fill: gradient('linear', [[0, process(80, 10, 0, 0)], [100, process(0, 20, 70, 30)]], { angle: 0 }) }), box('a', [10, 15, 40, 30], { fill: gradient('linear', [[0, process(10, 70, 20, 0)], [100, process(50, 0, 60, 20)]], { angle: 90 }), blend })]])),
+  'mixing on a page that is bare in places, type beside it': [
+    box('g', [0, 0, 60, 20], { fill: process(80, 10, 0, 0) }),
+    box('a', [10, 10, 40, 20], { fill: process(10, 70, 20, 0), blend: 'multiply' }),
+    words('b', 'Hollin Ford, bare paper', [4, 34, 52, 24], { sizePt: 14, paint: process(90, 80, 30, 20) }),
+    shape('c', [40, 40, 15, 15], { form: 'star' }, { fill: null, stroke: { paint: process(0, 60, 80, 0), widthPt: 1 } }),
+  ], // prettier-ignore
   'a shadow': [GROUND, shape('a', [15, 15, 25, 25], { form: 'star' }, { fill: process(0, 0, 80, 0), effects: [{ effect: 'shadow', dx: 3, dy: 3, blur: 4, paint: process(0, 0, 0, 100) }] })],
   'a glow': [GROUND, shape('a', [15, 15, 25, 25], { form: 'ellipse' }, { fill: process(60, 60, 0, 0), effects: [{ effect: 'glow', blur: 6, spread: 1, paint: process(0, 0, 90, 0) }] })],
   'a blur and a soft edge': [GROUND, box('a', [5, 5, 22, 22], { fill: process(0, 80, 80, 0), effects: [{ effect: 'blur', blur: 3 }] }), box('b', [33, 33, 20, 20], { fill: process(0, 0, 80, 0), effects: [{ effect: 'soft-edge', blur: 4 }] })],
@@ -324,6 +330,7 @@ test.each([
   'type, reversed and overprinting',
   'a linear gradient',
   'half clear',
+  'mixing on a page that is bare in places, type beside it',
   'a shadow',
 ])('coverage agrees with Ghostscript’s ink_cov: %s', async (what) => {
   const job = makeJob(PAGES[what] ?? [], UNMARKED, SIZE);

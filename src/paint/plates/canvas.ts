@@ -55,6 +55,21 @@ export class Canvas {
     } else this.layOpaque(base, from, to, opaque, isFull, ink, blend);
   }
 
+  /** Lays a page onto paper: of what covers a pixel in part, the paper keeps its part bare. */
+  ontoPaper(): readonly Uint8Array[] {
+    const { alpha, plates } = this;
+    const { width, height } = this.box;
+    if (!alpha) return plates;
+    for (let row = 0; row < height; row += 1) {
+      if (this.covered[row] === 1) continue;
+      for (let i = row * width; i < (row + 1) * width; i += 1) {
+        const a = alpha[i] ?? 0;
+        if (a < 255) for (const plate of plates) plate[i] = between(0, plate[i] ?? 0, a);
+      }
+    }
+    return plates;
+  }
+
   /** On bare paper, which is opaque. */
   private layOpaque(base: number, from: number, to: number, opaque: Uint8Array, isFull: boolean, ink: RowInk, blend: Mixing): void {
     const { plates } = this;

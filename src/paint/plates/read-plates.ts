@@ -71,7 +71,7 @@ export function readPlates(items: readonly Item[], names: readonly string[], vie
   const canvas = new Canvas(box, names, items.some((item) => item.blend !== undefined));
   const reader = new Reader(view, names, source);
   reader.draw(items, canvas);
-  return { width: box.width, height: box.height, names, pixels: canvas.plates };
+  return { width: box.width, height: box.height, names, pixels: canvas.ontoPaper() };
 } // prettier-ignore
 
 export const pixelsOf = ({ box, scale }: PlateView): PixelBox => ({
