@@ -17,6 +17,8 @@ const config = {
   // HarfBuzz starts with a top-level await, so every test runs as an ES module.
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '\\.tsx?$': swc },
+  // Tests of files meet the bundle that makes them, not its sources.
+  resolver: '<rootDir>/scripts/jest-resolver.cjs',
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     '^server-only$': '<rootDir>/src/shims/empty.ts',

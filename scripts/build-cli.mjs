@@ -2,11 +2,11 @@ import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url).pathname;
 
-/** Bundles the command line into dist/; native and WebAssembly packages stay outside. */
+/** Bundles the command line and the room that makes files into dist/; native and WebAssembly packages stay outside. */
 export async function buildCli() {
   await build({
     absWorkingDir: root,
-    entryPoints: { ys: 'src/cli/ys.ts' },
+    entryPoints: { ys: 'src/cli/ys.ts', output: 'src/output/index.ts' },
     outdir: 'dist',
     outExtension: { '.js': '.mjs' },
     bundle: true,

@@ -1,22 +1,11 @@
-import { spawnSync } from 'node:child_process';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { jobJsonSchema, readJob } from '../core/job';
 import { inFolder } from '../testing/programs';
+import { ys } from '../testing/ys';
 import { GALLERY } from '../core/printable';
 import { formatPictures, formatsMarkdown } from './format-docs';
 import { printablesMarkdown } from './printable-docs';
-
-/** Runs the command line as a person would, without the package manager. */
-function ys(...args: string[]) {
-  // Without the options of the test runner.
-  const env = { ...process.env, NODE_OPTIONS: '' };
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/ys.mjs', ...args], {
-    encoding: 'utf8',
-    env,
-  });
-  return { status, stdout, stderr, json: () => JSON.parse(stdout) as unknown };
-}
 
 test('new, describe, check and export, one after another', async () => {
   await inFolder((folder) => {

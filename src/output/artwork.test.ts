@@ -104,7 +104,7 @@ async function firstMask(front: readonly Element[]) {
   const groups = (items: readonly Item[]): readonly GroupItem[] => items.flatMap((i) => (i.kind === 'group' ? [i, ...groups(i.items)] : [])); // prettier-ignore
   const group = groups(itemsOf(desk.sides[0]?.drawing ?? ({ frames: [], repeated: [], reserved: [] } as never))).find((g) => g.mask); // prettier-ignore
   if (!group?.mask) throw new Error('no mask');
-  return { blur: group.mask.blur, ...(await blurredMask(desk, group.mask)) };
+  return { blur: group.mask.blur, ...(await blurredMask(desk, group.mask, 300)) };
 }
 
 describe('shadows and blur against the closed form of a blurred box', () => {

@@ -15,7 +15,8 @@ export const cmykJpeg = (pixels: Uint8Array, size: PictureSize, quality: number)
 const SHORT = 3;
 const LONG = 4;
 
-function separatedTiff(pixels: Uint8Array, { width, height }: PictureSize): Buffer {
+/** CMYK pixels as a plain TIFF (TIFF 6.0, section 16). */
+export function separatedTiff(pixels: Uint8Array, { width, height }: PictureSize): Buffer {
   const entries: readonly (readonly [tag: number, type: number, count: number, value: number])[] = [
     [256, LONG, 1, width],
     [257, LONG, 1, height],

@@ -1,7 +1,7 @@
 import { deflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { openPicture } from '../bring-in/picture';
-import { isOtherRgb, type PictureConverter } from '../bring-in/profile';
+import { colourOfProfile, everyThird, type PictureConverter } from '../bring-in/profile';
 import type { Adjust } from '../core/element';
 import type { PictureAsset } from '../core/job';
 import type { EncodedPicture } from '../paint/pdf';
@@ -83,10 +83,17 @@ async function separated(
       : { ...grown, space: 'cmyk', pixels: converter.rgbToCmyk(rgb), ...clear };
   }
   const clear = asset.alpha ? { alpha: await rawAlpha(bytes, asset, size) } : {};
+  const tagged = asset.profile === null ? undefined : (await openPicture(bytes).metadata()).icc;
+  const meant = tagged && colourOfProfile(tagged);
   const pipeline = sized(bytes, asset, size).removeAlpha();
+  /** Its numbers as they are, for conversions by a profile of its own. */
+  const own = () => sized(bytes, asset, size, true).removeAlpha();
   switch (asset.colour) {
     case 'grey': {
-      const grey = await pipeline.toColourspace('b-w').raw().toBuffer();
+      const grey =
+        tagged && meant === 'grey'
+          ? converter.taggedToGrey(tagged, await own().toColourspace('b-w').raw().toBuffer())
+          : await pipeline.toColourspace('b-w').raw().toBuffer();
       return { ...size, space: 'grey', pixels: grey.map((v) => 255 - v), ...clear };
     }
     case 'cmyk': {
@@ -94,14 +101,12 @@ async function separated(
       return { ...size, space: 'cmyk', pixels, ...clear };
     }
     case 'rgb': {
-      const tagged = asset.profile === null ? undefined : (await openPicture(bytes).metadata()).icc;
-      if (tagged && (await isOtherRgb(tagged))) {
-        // Straight to the press: by way of sRGB, colours that both have and sRGB has not would be lost.
-        const own = await sized(bytes, asset, size, true).removeAlpha().toColourspace('srgb').raw().toBuffer();
-        return { ...size, space: 'cmyk', pixels: converter.taggedToCmyk(tagged, own), ...clear };
-      }
-      const rgb = await pipeline.toColourspace('srgb').raw().toBuffer();
-      return { ...size, space: 'cmyk', pixels: converter.rgbToCmyk(rgb), ...clear };
+      // Straight to the press: by way of sRGB, colours that both have and sRGB has not would be lost.
+      const pixels =
+        tagged && meant === 'rgb'
+          ? converter.taggedToCmyk(tagged, await own().toColourspace('srgb').raw().toBuffer())
+          : converter.rgbToCmyk(await pipeline.toColourspace('srgb').raw().toBuffer());
+      return { ...size, space: 'cmyk', pixels, ...clear };
     }
   }
 }
@@ -135,9 +140,6 @@ async function encodeGrey(raw: Uint8Array, size: PictureSize, lossless: boolean)
     : await sharp(raw, { raw: { ...size, channels: 1 } }).toColourspace('b-w').jpeg({ quality: QUALITY }).toBuffer(); // prettier-ignore
   return { ...size, space: 'grey', bytes, filter: lossless ? 'deflate' : 'jpeg', inverted: false };
 }
-
-const everyThird = (rgb: Uint8Array): Uint8Array =>
-  Uint8Array.from({ length: rgb.length / 3 }, (_, i) => rgb[i * 3] ?? 0);
 
 /** The picture’s pixels in sRGB as its frame wants them. */
 export async function pictureRgb(

@@ -1,75 +1,19 @@
-import { PDFArray, PDFDict, PDFDocument, PDFHexString, PDFName } from '@cantoo/pdf-lib';
-import { createHash } from 'node:crypto';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import sharp from 'sharp';
-import type { Blend, Element, Finishing, Job, Paint, PictureAsset, SolidPaint } from '../core/job';
-import type { SpotInk } from '../core/element';
-import { edges } from '../core/layout';
+import type { Blend, Element, Finishing, Paint } from '../core/job';
 import { LAID_OUT } from '../demo';
 import { demoPiece } from '../testing/demo';
 import { pdfOf } from '../testing/exports';
-import { box, inMemory, line, makeJob, picture, pictureFacts, shape, words } from '../testing/jobs';
-import { inFolder, platesOf, run, type Plate } from '../testing/programs';
+import { box, inMemory, line, makeJob, picture, shape, words } from '../testing/jobs';
+import { INKS, PPI, SIZE, UNMARKED, bothPlates, drawn, expectAlike, gradient, process, spot } from '../testing/plates';
+import { inFolder, run } from '../testing/programs';
 import { coverageOf } from '../paint/plates';
-import { openDesk, plateItems, pressPage, sidePlates, type AssetSource } from './index';
+import { openDesk, plateItems, pressPage, sidePlates } from './index';
 
 const AT = new Date('2026-05-01T09:00:00Z');
-const PPI = 100;
-/** Ghostscript paints every pixel that an area touches; drawn finer and averaged it comes near to true areas. */
-const FINER = 6;
-
-const process = (c: number, m: number, y: number, k: number, overprint?: boolean) =>
-  ({ kind: 'process', c, m, y, k, ...(overprint !== undefined && { overprint }) }) as const;
-const spot = (
-  tint: number,
-  more: { c?: number; m?: number; y?: number; k?: number; overprint?: boolean } = {},
-): SolidPaint => ({
-  kind: 'spot',
-  c: 0,
-  m: 0,
-  y: 0,
-  k: 0,
-  spots: [{ ink: 'Silver', tint }],
-  ...more,
-});
-
-const INKS: SpotInk[] = [
-  { name: 'Silver', finish: 'metallic', c: 0, m: 0, y: 0, k: 45 },
-  { name: 'Moon glow', finish: 'fluorescent', c: 0, m: 20, y: 90, k: 0 },
-];
 
 const GROUND = box('ground', [0, 0, 60, 60], { fill: process(60, 20, 0, 0) });
 const PALE = box('pale', [0, 20, 60, 20], { fill: process(0, 30, 60, 10) });
-const gradient = (shape: 'linear' | 'radial', stops: readonly (readonly [at: number, paint: SolidPaint, opacity?: number])[], more: object = {}): Paint => ({
-  kind: 'gradient', shape, angle: 30, length: 100, centre: { x: 0.5, y: 0.5 }, stops: stops.map(([at, paint, opacity = 1]) => ({ at, paint, opacity })), ...more,
-}); // prettier-ignore
-
-/** A picture drawn here: bars of colour with a wave through them. */
-async function drawn(format: 'png' | 'jpeg' | 'tiff', colour: 'rgb' | 'grey' | 'cmyk', alpha: boolean): Promise<{ sha: string; bytes: Uint8Array; facts: PictureAsset }> {
-  const [width, height] = [320, 240];
-  const channels = colour === 'cmyk' ? 4 : colour === 'grey' ? 1 : alpha ? 4 : 3;
-  const pixels = new Uint8Array(width * height * channels);
-  for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1)
-      for (let c = 0; c < channels; c += 1) {
-        const isAlpha = alpha && c === 3;
-        const value = isAlpha ? 127 + 127 * Math.sin(x / 40) : 127 + 100 * Math.sin(x / (120 + 11 * c)) * Math.cos(y / (140 - 7 * c));
-        pixels[(y * width + x) * channels + c] = Math.round(value);
-      }
-  const raw = sharp(pixels, { raw: { width, height, channels } });
-  const image = colour === 'cmyk' ? sharp(await cmykTiff(pixels, width, height)) : raw;
-  const bytes = new Uint8Array(colour === 'cmyk' ? await cmykTiff(pixels, width, height) : await (format === 'png' ? image.png() : image.jpeg({ quality: 95 })).toBuffer());
-  return { sha: createHash('sha256').update(bytes).digest('hex'), bytes, facts: { ...pictureFacts(width, height), format, colour, alpha } };
-} // prettier-ignore
-
-const cmykTiff = (pixels: Uint8Array, width: number, height: number) =>
-  sharp(pixels, { raw: { width, height, channels: 4 } })
-    .pipelineColourspace('cmyk')
-    .toColourspace('cmyk')
-    .tiff({ compression: 'none' })
-    .toBuffer();
-
 const BLENDED: readonly Blend[] = ['multiply', 'screen', 'overlay', 'darken', 'lighten', 'color-dodge', 'color-burn', 'hard-light', 'soft-light', 'difference', 'exclusion']; // prettier-ignore
 
 /** Every construct of a drawing, one a page. */
@@ -140,96 +84,6 @@ const PAGES: Readonly<Record<string, readonly Element[]>> = {
   'copies in a grid': [GROUND, box('a', [2, 2, 5, 5], { fill: process(0, 60, 80, 0), repeat: [{ way: 'rows', in: { box: 'trim' }, across: 6, down: 6, gapAcross: 4, gapDown: 4 }] })],
 }; // prettier-ignore
 
-const SIZE = { size: { width: 60, height: 60 }, bleed: edges(0) };
-const UNMARKED = {
-  output: {
-    ...makeJob().output,
-    marks: { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false },
-  },
-};
-
-interface Plated {
-  readonly name: string;
-  readonly width: number;
-  readonly height: number;
-  readonly ours: Uint8Array;
-  readonly theirs: Plate;
-}
-
-/** @param off name of a layer that is switched off for both */
-async function bothPlates(job: Job, assets: AssetSource, side: number, off?: string): Promise<readonly Plated[]> {
-  const desk = await openDesk(job, assets);
-  const shown = desk.sides[side];
-  if (!shown) throw new Error('no such side');
-  const { sheet, parts } = pressPage(desk, shown, AT);
-  const items = off === undefined ? plateItems(desk, shown, AT, { marks: true }) : parts.flatMap((part) => ('items' in part ? part.items : part.layer.name === off ? [] : part.layer.items));
-  const ours = await sidePlates(desk, shown, items, { box: sheet, scale: PPI / 25.4 });
-  const pdf = await pdfOf(job, assets);
-  const theirs = await platesOf(off === undefined ? pdf : await without(pdf, off), side + 1, PPI, FINER);
-  expect([...theirs.keys()].filter((name) => (theirs.get(name)?.mean ?? 0) > 0).sort()).toEqual([...ours.names].filter((_, i) => ours.pixels[i]?.some((v) => v > 0)).sort());
-  return [...theirs].flatMap(([name, plate]) => {
-    const own = ours.pixels[ours.names.indexOf(name)];
-    return own ? [{ name, ours: own, theirs: plate, width: ours.width, height: ours.height }] : [];
-  });
-} // prettier-ignore
-
-/** A PDF with one of its layers (optional-content groups) off, as a viewer would switch it (ISO 32000-1, 8.11.4.3). */
-async function without(pdf: Uint8Array, layer: string): Promise<Uint8Array> {
-  const document = await PDFDocument.load(pdf);
-  const content = document.catalog.lookup(PDFName.of('OCProperties'), PDFDict);
-  const off = content.lookup(PDFName.of('OCGs'), PDFArray).asArray().filter((ref) => document.context.lookup(ref, PDFDict).lookup(PDFName.of('Name'), PDFHexString).decodeText() === layer);
-  expect(off).toHaveLength(1);
-  content.lookup(PDFName.of('D'), PDFDict).set(PDFName.of('OFF'), document.context.obj(off));
-  return document.save();
-} // prettier-ignore
-
-/** Sides of the squares that are compared by their means, pixels. */
-const BLOCK = 8;
-/** A pixel differs from its neighbour by more than this at an edge, of 255. */
-const EDGE = 8;
-
-/**
- * Two plates of one page.
- * @returns the mean absolute difference, and the largest difference of the means of a square without an edge in it, both in percent
- */
-function difference({ ours, theirs, width, height }: Plated): { readonly mean: number; readonly region: number } {
-  expect(Math.abs(theirs.width - width) + Math.abs(theirs.height - height)).toBeLessThanOrEqual(2);
-  const [w, h] = [Math.min(width, theirs.width), Math.min(height, theirs.height)];
-  const at = (x: number, y: number) => theirs.ink[y * theirs.width + x] ?? 0;
-  const own = (x: number, y: number) => ours[y * width + x] ?? 0;
-  /** Whether a plate changes from a pixel to its neighbour. */
-  const jumps = (of: typeof at, x: number, y: number, dx: number, dy: number) => x + dx >= 0 && y + dy >= 0 && x + dx < w && y + dy < h && Math.abs(of(x + dx, y + dy) - of(x, y)) > EDGE;
-  let sum = 0;
-  let region = 0;
-  for (let top = 0; top < h; top += BLOCK)
-    for (let left = 0; left < w; left += BLOCK) {
-      let signed = 0;
-      let count = 0;
-      let isEdge = false;
-      for (let y = top; y < Math.min(h, top + BLOCK); y += 1)
-        for (let x = left; x < Math.min(w, left + BLOCK); x += 1) {
-          const d = own(x, y) - at(x, y);
-          sum += Math.abs(d);
-          signed += d;
-          count += 1;
-          // The pixels around a square belong to it: an edge beside it reaches in.
-          if (AROUND.some(([dx, dy]) => jumps(at, x, y, dx, dy) || jumps(own, x, y, dx, dy))) isEdge = true;
-        }
-      if (!isEdge) region = Math.max(region, Math.abs(signed / count));
-    }
-  return { mean: sum / (w * h) / 2.55, region: region / 2.55 };
-} // prettier-ignore
-
-const AROUND = [[1, 0], [0, 1], [-1, 0], [0, -1]] as const; // prettier-ignore
-
-function expectAlike(what: string, plates: readonly Plated[]): void {
-  for (const plate of plates) {
-    const { mean, region } = difference(plate);
-    // Both are said where they fail.
-    expect([what, plate.name, mean < 0.5 || mean, region < 2 || region]).toEqual([what, plate.name, true, true]);
-  }
-}
-
 /** Pieces that Ghostscript separates in seconds. */
 const SMALL: readonly string[] = ['business-card', 'observing-pad'];
 
@@ -240,12 +94,12 @@ describe('plates are those that Ghostscript separates from the press file (tiffs
   });
 
   test.each([
-    ['RGB', 'jpeg', 'rgb', false],
-    ['RGB, partly clear', 'png', 'rgb', true],
-    ['grey', 'png', 'grey', false],
-    ['CMYK', 'tiff', 'cmyk', false],
-  ] as const)('a %s picture, level, turned and mirrored', async (what, format, colour, alpha) => {
-    const { sha, bytes, facts } = await drawn(format, colour, alpha);
+    ['RGB', { format: 'jpeg', colour: 'rgb' }],
+    ['RGB, partly clear', { format: 'png', colour: 'rgb', veil: 'bars' }],
+    ['grey', { format: 'png', colour: 'grey' }],
+    ['CMYK', { format: 'tiff', colour: 'cmyk' }],
+  ] as const)('a %s picture, level, turned and mirrored', async (what, kind) => {
+    const { sha, bytes, facts } = await drawn(kind);
     const elements = [
       GROUND,
       picture('a', sha, [3, 3, 26, 20]),

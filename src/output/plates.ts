@@ -1,12 +1,9 @@
-import type { Item, PictureItem } from '../core/drawing';
-import { pictureAsset } from '../core/job';
-import { effectivePpi } from '../core/compose';
+import { imagesIn, pictureKey, type Item } from '../core/drawing';
 import { MM_PER_INCH } from '../core/measure';
 import { plateNames, readPlates, type InkPixels, type PlateSource, type PlateView, type Plates } from '../paint/plates';
-import { CannotExport } from './cannot-export';
 import type { Desk, DeskSide } from './desk';
-import { treatmentOf } from './pdf-request';
-import { inkPixels, sentSize } from './pictures';
+import { pictureBytes, pictureUse } from './picture-use';
+import { inkPixels } from './pictures';
 import { pressPage } from './press';
 
 /** What is read onto plates: the artwork and its layers, as the press file has them, with its marks or without. */
@@ -17,39 +14,26 @@ export function plateItems(desk: Desk, side: DeskSide, at: Date, has: { readonly
 }
 
 /** The inks of the pictures among items, as many pixels as the press file has and no more than the view can show. */
-export async function picturesFor(desk: Desk, side: DeskSide, items: readonly Item[], scale: number): Promise<(item: PictureItem) => InkPixels | undefined> {
+export async function picturesFor(
+  desk: Desk,
+  side: DeskSide,
+  items: readonly Item[],
+  scale: number,
+): Promise<PlateSource['picture']> {
   const converter = desk.profile.pictures();
   // As the press file has them; twice as fine as the view, so that what is averaged is what would be printed.
-  const needed = Math.min(side.rules.ppi.value, (2 * scale * MM_PER_INCH) / 1.5);
+  const seen = Math.min(side.rules.ppi.value, (2 * scale * MM_PER_INCH) / 1.5);
   const known = new Map<string, InkPixels>();
-  const byItem = new Map<PictureItem, InkPixels>();
-  for (const item of picturesIn(items)) {
-    const asset = pictureAsset(desk.job.assets, item.picture);
-    if (!asset) continue;
-    const size = sentSize(asset, effectivePpi(item.image, asset), needed);
-    const treatment = treatmentOf(item, size);
-    const key = JSON.stringify([item.picture, size, treatment]);
-    let found = known.get(key);
-    if (!found) {
-      const bytes = await desk.assets.get(item.picture);
-      if (!bytes) throw new CannotExport(`The picture “${asset.name}” is missing. Bring it in again.`);
-      found = await inkPixels(bytes, asset, size, converter, treatment);
-      known.set(key, found);
-    }
-    byItem.set(item, found);
+  for (const item of imagesIn(items)) {
+    // A colour is cleared by what the press file’s pixels are: in fewer, it would lie elsewhere.
+    const needed = item.kind === 'picture' && item.adjust?.clear ? side.rules.ppi.value : seen;
+    const use = item.kind === 'picture' ? pictureUse(desk.job, item, needed) : undefined;
+    if (item.kind !== 'picture' || !use || known.has(pictureKey(item))) continue;
+    const bytes = await pictureBytes(desk, use);
+    known.set(pictureKey(item), await inkPixels(bytes, use.asset, use.size, converter, use.treatment));
   }
-  return (item) => byItem.get(item);
-} // prettier-ignore
-
-/** Pictures, those of soft masks too. */
-const picturesIn = (items: readonly Item[]): readonly PictureItem[] =>
-  items.flatMap((item) =>
-    item.kind === 'group'
-      ? [...picturesIn(item.items), ...(item.mask ? picturesIn(item.mask.of) : [])]
-      : item.kind === 'picture'
-        ? [item]
-        : [],
-  );
+  return (item) => known.get(pictureKey(item));
+}
 
 /** What the plate reader asks of a desk. */
 export const plateSource = (desk: Desk, picture: PlateSource['picture']): PlateSource => ({

@@ -1,6 +1,5 @@
 import { deflateSync } from 'node:zlib';
-import { itemsOf, leavesOf, type Item, type PictureItem, type SoftMask } from '../core/drawing';
-import { pictureAsset } from '../core/job';
+import { itemsOf, leavesOf, pictureKey, type Item, type PictureItem, type SoftMask } from '../core/drawing';
 import type { Rect } from '../core/layout';
 import { MM_PER_INCH } from '../core/measure';
 import type { EncodedMask, PdfRequest } from '../paint/pdf';
@@ -8,7 +7,7 @@ import { svgMask } from '../paint/svg';
 import { CannotExport } from './cannot-export';
 import type { Desk } from './desk';
 import { gaussian } from '../paint/gaussian';
-import { silhouettePng } from './silhouette';
+import { silhouettePng, type SilhouetteDesk } from './silhouette';
 
 /** Pixels to a standard deviation: a Gaussian has nothing finer to show. */
 const PER_SIGMA = 6;
@@ -19,13 +18,15 @@ const [MOST_PIXELS, FINEST] = [1_500_000, 600];
 
 /** Every soft mask of a job as a grey image: the silhouette drawn, then blurred by a true Gaussian. */
 export async function masksOf(desk: Desk): Promise<PdfRequest['softMask']> {
-  const masks = desk.sides.flatMap(({ drawing }) => masksIn(itemsOf(drawing)));
+  const masks = desk.sides.flatMap(({ drawing, rules }) =>
+    masksIn(itemsOf(drawing)).map((mask) => ({ mask, ppi: rules.ppi.value })),
+  );
   const drawn = new Map<SoftMask, EncodedMask>();
   // What is the same is drawn once: copies share their masks.
   const known = new Map<string, EncodedMask>();
-  for (const mask of masks) {
-    const key = JSON.stringify(mask);
-    const made = known.get(key) ?? (await drawMask(desk, mask));
+  for (const { mask, ppi } of masks) {
+    const key = JSON.stringify([mask, ppi]);
+    const made = known.get(key) ?? (await drawMask(desk, mask, ppi));
     known.set(key, made);
     drawn.set(mask, made);
   }
@@ -40,15 +41,16 @@ const masksIn = (items: readonly Item[]): readonly SoftMask[] =>
   items.flatMap((item) => (item.kind === 'group' ? [...(item.mask ? [item.mask] : []), ...masksIn(item.items)] : []));
 
 /** @returns white where the mask lets through, before deflating: see `blurredMask` */
-async function drawMask(desk: Desk, mask: SoftMask): Promise<EncodedMask> {
-  const { pixels, ...image } = await blurredMask(desk, mask);
+async function drawMask(desk: Desk, mask: SoftMask, ppi: number): Promise<EncodedMask> {
+  const { pixels, ...image } = await blurredMask(desk, mask, ppi);
   return { ...image, bytes: deflateSync(pixels) };
 }
 
-/** A soft mask as grey pixels over its region, which is given back as the pixels cover it. */
+/** A soft mask as grey pixels over its region, which is given back as the pixels cover it. @param ppi resolution the job needs of pictures */
 export async function blurredMask(
-  desk: Pick<Desk, 'assets' | 'fonts' | 'colour' | 'job'>,
+  desk: Pick<Desk, 'fonts' | 'colour'> & SilhouetteDesk,
   mask: SoftMask,
+  ppi: number,
 ): Promise<{ readonly width: number; readonly height: number; readonly region: Rect; readonly pixels: Uint8Array }> {
   const { Resvg } = await import('@resvg/resvg-js');
   const { blur } = mask;
@@ -61,14 +63,14 @@ export async function blurredMask(
   const hrefs = new Map<string, string>();
   for (const item of leavesOf(mask.of)) {
     if (item.kind !== 'picture') continue;
-    hrefs.set(item.picture, await silhouetteHref(desk, item, wide));
+    hrefs.set(pictureKey(item), await silhouetteHref(desk, item, ppi, wide));
   }
   const svg = svgMask(
     { ...mask, region },
     {
       fonts: desk.fonts.set,
       colour: desk.colour,
-      picture: (item) => hrefs.get(item.picture) ?? '',
+      picture: (item) => hrefs.get(pictureKey(item)) ?? '',
       page: () => '',
     },
   );
@@ -93,11 +95,9 @@ function averaged(pixels: Uint8Array, stride: number, width: number, height: num
   return out.map((sum) => sum / (FINER * FINER));
 }
 
-async function silhouetteHref(desk: Pick<Desk, 'assets' | 'job'>, item: PictureItem, wide: number): Promise<string> {
-  const asset = pictureAsset(desk.job.assets, item.picture);
-  const bytes = await desk.assets.get(item.picture);
-  if (!asset || !bytes) return '';
-  return `data:image/png;base64,${Buffer.from(await silhouettePng(bytes, asset, wide, item.adjust)).toString('base64')}`;
+async function silhouetteHref(desk: SilhouetteDesk, item: PictureItem, ppi: number, wide: number): Promise<string> {
+  const png = await silhouettePng(desk, item, ppi, wide);
+  return png ? `data:image/png;base64,${Buffer.from(png).toString('base64')}` : '';
 }
 
 /** The bytes of every document that a job’s sides show pages of. */

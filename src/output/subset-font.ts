@@ -25,9 +25,10 @@ interface SubsetExports {
   readonly _initialize?: () => void;
 }
 
-/** hb-subset.h: keep glyph ids; drop hinting. Set 3: tables dropped. */
+/** hb-subset.h: keep glyph ids; drop hinting; keep the box that stands for a missing sign. Set 3: tables dropped. */
 const RETAIN_GIDS = 0x2;
 const NO_HINTING = 0x1;
+const NOTDEF_OUTLINE = 0x40;
 const DROP_TABLES = 3;
 const READONLY = 1;
 
@@ -51,7 +52,7 @@ export async function loadSubsetter(): Promise<Subsetter> {
     const blob = hb.hb_blob_create(data, sfnt.length, READONLY, 0, 0);
     const face = hb.hb_face_create(blob, 0);
     const input = hb.hb_subset_input_create_or_fail();
-    hb.hb_subset_input_set_flags(input, RETAIN_GIDS | NO_HINTING);
+    hb.hb_subset_input_set_flags(input, RETAIN_GIDS | NO_HINTING | NOTDEF_OUTLINE);
     const glyphs = hb.hb_subset_input_glyph_set(input);
     for (const gid of gids) hb.hb_set_add(glyphs, gid);
     const drop = hb.hb_subset_input_set(input, DROP_TABLES);

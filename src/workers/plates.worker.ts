@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import { fetchProfile, type PictureConverter } from '../bring-in/profile';
 import type { Build } from '../core/colour';
-import type { Item, PageItem, PictureItem } from '../core/drawing';
+import { imagesIn, type Item, type PageItem, type PictureItem } from '../core/drawing';
 import type { Path, Rect } from '../core/layout';
 import {
   coverageOf,
@@ -52,7 +52,7 @@ export interface PlateFacts {
 }
 
 const glyphs = new Map<string, { readonly path: Path; readonly unitsPerEm: number }>();
-const pictures = new Map<string, Promise<InkPixels | undefined>>();
+const pictures = new Map<string, Promise<InkPixels>>();
 const profiles = new Map<string, Promise<PictureConverter>>();
 
 let last: { readonly plates: Plates; readonly asked: PlatesAsked } | undefined;
@@ -63,54 +63,56 @@ async function bytesOf(path: string): Promise<Uint8Array> {
   return new Uint8Array(await response.arrayBuffer());
 }
 
-function converterFor(profile: string): Promise<PictureConverter> {
-  const before = profiles.get(profile);
+/** What is fetched once and kept. A failure is not: who asks next tries again. */
+function kept<T>(known: Map<string, Promise<T>>, key: string, make: () => Promise<T>, most: number): Promise<T> {
+  const before = known.get(key);
   if (before) return before;
-  const made = fetchProfile(profile).then((opened) => opened.pictures());
-  profiles.set(profile, made);
+  const made = make();
+  made.catch(() => known.delete(key));
+  if (known.size >= most) known.clear();
+  known.set(key, made);
   return made;
 }
 
+const converterFor = (profile: string): Promise<PictureConverter> =>
+  kept(profiles, profile, async () => (await fetchProfile(profile)).pictures(), 8);
+
+/** Pixels by where they come from; undefined when they could not be fetched, which is said and tried again. */
+const pixelsOnce = (address: string, make: () => Promise<InkPixels>): Promise<InkPixels | undefined> =>
+  kept(pictures, address, make, 60).catch(() => undefined);
+
+/** Pixels across that a picture is asked for at most. */
+const MOST_WIDE = 6000;
+
 /** Widths are asked for in steps of half an octave, so that a small zoom fetches nothing anew. */
 const stepped = (pixels: number): number =>
-  Math.min(6000, Math.max(16, Math.round(2 ** (Math.ceil(Math.log2(pixels) * 2) / 2))));
+  Math.min(MOST_WIDE, Math.max(16, Math.round(2 ** (Math.ceil(Math.log2(pixels) * 2) / 2))));
 
-function addressOf(item: PictureItem, scale: number, profile: string): string {
+/** Where the pixels of a picture or page are fetched; who has the same address shows the same, copies of items too. */
+function addressOf(item: PictureItem | PageItem, scale: number, profile: string): string {
+  if (item.kind === 'page') return `/api/assets/${item.document}/page/${item.page}`;
   const [a, b] = item.matrix;
-  const width = stepped(item.image.width * scale * Math.hypot(a, b));
+  // A colour is cleared by all the pixels that there are: in fewer, it would lie elsewhere.
+  const width = item.adjust?.clear ? MOST_WIDE : stepped(item.image.width * scale * Math.hypot(a, b));
   const query = new URLSearchParams({ profile, width: String(width) });
   if (item.adjust) query.set('adjust', JSON.stringify(item.adjust));
   if (item.blur) query.set('blur', ((item.blur / item.image.width) * width).toFixed(2));
   return `/api/assets/${item.picture}/inks?${query.toString()}`;
 }
 
-function pictureAt(address: string): Promise<InkPixels | undefined> {
-  const before = pictures.get(address);
-  if (before) return before;
-  const made = bytesOf(address)
-    .then(unpackInks)
-    .catch(() => {
-      // A failure is not remembered: the next reading tries again.
-      pictures.delete(address);
-      return undefined;
-    });
-  if (pictures.size > 60) pictures.clear();
-  pictures.set(address, made);
-  return made;
-}
+const pictureAt = (address: string): Promise<InkPixels | undefined> =>
+  pixelsOnce(address, async () => unpackInks(await bytesOf(address)));
 
 /** A page of somebody else’s document as its picture on the bench, converted: near, and said to be no more. */
-async function pageAt(item: PageItem, profile: string): Promise<InkPixels | undefined> {
-  const address = `/api/assets/${item.document}/page/${item.page}`;
-  const known = pictures.get(`${profile} ${address}`);
-  if (known) return known;
-  const made = (async (): Promise<InkPixels | undefined> => {
+function pageAt(item: PageItem, profile: string): Promise<InkPixels | undefined> {
+  const address = addressOf(item, 1, profile);
+  return pixelsOnce(`${profile} ${address}`, async () => {
     const response = await fetch(address);
-    if (!response.ok) return undefined;
+    if (!response.ok) throw new Error(`${address} could not be loaded.`);
     const bitmap = await createImageBitmap(await response.blob());
     const { width, height } = bitmap;
     const context = new OffscreenCanvas(width, height).getContext('2d');
-    if (!context) return undefined;
+    if (!context) throw new Error('This browser cannot read the pixels of a page.');
     context.drawImage(bitmap, 0, 0);
     const { data } = context.getImageData(0, 0, width, height);
     const rgb = new Uint8Array(width * height * 3);
@@ -120,41 +122,29 @@ async function pageAt(item: PageItem, profile: string): Promise<InkPixels | unde
       alpha[i] = data[i * 4 + 3] ?? 255;
     }
     return { width, height, space: 'cmyk', pixels: (await converterFor(profile)).rgbToCmyk(rgb), alpha };
-  })();
-  pictures.set(`${profile} ${address}`, made);
-  return made;
+  });
 }
-
-const imagesIn = (items: readonly Item[]): readonly (PictureItem | PageItem)[] =>
-  items.flatMap((item) =>
-    item.kind === 'group'
-      ? [...imagesIn(item.items), ...(item.mask ? imagesIn(item.mask.of) : [])]
-      : item.kind === 'picture' || item.kind === 'page'
-        ? [item]
-        : [],
-  );
 
 async function read({
   items,
   view,
   profile,
 }: PlatesAsked): Promise<{ plates: Plates; missing: readonly string[]; took: number }> {
-  const found = new Map<Item, InkPixels>();
+  const addressIn = (item: PictureItem | PageItem) => addressOf(item, view.scale, profile);
+  const found = new Map<string, InkPixels>();
   const missing: string[] = [];
   await Promise.all(
     imagesIn(items).map(async (item) => {
-      const pixels = await (item.kind === 'picture'
-        ? pictureAt(addressOf(item, view.scale, profile))
-        : pageAt(item, profile));
-      if (pixels) found.set(item, pixels);
+      const pixels = await (item.kind === 'picture' ? pictureAt(addressIn(item)) : pageAt(item, profile));
+      if (pixels) found.set(addressIn(item), pixels);
       else missing.push(item.from);
     }),
   );
   const start = performance.now();
   const plates = readPlates(items, plateNames(items), view, {
     outline: (font, gid) => glyphs.get(`${font} ${gid}`),
-    picture: (item) => found.get(item),
-    page: (item) => found.get(item),
+    picture: (item) => found.get(addressIn(item)),
+    page: (item) => found.get(addressIn(item)),
   });
   return { plates, missing, took: performance.now() - start };
 }

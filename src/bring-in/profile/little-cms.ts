@@ -50,6 +50,8 @@ export interface PictureConverter {
   readonly rgbToCmyk: (pixels: Uint8Array) => Uint8Array;
   /** RGB of a profile of its own to the press, likewise. @param icc its file */
   readonly taggedToCmyk: (icc: Uint8Array, pixels: Uint8Array) => Uint8Array;
+  /** Grey of a profile of its own to the grey of sRGB, one byte a pixel. @param icc its file */
+  readonly taggedToGrey: (icc: Uint8Array, pixels: Uint8Array) => Uint8Array;
   /** The press as a screen shows it, the paper white. */
   readonly cmykToRgb: (pixels: Uint8Array) => Uint8Array;
   /** sRGB and the press in L*a*b* D50, three floats a pixel; the press relative to its paper. */
@@ -134,22 +136,17 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
       // 16 bits, although pictures have 8: the 8-bit path of the library errs by up to 2.7 % of ink.
       const toCmyk = link(srgb, rgb16, profile, cmyk16, INTENT[way.intent], black | fine);
       const toRgb = link(profile, cmyk16, srgb, rgb16, shown, compensate);
-      const tagged: { readonly icc: Uint8Array; readonly transform: number }[] = [];
-      /** Pictures of one camera carry one profile: its table is made once. */
-      const fromTagged = (icc: Uint8Array): number => {
-        const before = tagged.find((one) => isSame(one.icc, icc));
-        if (before) return before.transform;
-        const own = cms.cmsOpenProfileFromMem(icc, icc.byteLength);
-        if (!own) throw new Error('The profile of a picture cannot be read.');
-        const transform = link(own, rgb16, profile, cmyk16, INTENT[way.intent], black | fine);
-        tagged.push({ icc, transform });
-        return transform;
-      };
+      const fromRgb = taggedWith(cms, (own) => link(own, rgb16, profile, cmyk16, INTENT[way.intent], black | fine));
+      const fromGrey = taggedWith(cms, (own) => {
+        const grey16 = cms.cmsFormatterForColorspaceOfProfile(own, 2, false);
+        return link(own, grey16, srgb, rgb16, shown, compensate | exact);
+      });
       const toLab = (pixels: Uint8Array) => labsInStrips(cms, cmykToLab, pixels, 4);
       const limiterTo = remembered(String, (limit: number) => inkLimiter(limit, toLab));
       return {
         rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk, pixels, 3, 4),
-        taggedToCmyk: (icc, pixels) => convertInStrips(cms, fromTagged(icc), pixels, 3, 4),
+        taggedToCmyk: (icc, pixels) => convertInStrips(cms, fromRgb(icc), pixels, 3, 4),
+        taggedToGrey: (icc, pixels) => everyThird(convertInStrips(cms, fromGrey(icc), pixels, 1, 3)),
         cmykToRgb: (pixels) => convertInStrips(cms, toRgb, pixels, 4, 3),
         rgbToLab: (pixels) => labsInStrips(cms, rgbToLab, pixels, 3),
         cmykToLab: toLab,
@@ -158,6 +155,24 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
     }),
   };
 } // prettier-ignore
+
+/** Conversions from the profiles that pictures carry. Pictures of one camera carry one profile: its table is made once. */
+function taggedWith(cms: LittleCms, link: (own: number) => number): (icc: Uint8Array) => number {
+  const made: { readonly icc: Uint8Array; readonly transform: number }[] = [];
+  return (icc) => {
+    const before = made.find((one) => isSame(one.icc, icc));
+    if (before) return before.transform;
+    const own = cms.cmsOpenProfileFromMem(icc, icc.byteLength);
+    if (!own) throw new Error('The profile of a picture cannot be read.');
+    const transform = link(own);
+    made.push({ icc, transform });
+    return transform;
+  };
+}
+
+/** The first of three channels that are equal. */
+export const everyThird = (rgb: Uint8Array): Uint8Array =>
+  Uint8Array.from({ length: rgb.length / 3 }, (_, i) => rgb[i * 3] ?? 0);
 
 const isSame = (one: Uint8Array, two: Uint8Array): boolean =>
   one.length === two.length && one.every((byte, i) => byte === two[i]);

@@ -11,10 +11,7 @@ import {
   type Lab,
   type Rgb,
 } from '../../core/colour';
-import { crc32, deflateSync } from 'node:zlib';
-import sharp from 'sharp';
-import { inkPixels, loadLittleCms, openConversion, openShipped } from '../../output';
-import { readPicture } from '../picture';
+import { loadLittleCms, openConversion, openShipped } from '../../output';
 import { run } from '../../testing/programs';
 import { readFileSync } from 'node:fs';
 import { readProfileFile } from './read-profile';
@@ -217,28 +214,3 @@ test('what is no output profile is refused', async () => {
     'not a CMYK output profile',
   );
 });
-
-test.each(['compatibleWithAdobeRGB1998', 'LStar-RGB'])('a picture tagged %s goes straight to the press, as transicc takes it there', async (name) => {
-  const theirFile = `/usr/share/color/icc/${name}.icc`;
-  const colours = fc.sample(fc.tuple(fc.nat(255), fc.nat(255), fc.nat(255)), { seed: 31, numRuns: 256 });
-  const [width, height] = [16, 16];
-  const bytes = new Uint8Array(await sharp(Uint8Array.from(colours.flat()), { raw: { width, height, channels: 3 } }).png().toBuffer());
-  // Tagged without a change of its numbers: PNG carries a profile in a chunk of its own.
-  const tagged = pngWith(bytes, readFileSync(theirFile));
-  const read = await readPicture('tagged.png', tagged);
-  if (!read.ok) throw new Error(read.problem);
-  expect(read.picture.profile).not.toBeNull();
-  const { pixels } = await inkPixels(tagged, read.picture, { width, height }, (await openShipped('coated-fogra39')).pictures());
-  const theirs = transicc(['-t1', '-b', '-i', theirFile, '-o', file('coated-fogra39')], colours);
-  theirs.forEach((build, i) => build.forEach((v, j) => expect(Math.abs((pixels[i * 4 + j] ?? NaN) / 2.55 - v)).toBeLessThan(1.3)));
-}); // prettier-ignore
-
-/** A PNG with a profile: the chunk iCCP after its header (PNG specification, 11.3.3.3). */
-function pngWith(png: Uint8Array, icc: Uint8Array): Uint8Array {
-  const body = Buffer.concat([Buffer.from('iCCPtagged\0\0', 'latin1'), deflateSync(icc)]);
-  const [length, check] = [Buffer.alloc(4), Buffer.alloc(4)];
-  length.writeUInt32BE(body.length - 4);
-  check.writeUInt32BE(crc32(body) >>> 0);
-  // Signature and IHDR take 33 bytes.
-  return new Uint8Array(Buffer.concat([png.subarray(0, 33), length, body, check, png.subarray(33)]));
-}

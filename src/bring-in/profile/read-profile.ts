@@ -1,4 +1,4 @@
-import type { IccProfile } from 'icc';
+import { parse, type IccProfile } from 'icc';
 import type { ProfileAsset } from '../../core/job';
 import { USUAL } from '../../core/colour';
 import { openProfile, type LoadPackage } from './little-cms';
@@ -19,7 +19,7 @@ export const isProfile = (bytes: Uint8Array): boolean => String.fromCharCode(...
  */
 export async function readProfileFile(name: string, bytes: Uint8Array, load: LoadPackage): Promise<ProfileRead> {
   const refuse = (why: string): ProfileRead => ({ ok: false, problem: `“${name}” ${why}` });
-  const facts = await factsOf(bytes);
+  const facts = factsOf(bytes);
   if (!facts) return refuse('cannot be read as an ICC profile. Ask for it again: it may be cut short.');
   if (facts.colorSpace !== 'CMYK') return refuse(`is a profile for ${facts.colorSpace ?? 'other'} colours. A press needs one for CMYK.`);
   if (facts.deviceClass !== 'Printer') return refuse('is not the profile of a printing condition. Ask the printer for the output profile.');
@@ -32,15 +32,21 @@ export async function readProfileFile(name: string, bytes: Uint8Array, load: Loa
   return { ok: true, profile: { kind: 'profile', name: name.slice(0, 255), about: (about || name).slice(0, 200) } };
 } // prettier-ignore
 
-/** Whether the profile of a picture is for RGB and not for sRGB; one that cannot be read is left to who decodes the picture. */
-export async function isOtherRgb(icc: Uint8Array): Promise<boolean> {
-  const facts = await factsOf(icc);
-  return facts?.colorSpace === 'RGB' && !/srgb/i.test(facts.description ?? '');
+/** What the profile of a picture is for; undefined for sRGB, which everything understands, and for one that cannot be read. */
+export function colourOfProfile(icc: Uint8Array): 'rgb' | 'grey' | undefined {
+  const facts = factsOf(icc);
+  switch (facts?.colorSpace) {
+    case 'RGB':
+      return /srgb/i.test(facts.description ?? '') ? undefined : 'rgb';
+    case 'GRAY':
+      return 'grey';
+    default:
+      return undefined;
+  }
 }
 
-/** Its parser is fetched when a profile comes in: pages that only convert do without. */
-async function factsOf(bytes: Uint8Array): Promise<IccProfile | undefined> {
-  const { parse } = await import('icc');
+/** What a profile says of itself; undefined for bytes that are none, or are cut short. */
+function factsOf(bytes: Uint8Array): IccProfile | undefined {
   try {
     return parse(Buffer.from(bytes));
   } catch {

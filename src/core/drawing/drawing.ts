@@ -268,6 +268,25 @@ export const itemsOf = (drawing: Drawing): readonly Item[] => [
   ...drawing.reserved,
 ];
 
+/** What the pixels of a picture depend on: two items of one key show the same, whoever holds them. Readers make copies of items. */
+export const pictureKey = ({ picture, image, adjust, blur }: PictureItem): string =>
+  JSON.stringify([picture, image.width, image.height, adjust, blur]);
+
+/** Pictures and pages of documents, those of soft masks too. */
+export const imagesIn = (items: readonly Item[]): readonly (PictureItem | PageItem)[] =>
+  items.flatMap((item) => {
+    switch (item.kind) {
+      case 'group':
+        return [...imagesIn(item.items), ...(item.mask ? imagesIn(item.mask.of) : [])];
+      case 'picture':
+      case 'page':
+        return [item];
+      case 'path':
+      case 'glyphs':
+        return [];
+    }
+  });
+
 /** All that is drawn, without the groups it is gathered in. */
 export const leavesOf = (items: readonly Item[]): readonly Leaf[] =>
   items.flatMap((item) => (item.kind === 'group' ? leavesOf(item.items) : [item]));

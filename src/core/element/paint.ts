@@ -63,9 +63,20 @@ export type SolidPaint = z.infer<typeof SolidPaint>;
 /** How a spot ink behaves beyond its hue. */
 export const SPOT_FINISHES = ['plain', 'metallic', 'fluorescent', 'pastel'] as const;
 
+/** Names that mean something else in a file for the press: the process plates, every plate, none (ISO 32000-1, 8.6.6.4). */
+const TAKEN = ['cyan', 'magenta', 'yellow', 'black', 'all', 'none'];
+
+/** Why an ink cannot be called so; undefined when it can. */
+export const whyNoInkName = (name: string): string | undefined =>
+  TAKEN.includes(name.trim().toLowerCase())
+    ? `No spot ink can be called “${name}”: a press takes that name for ${/^(all|none)$/i.test(name.trim()) ? 'every plate, or for none' : 'a process plate'}. Choose another.`
+    : undefined;
+
 /** An ink of a plate of its own, mixed before it comes to the press. */
 export const SpotInk = z.strictObject({
-  name: inkName.describe('As the plate is called.'),
+  name: inkName
+    .refine((name) => whyNoInkName(name) === undefined, { error: ({ input }) => whyNoInkName(String(input)) })
+    .describe('As the plate is called.'),
   finish: z.enum(SPOT_FINISHES).default('plain'),
   ...build,
   lab: z

@@ -28,25 +28,72 @@ export interface ShapeStyle {
 const INVISIBLE = /[\u00ad\u200b\u2028\u2060\ufeff]/g;
 
 /** What every font sets alike without being asked for it. */
-const NEUTRAL = /[\s\p{M}\u200d]/u;
+const NEUTRAL = /[\s\u200d]/u;
 
-/** Stretches of text that one font file can set; what no file has goes to the first, as its missing-glyph box. */
-function splitByFont(
-  text: string,
+/** A letter with its accents, or one sign. */
+const SIGN = /\P{M}\p{M}*|\p{M}+/gu;
+
+/** Signs that say the same and are as long, the nearest first: a hyphen that does not break is a hyphen. */
+const ALIKE: Readonly<Record<string, readonly string[]>> = {
+  '\u2011': ['\u2010', '-'],
+  '\u2010': ['-'],
+};
+
+/** A stretch of text that one font file sets. */
+interface Stretch {
+  readonly font: ShapingFont;
+  readonly from: number;
+  text: string;
+  /** As the font is asked for it; as long as the text. */
+  asked: string;
+}
+
+const hasAll = (font: ShapingFont, sign: string): boolean =>
+  Array.from(sign).every((char) => font.has(char.codePointAt(0) ?? 0));
+
+/**
+ * The file that can set a sign, and how it is asked for: as it was typed; as one letter, where it was typed as a letter and its
+ * accents and the font has them as one (HarfBuzz puts them together); or as another sign that says the same. What no file has
+ * goes to the first, as its missing-glyph box.
+ */
+function settingOf(
+  sign: string,
   files: readonly ShapingFont[],
-): readonly { font: ShapingFont; from: number; text: string }[] {
-  const runs: { font: ShapingFont; from: number; text: string }[] = [];
+): { readonly font: ShapingFont; readonly asked: string } | undefined {
+  const [first] = files;
+  if (!first) return undefined;
+  const whole = files.find((font) => hasAll(font, sign));
+  if (whole) return { font: whole, asked: sign };
+  const composed = sign.normalize('NFC');
+  const composing = composed === sign ? undefined : files.find((font) => hasAll(font, composed));
+  if (composing) return { font: composing, asked: composed.length === sign.length ? composed : sign };
+  for (const other of ALIKE[sign] ?? []) {
+    const font = files.find((file) => hasAll(file, other));
+    if (font) return { font, asked: other };
+  }
+  return { font: first, asked: sign };
+}
+
+/** Stretches of text that one font file can set. */
+function splitByFont(text: string, files: readonly ShapingFont[]): readonly Stretch[] {
+  const [first] = files;
+  if (!first) return [];
+  // Nearly always one file has all of it.
+  if (hasAll(first, text)) return [{ font: first, from: 0, text, asked: text }];
+  const runs: Stretch[] = [];
   let at = 0;
-  for (const char of text) {
-    const code = char.codePointAt(0) ?? 0;
+  for (const sign of text.match(SIGN) ?? []) {
     const last = runs.at(-1);
-    // A space, a joiner or a combining mark stays with its neighbour where that font has it.
-    const stays = last && NEUTRAL.test(char) && last.font.has(code);
-    const font = stays ? last.font : (files.find((f) => f.has(code)) ?? files[0]);
-    if (!font) return runs;
-    if (last?.font === font) last.text += char;
-    else runs.push({ font, from: at, text: char });
-    at += char.length;
+    // A space or a joiner stays with its neighbour where that font has it.
+    const stays = last && NEUTRAL.test(sign) && hasAll(last.font, sign);
+    const { font, asked } = stays
+      ? { font: last.font, asked: sign }
+      : (settingOf(sign, files) ?? { font: first, asked: sign });
+    if (last?.font === font) {
+      last.text += sign;
+      last.asked += asked;
+    } else runs.push({ font, from: at, text: sign, asked });
+    at += sign.length;
   }
   return runs;
 }
@@ -79,7 +126,7 @@ export function shapeText(text: string, style: ShapeStyle): readonly SetGlyph[] 
   const out: SetGlyph[] = [];
   for (const run of splitByFont(text, style.face.files)) {
     const scale = style.size / run.font.unitsPerEm;
-    const shaped = shapeOnce(run.font, run.text, style.language, style.features);
+    const shaped = shapeOnce(run.font, run.asked, style.language, style.features);
     let clusterEnd = 0;
     shaped.forEach((glyph, i) => {
       const endsCluster = shaped[i + 1]?.cluster !== glyph.cluster;

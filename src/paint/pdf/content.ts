@@ -15,7 +15,7 @@ import type {
 import { edges, grow, isIdentity, pathBounds, rectPath, type Matrix, type Rect } from '../../core/layout';
 import { MM_PER_PT } from '../../core/measure';
 import type { ShapingFont } from '../../core/type';
-import { num } from './objects';
+import { num, textString } from './objects';
 import { plateColour, type Plate } from './spaces';
 
 /** How a file states colour: as inks for the press, or as sRGB for a screen. */
@@ -32,7 +32,9 @@ export interface Look {
 
 /** Names given out while content is written; the document turns them into resources. */
 export interface Resources {
-  readonly font: (key: string, gid: number, text: string) => string;
+  readonly font: (key: string, gid: number) => string;
+  /** Takes a text to be what a glyph of a font stands for. @returns whether it does: a glyph stands for one text in the whole file */
+  readonly stands: (key: string, gid: number, text: string) => boolean;
   readonly picture: (item: PictureItem) => string;
   readonly page: (item: PageItem) => string;
   readonly state: (look: Look) => string;
@@ -183,20 +185,60 @@ function drawGlyphs(item: GlyphItem, context: ContentContext): string {
     pen = { x, y };
   };
   start(first.x, first.y);
-  for (const glyph of item.glyphs) {
-    name = context.resources.font(item.font, glyph.gid, glyph.text);
-    if (Math.abs(glyph.y - pen.y) > 1e-6) start(glyph.x, glyph.y);
-    const adjust = Math.round(((pen.x - glyph.x) / thousandth) * 1000) / 1000;
-    if (adjust !== 0) open += `${num(adjust)} `;
-    open += `<${glyph.gid.toString(16).padStart(4, '0')}> `;
-    // What a reader will believe: the adjustment and the width as they are written.
-    pen = { x: pen.x - adjust * thousandth + pdfWidth(font, glyph.gid) * thousandth, y: glyph.y };
+  for (const cluster of clustersOf(item.glyphs)) {
+    const said = isSaid(cluster, item.font, context.resources);
+    if (!said) {
+      close();
+      out += `/Span <</ActualText ${textString(textOf(cluster)).toString()}>> BDC\n`;
+    }
+    for (const glyph of cluster) {
+      name = context.resources.font(item.font, glyph.gid);
+      if (Math.abs(glyph.y - pen.y) > 1e-6) start(glyph.x, glyph.y);
+      const adjust = Math.round(((pen.x - glyph.x) / thousandth) * 1000) / 1000;
+      if (adjust !== 0) open += `${num(adjust)} `;
+      open += `<${glyph.gid.toString(16).padStart(4, '0')}> `;
+      // What a reader will believe: the adjustment and the width as they are written.
+      pen = { x: pen.x - adjust * thousandth + pdfWidth(font, glyph.gid) * thousandth, y: glyph.y };
+    }
+    if (!said) {
+      close();
+      out += 'EMC\n';
+    }
   }
   close();
   const { stroke } = item;
   const rim = stroke ? `${colour(stroke.ink, 'stroke', context)}${lineStyle(stroke, stroke.width)}` : '';
   const mode = stroke ? `${item.hollow ? 1 : 2} Tr\n` : '';
   return `${state(item.ink, item, context)}${colour(item.ink, 'fill', context)}${rim}BT\n${mode}/${name} ${num(item.size)} Tf\n${out}ET\n`;
+}
+
+type Glyphs = GlyphItem['glyphs'];
+
+/** Glyphs that stand for a text together: one that has text, and those after it that have none. */
+function clustersOf(glyphs: Glyphs): readonly Glyphs[] {
+  const clusters: Glyphs[number][][] = [];
+  for (const glyph of glyphs) {
+    const open = clusters.at(-1);
+    if (open && glyph.text === '') open.push(glyph);
+    else clusters.push([glyph]);
+  }
+  return clusters;
+}
+
+const textOf = (cluster: Glyphs): string => cluster.map((glyph) => glyph.text).join('');
+
+/**
+ * Whether a reader can tell a cluster’s text from its glyphs alone: a glyph by its text, several by a character each. What was
+ * said of a glyph before stays; where the same glyph means something else, the text has to be written beside it.
+ */
+function isSaid(cluster: Glyphs, font: string, { stands }: Resources): boolean {
+  const characters = Array.from(textOf(cluster));
+  if (characters.length === 0) return true;
+  const [only] = cluster;
+  if (cluster.length === 1 && only) return stands(font, only.gid, only.text);
+  if (cluster.length !== characters.length) return false;
+  // All of them are asked, so that each has its meaning for the next time.
+  return cluster.map((glyph, i) => stands(font, glyph.gid, characters[i] ?? '')).every(Boolean);
 }
 
 /** Glyph width in thousandths of the em, as written in the font dictionary. */

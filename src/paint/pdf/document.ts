@@ -1,11 +1,11 @@
-import { PDFContext, PDFHeader, PDFHexString, PDFName, PDFString, PDFWriter, type PDFRef } from '@cantoo/pdf-lib';
+import { PDFContext, PDFHeader, PDFHexString, PDFWriter, type PDFRef } from '@cantoo/pdf-lib';
 import { leavesOf, type PageItem, type PictureItem, type SoftMask } from '../../core/drawing';
 import type { Rect } from '../../core/layout';
 import { mmToPt } from '../../core/measure';
 import { pageContent, type PagePart, type Purpose } from './content';
 import { embedFont, type FontSource } from './fonts';
 import { openForeign, setDown, type ForeignDocument } from './foreign-page';
-import { addStream, toDict, toObject, utf8, type AddStream, type Value } from './objects';
+import { addStream, textString, toDict, toObject, utf8, type AddStream, type Value } from './objects';
 import { PRODUCER, pdfDate, xmp, type Metadata } from './metadata';
 import { ResourcePool, type EncodedMask, type EncodedPicture } from './resources';
 
@@ -111,9 +111,9 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
     Type: 'OutputIntent',
     S: 'GTS_PDFX',
     // ISO 15930-7: a condition that no registry lists is told by the profile alone.
-    OutputConditionIdentifier: PDFString.of(profile.condition ?? 'Custom'),
-    ...(profile.condition !== undefined && { RegistryName: PDFString.of('http://www.color.org') }),
-    Info: PDFString.of(profile.about),
+    OutputConditionIdentifier: textString(profile.condition ?? 'Custom'),
+    ...(profile.condition !== undefined && { RegistryName: textString('http://www.color.org') }),
+    Info: textString(profile.about),
     DestOutputProfile: profileRef,
   };
   const own = [...pool.layers.values()].map((l) => l.ref);
@@ -125,14 +125,14 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
     OCProperties: own.length + pool.hiddenLayers.size > 0 ? layerList(own, [...pool.hiddenLayers]) : undefined,
     ViewerPreferences: { DisplayDocTitle: true },
   });
-  const date = PDFString.of(pdfDate(metadata.at));
+  const date = textString(pdfDate(metadata.at));
   context.trailerInfo.Info = add({
-    Title: PDFHexString.fromText(metadata.title),
-    Creator: PDFString.of(PRODUCER),
-    Producer: PDFString.of(PRODUCER),
+    Title: textString(metadata.title),
+    Creator: textString(PRODUCER),
+    Producer: textString(PRODUCER),
     CreationDate: date,
     ModDate: date,
-    Trapped: PDFName.of('False'),
+    Trapped: 'False',
   });
   const id = PDFHexString.of(metadata.id);
   context.trailerInfo.ID = toObject(context, [id, id]);
@@ -151,5 +151,5 @@ async function openDocuments(request: PdfRequest, context: PDFContext): Promise<
 /** Our own layers on; those of other people’s pages as they left them. */
 const layerList = (own: readonly PDFRef[], hidden: readonly PDFRef[]): Value => ({
   OCGs: [...own, ...hidden],
-  D: { Name: PDFString.of('All layers'), Order: own, ON: own, ...(hidden.length > 0 && { OFF: hidden }) },
+  D: { Name: textString('All layers'), Order: own, ON: own, ...(hidden.length > 0 && { OFF: hidden }) },
 });

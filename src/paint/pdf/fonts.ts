@@ -1,7 +1,7 @@
-import { PDFString, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
+import type { PDFContext, PDFRef } from '@cantoo/pdf-lib';
 import type { ShapingFont } from '../../core/type';
 import { pdfWidth } from './content';
-import { toDict, toObject, utf8, type AddStream, type Value } from './objects';
+import { textString, toDict, toObject, utf8, type AddStream, type Value } from './objects';
 
 /** What embedding a font asks of the request. */
 export interface FontSource {
@@ -55,7 +55,7 @@ export function embedFont(
     Type: 'Font',
     Subtype: cff ? 'CIDFontType0' : 'CIDFontType2',
     BaseFont: name,
-    CIDSystemInfo: { Registry: PDFString.of('Adobe'), Ordering: PDFString.of('Identity'), Supplement: 0 },
+    CIDSystemInfo: { Registry: textString('Adobe'), Ordering: textString('Identity'), Supplement: 0 },
     FontDescriptor: descriptor,
     DW: 0,
     W: gids.flatMap((gid) => [gid, [pdfWidth(font, gid)]]),

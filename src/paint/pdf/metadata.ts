@@ -1,3 +1,5 @@
+import { sayable } from './objects';
+
 /** What a file says about itself. */
 export interface Metadata {
   readonly title: string;
@@ -8,9 +10,7 @@ export interface Metadata {
 
 export const PRODUCER = 'Yellow Sheet';
 
-const escapeXml = (text: string): string =>
-  // Control characters have no place in XML at all.
-  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '').replace(/[&<>]/g, (c) => `&#${c.charCodeAt(0)};`);
+const escapeXml = (text: string): string => sayable(text).replace(/[&<>]/g, (c) => `&#${c.charCodeAt(0)};`);
 
 const iso = (at: Date): string => at.toISOString().replace(/\.\d+Z$/, 'Z');
 

@@ -1,4 +1,4 @@
-import { PDFHexString, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
+import { type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
 import type { GroupItem, PageItem, PictureItem, ProcessLayer, SoftMask } from '../../core/drawing';
 import { edges, grow, type Rect } from '../../core/layout';
 import {
@@ -11,7 +11,7 @@ import {
   type Resources,
 } from './content';
 import type { UsedFont } from './fonts';
-import { addStream, num, toObject, utf8, type AddStream, type Value } from './objects';
+import { addStream, num, textString, toObject, utf8, type AddStream, type Value } from './objects';
 import { opacityShading, pressShading, screenShading } from './shading';
 import { plateSpace, spaceKey, type Plate } from './spaces';
 import type { SetDown } from './foreign-page';
@@ -122,7 +122,8 @@ export class ResourcePool {
       return name;
     };
     const resources: Resources = {
-      font: (key, gid, text) => note('Font', this.font(key, gid, text)),
+      font: (key, gid) => note('Font', this.font(key, gid)),
+      stands: (key, gid, text) => this.stands(key, gid, text),
       picture: (item) => note('XObject', this.picture(item)),
       page: (item) => note('XObject', this.page(item)),
       group: (item) => note('XObject', this.group(item)),
@@ -146,15 +147,23 @@ export class ResourcePool {
     return { context: { purpose: this.source.purpose, font: this.source.font, resources }, dictionary };
   } // prettier-ignore
 
-  private font(key: string, gid: number, text: string): Named {
+  private font(key: string, gid: number): UsedFont {
     const font: UsedFont = this.fonts.get(key) ?? {
       name: this.nameFor('F'),
       ref: this.context.nextRef(),
       glyphs: new Map(),
     };
     this.fonts.set(key, font);
-    if (text !== '' || !font.glyphs.has(gid)) font.glyphs.set(gid, font.glyphs.get(gid) || text);
+    if (!font.glyphs.has(gid)) font.glyphs.set(gid, '');
     return font;
+  }
+
+  private stands(key: string, gid: number, text: string): boolean {
+    const { glyphs } = this.font(key, gid);
+    // The box for a missing sign stands for many.
+    if (gid === 0) return false;
+    if (glyphs.get(gid) === '') glyphs.set(gid, text);
+    return glyphs.get(gid) === text;
   }
 
   private picture(item: PictureItem): Named {
@@ -265,7 +274,7 @@ const blendName = (blend: string): string => blend.replace(/(^|-)([a-z])/g, (_, 
 /** A layer with the processing step that it carries (ISO 19593-1; key names from memory). */
 const optionalContent = ({ name, step }: ProcessLayer): Value => ({
   Type: 'OCG',
-  Name: PDFHexString.fromText(name),
+  Name: textString(name),
   Intent: 'View',
   GTS_Metadata: { GTS_ProcStepsGroup: step.group, GTS_ProcStepsType: step.type },
 });

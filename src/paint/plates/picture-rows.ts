@@ -1,7 +1,7 @@
 import { inverse, type Matrix, type Rect } from '../../core/layout';
 
 // Named once: a look-up of a global in every step is dear where code runs in a context of its own.
-const { floor, round, min, hypot, abs } = Math;
+const { floor, ceil, round, min, max, hypot, abs } = Math;
 
 /** The inks of a picture, ready to lay down. */
 export interface InkPixels {
@@ -32,12 +32,12 @@ const MOST = 8;
  * @param width  columns of a row
  */
 export function pictureRows(whole: InkPixels, image: Rect, matrix: Matrix, left: number, width: number): PictureRows {
-  const picture = reducedFor(whole, image, matrix);
+  const { picture, times } = reducedFor(whole, image, matrix);
   const { pixels, alpha, width: w, height: h } = picture;
   const channels = picture.space === 'cmyk' ? 4 : 1;
   const back = inverse(matrix);
   // From the page’s pixels to the picture’s.
-  const [sx, sy] = [w / image.width, h / image.height];
+  const [sx, sy] = [whole.width / times / image.width, whole.height / times / image.height];
   const [a, b, c, d] = [back[0] * sx, back[1] * sy, back[2] * sx, back[3] * sy];
   const [e, f] = [(back[4] - image.x) * sx, (back[5] - image.y) * sy];
   const inks = Array.from({ length: channels }, () => new Uint8Array(width));
@@ -106,48 +106,71 @@ export function pictureRows(whole: InkPixels, image: Rect, matrix: Matrix, left:
   return { inks, alpha: alphaRow, read: samples === 1 && isUpright ? readPlain : readAveraged };
 }
 
-/** @param pixels of the picture to one of the page */
-const samplesFor = (pixels: number): number => (pixels < 1.25 ? 1 : min(MOST, round(pixels * 2)));
+/**
+ * How many places are read across a pixel of the page. One is enough where a pixel comes to a pixel, and where a pixel of the
+ * picture covers many of the page; between, whole rows would be read twice or not at all.
+ * @param pixels of the picture to one of the page
+ */
+const samplesFor = (pixels: number): number =>
+  pixels < 0.3 || abs(pixels - 1) < 0.002 ? 1 : max(3, min(MOST, round(pixels * 2)));
 
 /** Pictures reduced to a half each way, from those they were reduced from: a side is read again and again. */
 const halves = new WeakMap<InkPixels, InkPixels>();
 
-/** The picture, halved until about one of its pixels comes to a pixel of the page. */
-function reducedFor(picture: InkPixels, image: Rect, [a, b, c, d]: Matrix): InkPixels {
+/** The picture, halved until about one of its pixels comes to a pixel of the page, and how many times smaller it is then. */
+function reducedFor(
+  picture: InkPixels,
+  image: Rect,
+  [a, b, c, d]: Matrix,
+): { readonly picture: InkPixels; readonly times: number } {
   let reduced = picture;
+  let times = 1;
   const across = picture.width / (image.width * hypot(a, b));
   const down = picture.height / (image.height * hypot(c, d));
   for (let ratio = min(across, down); ratio > 1.6 && reduced.width > 2 && reduced.height > 2; ratio /= 2) {
     const half = halves.get(reduced) ?? halved(reduced);
     halves.set(reduced, half);
     reduced = half;
+    times *= 2;
   }
-  return reduced;
+  return { picture: reduced, times };
 }
 
-/** Each two by two pixels as their mean; what is clear has no weight. An odd last row or column is left out of it. */
+/** Each two by two pixels as their mean; what is clear has no weight. An odd last row or column is a mean of fewer. */
 function halved({ width, height, space, pixels, alpha }: InkPixels): InkPixels {
   const channels = space === 'cmyk' ? 4 : 1;
-  const [w, h] = [floor(width / 2), floor(height / 2)];
+  const [w, h] = [ceil(width / 2), ceil(height / 2)];
   const out = new Uint8Array(w * h * channels);
   const clear = alpha && new Uint8Array(w * h);
-  for (let y = 0; y < h; y += 1)
+  for (let y = 0; y < h; y += 1) {
+    const upper = 2 * y * width;
+    const lower = min(2 * y + 1, height - 1) * width;
     for (let x = 0; x < w; x += 1) {
-      const one = 2 * y * width + 2 * x;
-      const below = one + width;
+      const [left, right] = [2 * x, min(2 * x + 1, width - 1)];
+      const [i, j, k, l] = [upper + left, upper + right, lower + left, lower + right];
       const at = (y * w + x) * channels;
       if (!alpha || !clear) {
-        for (let n = 0; n < channels; n += 1)
-          out[at + n] = ((pixels[one * channels + n] ?? 0) + (pixels[(one + 1) * channels + n] ?? 0) + (pixels[below * channels + n] ?? 0) + (pixels[(below + 1) * channels + n] ?? 0) + 2) >> 2;
+        for (let n = 0; n < channels; n += 1) {
+          const [p = 0, q = 0, r = 0, s = 0] = [
+            pixels[i * channels + n],
+            pixels[j * channels + n],
+            pixels[k * channels + n],
+            pixels[l * channels + n],
+          ];
+          out[at + n] = (p + q + r + s + 2) >> 2;
+        }
         continue;
       }
-      const four = [one, one + 1, below, below + 1] as const;
-      const weight = four.reduce((sum, i) => sum + (alpha[i] ?? 0), 0);
+      const four = [i, j, k, l] as const;
+      const weight = four.reduce((sum, place) => sum + (alpha[place] ?? 0), 0);
       clear[y * w + x] = (weight + 2) >> 2;
-      for (let n = 0; n < channels; n += 1)
-        out[at + n] = weight > 0 ? four.reduce((sum, i) => sum + (pixels[i * channels + n] ?? 0) * (alpha[i] ?? 0), 0) / weight + 0.5 : 0;
+      for (let n = 0; n < channels; n += 1) {
+        const weighed = four.reduce((sum, place) => sum + (pixels[place * channels + n] ?? 0) * (alpha[place] ?? 0), 0);
+        out[at + n] = weight > 0 ? weighed / weight + 0.5 : 0;
+      }
     }
+  }
   return { width: w, height: h, space, pixels: out, ...(clear && { alpha: clear }) };
-} // prettier-ignore
+}
 
 const within = (n: number, count: number): number => (n < 0 ? 0 : n >= count ? count - 1 : n);

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { inkLab, mergedInks, nearDuplicates, unusedColours, withInk, withoutInk, type SpotInk } from '@/core/job';
-import { SPOT_FINISHES } from '@/core/element';
+import { SPOT_FINISHES, whyNoInkName } from '@/core/element';
 import { formatNumber } from '@/core/measure';
 import { COATINGS, PROCESSES } from '@/core/shop';
 import { ChoiceField } from '../field/ChoiceField';
@@ -14,8 +14,6 @@ import { useDesk } from '../job/use-desk';
 import { Fold } from '../sheet/Fold';
 import { writeHex } from '@/core/colour';
 
-const PROCESS_NAMES = ['cyan', 'magenta', 'yellow', 'black', 'all', 'none'];
-
 /** Spot inks that artwork is printed with, each on a plate of its own. */
 export function InkList() {
   const { job, rules, paints } = useDesk();
@@ -26,7 +24,8 @@ export function InkList() {
   const refuseName = (name: string, before?: string): string | undefined => {
     const low = name.toLowerCase();
     if (name === '') return 'An ink needs a name.';
-    if (PROCESS_NAMES.includes(low)) return `“${name}” is the name of a process plate. Choose another.`;
+    const why = whyNoInkName(name);
+    if (why) return why;
     if (technical.some((t) => t.toLowerCase() === low)) return `“${name}” is the plate of a line or coating. Choose another.`;
     return inks.some((i) => i.name !== before && i.name.toLowerCase() === low) ? 'Another ink is called so.' : undefined;
   };

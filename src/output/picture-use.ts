@@ -1,0 +1,39 @@
+import { effectivePpi } from '../core/compose';
+import type { PictureItem } from '../core/drawing';
+import { pictureAsset, type Job, type PictureAsset } from '../core/job';
+import { CannotExport } from './cannot-export';
+import type { Desk } from './desk';
+import { sentSize, type PictureSize, type Treatment } from './pictures';
+
+/** A use of a picture at a size; the same picture at the same size is encoded once. */
+export interface PictureUse {
+  readonly asset: PictureAsset;
+  readonly sha: string;
+  readonly size: PictureSize;
+  readonly treatment: Treatment;
+}
+
+export const useKey = ({ sha, size, treatment }: PictureUse) =>
+  `${sha}/${size.width}x${size.height}/${JSON.stringify(treatment)}`;
+
+/** What a picture’s frame does to pixels of a size. */
+export const treatmentOf = (item: PictureItem, size: PictureSize): Treatment => ({
+  adjust: item.adjust,
+  // In steps of a hundredth of a pixel, so that equal blurs are one.
+  blur: item.blur === undefined ? undefined : Math.round((item.blur / item.image.width) * size.width * 100) / 100,
+});
+
+/** How a picture is used by an item at a resolution; undefined when the job does not know the picture. */
+export function pictureUse(job: Job, item: PictureItem, neededPpi: number): PictureUse | undefined {
+  const asset = pictureAsset(job.assets, item.picture);
+  if (!asset) return undefined;
+  const size = sentSize(asset, effectivePpi(item.image, asset), neededPpi);
+  return { asset, sha: item.picture, size, treatment: treatmentOf(item, size) };
+}
+
+/** Bytes of a picture. @throws CannotExport when they are gone */
+export async function pictureBytes(desk: Pick<Desk, 'assets'>, { sha, asset }: PictureUse): Promise<Uint8Array> {
+  const bytes = await desk.assets.get(sha);
+  if (!bytes) throw new CannotExport(`The picture “${asset.name}” is missing. Bring it in again.`);
+  return bytes;
+}
