@@ -3,7 +3,8 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { exportJob, openDesk, picturesFor, plateItems, plateSource } from '../src/output';
-import { plateNames, readPlates } from '../src/paint/plates';
+import { plateNames } from '../src/core/drawing';
+import { readPlates } from '../src/paint/plates';
 import { demoPiece } from '../src/testing/demo';
 import { mean, ms, note, once, times } from './report';
 

@@ -1,6 +1,7 @@
-import { linesOn, processLayers } from '../core/marks';
+import { pathBounds, union, type Rect } from '../core/layout';
+import { linesOn, pathOf, processLayers } from '../core/marks';
 import { ptToMm } from '../core/measure';
-import type { Process } from '../core/shop';
+import type { Process, ProcessLine } from '../core/shop';
 import { rulesFor } from '../core/job';
 import { dxfOf } from '../paint/dxf';
 import { writePdf } from '../paint/pdf';
@@ -8,7 +9,7 @@ import { dieSvg } from '../paint/svg';
 import { CannotExport } from './cannot-export';
 import type { Desk, DeskSide } from './desk';
 import type { OutputFile, Progress } from './export';
-import { fileStem } from './file-name';
+import { fileStem, sideStems } from './file-name';
 import { fileId, commonParts } from './pdf-request';
 import { outputProfile } from './profiles';
 
@@ -28,7 +29,7 @@ export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promis
       parts: processLayers(linesOn(surface, drawing), rules).map((layer) => ({ layer })),
       trim: surface.boxes.trim,
       bleed: surface.boxes.trim,
-      sheet: surface.boxes.trim,
+      sheet: around(surface.boxes.trim, linesOn(surface, drawing)),
     })),
     purpose: { kind: 'press' },
     metadata: { title: `${job.name}, die lines`, at, id: fileId(job, at, 'die') },
@@ -39,12 +40,13 @@ export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promis
     },
   });
   const files: OutputFile[] = [{ name: `${stem}-die.pdf`, type: 'application/pdf', bytes }];
-  for (const { surface, drawing, rules } of sides) {
+  const stems = sideStems(job, sides);
+  for (const [i, { surface, drawing, rules }] of sides.entries()) {
     const lines = linesOn(surface, drawing);
     progress(0.2 + (0.8 * files.length) / (2 * sides.length + 1), `Writing the lines of the ${surface.name}`);
     const layer = (process: Process) => ({ name: rules.lines[process].spot, form: rules.lines[process].form });
-    const own = `${stem}-${fileStem(surface.name)}-die`;
-    const svg = dieSvg(surface.boxes.trim, lines, layer, ptToMm(rules.lineWeightPt.value));
+    const own = `${stems[i] ?? stem}-die`;
+    const svg = dieSvg(around(surface.boxes.trim, lines), lines, layer, ptToMm(rules.lineWeightPt.value));
     const dxf = dxfOf(lines, surface.boxes.trim.height, layer);
     files.push({ name: `${own}.svg`, type: 'image/svg+xml', bytes: new TextEncoder().encode(svg) });
     files.push({ name: `${own}.dxf`, type: 'image/vnd.dxf', bytes: new TextEncoder().encode(dxf) });
@@ -52,6 +54,10 @@ export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promis
   progress(1, 'Done');
   return files;
 }
+
+/** The trim with the lines that run past it. */
+const around = (trim: Rect, lines: readonly ProcessLine[]): Rect =>
+  union([trim, ...lines.map((line) => pathBounds(pathOf(line)))]);
 
 /** Sides whose lines are those of an earlier side are not said twice. */
 function distinct(sides: readonly DeskSide[]): readonly DeskSide[] {

@@ -1,6 +1,6 @@
-import { imagesIn, pictureKey, type Item } from '../core/drawing';
+import { imagesIn, pictureKey, plateNames, type Item } from '../core/drawing';
 import { MM_PER_INCH } from '../core/measure';
-import { plateNames, readPlates, type InkPixels, type PlateSource, type PlateView, type Plates } from '../paint/plates';
+import { readPlates, type InkPixels, type PlateSource, type PlateView, type Plates } from '../paint/plates';
 import type { Desk, DeskSide } from './desk';
 import { pictureBytes, pictureUse } from './picture-use';
 import { inkPixels } from './pictures';

@@ -149,6 +149,7 @@ function sheetOf(job: Job) {
     face: undefined,
     lines: [],
     codes: COMMON_CODES,
+    inks: { plates: ['Cyan', 'Magenta', 'Yellow', 'Black'], spots: [] },
   });
   return { boxes, sheet: made.sheet, items: made.items };
 }

@@ -1,9 +1,7 @@
-import { PROCESS, PROCESS_PLATES } from '../core/colour';
-import { itemsOf } from '../core/drawing';
-import { finishLayers, finishesOn, linesOn, marksFor } from '../core/marks';
+import { itemsWithin } from '../core/drawing';
+import { finishLayers, finishesOn, pageLabel, sideMarks } from '../core/marks';
 import { rulesFor } from '../core/job';
 import { writePdf, type PdfPage } from '../paint/pdf';
-import { plateNames } from '../paint/plates';
 import { SLUG_FACE } from '../core/compose';
 import type { Desk, DeskSide } from './desk';
 import type { OutputFile, Progress } from './export';
@@ -37,42 +35,19 @@ export async function pressFile(desk: Desk, at: Date, progress: Progress): Promi
   return { name: `${fileStem(job.name)}-press.pdf`, type: 'application/pdf', bytes };
 }
 
-/** A side with its marks: artwork first, marks above everything. */
-export function pressPage(desk: Desk, side: DeskSide, at: Date): PdfPage {
-  const { job, fonts } = desk;
-  const { boxes } = side.surface;
-  const layers = finishLayers(finishesOn(side.piece, side.surface, side.drawing), side.rules);
-  const artwork = itemsOf(side.drawing);
-  const plates = plateNames([...artwork, ...layers.flatMap((layer) => layer.items)]);
-  const { sheet, items } = marksFor({
-    boxes,
-    marks: job.output.marks,
-    offset: side.rules.markOffset.value,
-    slug: side.piece.slug,
-    face: fonts.set.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic),
-    words: {
-      job: job.name,
-      side: side.blank.scale === 1 ? side.surface.name : `${side.surface.name}, drawn 1:${side.blank.scale}`,
-      date: at.toISOString().slice(0, 10),
-      plates: [shortNames(plates), ...floodsOf(side)].join(' · '),
-    },
-    lines: linesOn(side.surface, side.drawing),
-    codes: side.rules.lines,
-  });
+/** A side with its marks: artwork first, cut where the bleed ends, marks above everything. */
+export function pressPage({ job, fonts }: Desk, side: DeskSide, at: Date): PdfPage {
+  const { piece, surface, drawing, rules, blank } = side;
+  const { trim, bleed } = surface.boxes;
+  const layers = finishLayers(finishesOn(piece, surface, drawing), rules);
+  const face = fonts.set.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic);
+  const marked = { piece, surface, drawing, rules, scale: blank.scale };
+  const { sheet, items } = sideMarks(job, marked, face, at.toISOString().slice(0, 10));
   return {
-    parts: [{ items: artwork }, ...layers.map((layer) => ({ layer })), { items }],
-    trim: boxes.trim,
-    bleed: boxes.bleed,
+    parts: [{ items: itemsWithin(drawing, bleed) }, ...layers.map((layer) => ({ layer })), { items }],
+    trim,
+    bleed,
     sheet,
+    label: pageLabel(piece, surface),
   };
 }
-
-/** Coatings of a whole side, which need no plate. */
-const floodsOf = ({ piece, surface, rules }: DeskSide): readonly string[] =>
-  (piece.finish?.[surface.name] ?? []).flatMap((f) =>
-    f.does === 'flood' ? [`${rules.coatings[f.coating].title} all over`] : [],
-  );
-
-/** Plates in printing order, process inks by their letters. */
-const shortNames = (plates: readonly string[]): string =>
-  plates.map((name) => PROCESS.find((ink) => PROCESS_PLATES[ink] === name)?.toUpperCase() ?? name).join(' ');

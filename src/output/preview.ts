@@ -8,7 +8,7 @@ import type { BlankSurface } from '../core/format';
 import { blankPicture, svgPage, type SvgContext } from '../paint/svg';
 import type { Desk, DeskSide } from './desk';
 import type { OutputFile, Progress } from './export';
-import { fileStem } from './file-name';
+import { fileStem, sideStems } from './file-name';
 import { encodePictures, fileId, commonParts } from './pdf-request';
 import { treatmentOf, type PictureUse } from './picture-use';
 import { screenPicture, type Treatment } from './pictures';
@@ -25,10 +25,11 @@ export async function previewFiles(desk: Desk, at: Date, progress: Progress): Pr
   const files: OutputFile[] = [
     { name: `${stem}-preview.pdf`, type: 'application/pdf', bytes: await previewPdf(desk, at, progress) },
   ];
-  for (const side of desk.sides) {
+  const stems = sideStems(desk.job, desk.sides);
+  for (const [i, side] of desk.sides.entries()) {
     progress(0.6 + (0.4 * (files.length - 1)) / desk.sides.length, `Drawing the ${side.surface.name}`);
     const bytes = await previewPng(desk, side, desk.job.output.previewPixels);
-    files.push({ name: `${stem}-${side.surface.name}.png`, type: 'image/png', bytes });
+    files.push({ name: `${stems[i] ?? stem}.png`, type: 'image/png', bytes });
   }
   progress(1, 'Done');
   return files;

@@ -1,13 +1,12 @@
 import { expose, transfer } from 'comlink';
 import { fetchProfile, type PictureConverter } from '../bring-in/profile';
 import type { Build } from '../core/colour';
-import { imagesIn, type Item, type PageItem, type PictureItem } from '../core/drawing';
+import { imagesIn, plateNames, type Item, type PageItem, type PictureItem } from '../core/drawing';
 import type { Path, Rect } from '../core/layout';
 import {
   coverageOf,
   differences,
   mostInk,
-  plateNames,
   readPlates,
   seenPlates,
   unpackInks,

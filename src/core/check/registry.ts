@@ -21,6 +21,7 @@ import { coatSolidRule } from './coat-solid';
 import { cutBleedRule } from './cut-bleed';
 import { foldMeetRule } from './fold-meet';
 import { finishLostRule } from './finish-lost';
+import { gradientOverprintRule } from './gradient-overprint';
 import { nearInksRule } from './near-inks';
 import { outOfGamutRule } from './out-of-gamut';
 import { plateNamesRule } from './plate-names';
@@ -67,6 +68,7 @@ export const RULES: readonly Rule[] = [
   nearInksRule,
   whiteOverprintsRule,
   blackKnocksOutRule,
+  gradientOverprintRule,
   richBlackRule,
   trapRule,
   typeSmallRule,

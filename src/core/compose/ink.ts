@@ -87,18 +87,25 @@ export function solidInk(paint: SolidPaint, colour: PaintBook): ProcessInk {
 
 /** What fills a box: one ink, or a gradient across the box. */
 export const inkOf = (paint: Paint, box: Rect, colour: PaintBook): Ink =>
-  paint.kind === 'gradient'
-    ? {
-        kind: 'gradient',
-        run: runOf(paint, box),
-        stops: [...paint.stops]
-          .sort((a, b) => a.at - b.at)
-          .map(({ at, paint: stop, opacity }): InkStop => {
-            const { build, spots } = solidInk(stop, colour);
-            return { at: at / 100, build, ...(spots && { spots }), opacity };
-          }),
-      }
-    : solidInk(paint, colour);
+  paint.kind === 'gradient' ? gradientInk(paint, box, colour) : solidInk(paint, colour);
+
+/** A gradient overprints when all its stops do; a part of one cannot. */
+function gradientInk(paint: Gradient, box: Rect, colour: PaintBook): Ink {
+  const stops = [...paint.stops]
+    .sort((a, b) => a.at - b.at)
+    .map((stop) => ({ ...stop, ink: solidInk(stop.paint, colour) }));
+  return {
+    kind: 'gradient',
+    run: runOf(paint, box),
+    stops: stops.map(({ at, opacity, ink: { build, spots } }): InkStop => ({
+      at: at / 100,
+      build,
+      ...(spots && { spots }),
+      opacity,
+    })),
+    ...(stops.every(({ ink }) => ink.overprint) && { overprint: true as const }),
+  };
+}
 
 /**
  * Where a gradient runs. A linear one at 100 % reaches from corner to corner across its angle: |w·cos| + |h·sin|; a

@@ -17,7 +17,13 @@ export type Ink =
       readonly lost?: number;
     } & Laid)
   /** Builds mixed along a line or outward from a point; beyond its ends the first and the last go on. */
-  | { readonly kind: 'gradient'; readonly run: GradientRun; readonly stops: readonly InkStop[] }
+  | {
+      readonly kind: 'gradient';
+      readonly run: GradientRun;
+      readonly stops: readonly InkStop[];
+      /** Laid over what is beneath on the plates that it does not use. */
+      readonly overprint?: true;
+    }
   /** Every plate of the job, for marks. */
   | { readonly kind: 'registration'; readonly tint: number }
   /** A plate that a machine or a coating unit follows; `shown` is how a screen and a proof show it. */

@@ -39,9 +39,11 @@ export function bandOf(path: Path, width: Mm, cap: 'butt' | 'round' | 'square'):
   }, []);
 }
 
-/** What is inside both outlines. */
-export const intersectionPath = (a: Path, b: Path): Path =>
-  toPath(intersectD(toPolygons(a), toPolygons(b), FillRule.NonZero, PRECISION));
+/** What is inside both outlines. @param rule how the first is read */
+export const intersectionPath = (a: Path, b: Path, rule: 'nonzero' | 'evenodd' = 'nonzero'): Path => {
+  const inside = rule === 'evenodd' ? resolved(toPolygons(a), FillRule.EvenOdd) : toPolygons(a);
+  return toPath(intersectD(inside, toPolygons(b), FillRule.NonZero, PRECISION));
+};
 
 /** Everything inside either outline. */
 export const unionPath = (a: Path, b: Path): Path =>

@@ -1,3 +1,5 @@
 export * from './marks';
 export * from './process-layers';
 export * from './dummy';
+export * from './side-marks';
+export { barPatches } from './colour-bar';

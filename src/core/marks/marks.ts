@@ -1,11 +1,12 @@
 import { linePath, rectPath, ellipsePath, type Ink, type Item, type Path } from '../drawing';
 import type { Output } from '../job';
-import { IDENTITY, grow, type EdgeLengths, type Rect, type SurfaceBoxes } from '../layout';
+import { IDENTITY, grow, type EdgeLengths, type Point, type Rect, type SurfaceBoxes } from '../layout';
 import { ptToMm, type Mm } from '../measure';
 import { MARK_LENGTH, type Rules } from '../rules';
 import type { ProcessLine } from '../format';
 import { DASHES } from '../shop';
 import type { Face } from '../type';
+import { barPatches, type BarInks } from './colour-bar';
 import { noteItems } from './note';
 
 /** Weight of a mark, mm [cp]. */
@@ -15,14 +16,6 @@ const RIM = 2;
 const SLUG_SIZE_PT = 5.5;
 
 const REGISTRATION: Ink = { kind: 'registration', tint: 100 };
-
-/** Patches of the colour bar: solids, two-ink overprints, halves, and a grey balance beside its black [cp]. */
-const PATCHES: readonly (readonly [c: number, m: number, y: number, k: number])[] = [
-  [100, 0, 0, 0], [0, 100, 0, 0], [0, 0, 100, 0], [0, 0, 0, 100],
-  [0, 100, 100, 0], [100, 0, 100, 0], [100, 100, 0, 0],
-  [50, 0, 0, 0], [0, 50, 0, 0], [0, 0, 50, 0], [0, 0, 0, 50],
-  [50, 40, 40, 0],
-]; // prettier-ignore
 
 /** What is printed about the job outside the trim. */
 export interface SlugWords {
@@ -45,6 +38,8 @@ export interface MarksRequest {
   readonly codes: Rules['lines'];
   /** Sets the slug line. */
   readonly face: Face | undefined;
+  /** What the colour bar shows. */
+  readonly inks: BarInks;
 }
 
 /** The printed sheet around a piece: its size, and everything outside the bleed. */
@@ -62,8 +57,9 @@ export interface MarkedSheet {
 export function marksFor(request: MarksRequest): MarkedSheet {
   const { boxes, marks, offset } = request;
   const drawsMarks = marks.corner || marks.centre || marks.register || (marks.fold && request.lines.some(isTicked));
+  const ticks = marks.fold ? ticksOn(request.lines, boxes.trim) : [];
   const zone = drawsMarks ? offset + MARK_LENGTH : widest(insetsOf(boxes));
-  const bar = marks.colourBar ? barFor(boxes.trim, zone) : undefined;
+  const bar = marks.colourBar ? barFor(boxes.trim, zone, request.inks) : undefined;
   const line = marks.slugLine && request.face ? slugLine(request, request.face, zone) : undefined;
   const reach: EdgeLengths = {
     left: zone,
@@ -76,8 +72,8 @@ export function marksFor(request: MarksRequest): MarkedSheet {
     sheet: grow(boxes.trim, hasRim ? grow4(reach, RIM) : reach),
     items: [
       ...(marks.corner ? [strokes('corner marks', cornerMarks(boxes.trim, offset))] : []),
-      ...(marks.centre ? [strokes('centre marks', centreMarks(boxes.trim, offset))] : []),
-      ...(marks.register ? [strokes('register targets', targets(boxes.trim, offset))] : []),
+      ...(marks.centre ? [strokes('centre marks', centreMarks(boxes.trim, offset, ticks))] : []),
+      ...(marks.register ? [strokes('register targets', targets(boxes.trim, offset, ticks))] : []),
       ...(marks.fold ? foldTicks(request) : []),
       ...(bar?.items ?? []),
       ...(line?.items ?? []),
@@ -121,102 +117,151 @@ export function cornerMarks(trim: Rect, offset: Mm): Path {
 }
 
 const TICKED = ['fold', 'score', 'perforation'] as const;
+type Ticked = (typeof TICKED)[number];
 const isTicked = (line: ProcessLine): boolean => (TICKED as readonly string[]).includes(line.process);
 
-/** Ticks outside the bleed in line with folds, scores and perforations, in their own coding at half its length. */
-function foldTicks({ lines, codes, boxes, offset }: MarksRequest): readonly Item[] {
-  return TICKED.flatMap((process): Item[] => {
-    const own = lines.filter((line) => line.process === process && !line.path);
-    const path = own.flatMap((line) => ticksOf(line, boxes.trim, offset));
-    if (path.length === 0) return [];
-    return [
-      strokes(
-        `${process} ticks`,
-        path,
-        DASHES[codes[process].form].map((mm) => mm / 2),
-      ),
-    ];
-  });
+type Edge = 'top' | 'right' | 'bottom' | 'left';
+
+/** Where a fold, score or perforation meets an edge of the trim. */
+interface Tick {
+  readonly process: Ticked;
+  readonly edge: Edge;
+  /** Along the edge, mm. */
+  readonly at: Mm;
 }
 
 const TOUCHES = 0.01;
 
-/** A tick at each end of an upright or level line that lies on the trim. */
-function ticksOf({ from, to }: ProcessLine, trim: Rect, offset: Mm): Path {
-  const [near, far] = [offset, offset + MARK_LENGTH];
+/** Ticks of upright and level lines at the edges that they reach, or run past. */
+function ticksOn(lines: readonly ProcessLine[], trim: Rect): readonly Tick[] {
   const [right, bottom] = [trim.x + trim.width, trim.y + trim.height];
-  const ends = [from, to];
-  if (Math.abs(from.x - to.x) < TOUCHES) {
-    return ends.flatMap(({ x, y }) =>
-      Math.abs(y - trim.y) < TOUCHES
-        ? linePath({ x, y: trim.y - far }, { x, y: trim.y - near })
-        : Math.abs(y - bottom) < TOUCHES
-          ? linePath({ x, y: bottom + near }, { x, y: bottom + far })
-          : [],
-    );
-  }
-  if (Math.abs(from.y - to.y) < TOUCHES) {
-    return ends.flatMap(({ x, y }) =>
-      Math.abs(x - trim.x) < TOUCHES
-        ? linePath({ x: trim.x - far, y }, { x: trim.x - near, y })
-        : Math.abs(x - right) < TOUCHES
-          ? linePath({ x: right + near, y }, { x: right + far, y })
-          : [],
-    );
-  }
-  return [];
+  return TICKED.flatMap((process) =>
+    lines
+      .filter((line) => line.process === process && !line.path)
+      .flatMap(({ from, to }): readonly Tick[] => {
+        if (Math.abs(from.x - to.x) < TOUCHES) {
+          const [high, low] = [Math.min(from.y, to.y), Math.max(from.y, to.y)];
+          return [
+            ...(high < trim.y + TOUCHES ? [{ process, edge: 'top' as const, at: from.x }] : []),
+            ...(low > bottom - TOUCHES ? [{ process, edge: 'bottom' as const, at: from.x }] : []),
+          ];
+        }
+        if (Math.abs(from.y - to.y) < TOUCHES) {
+          const [first, last] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
+          return [
+            ...(first < trim.x + TOUCHES ? [{ process, edge: 'left' as const, at: from.y }] : []),
+            ...(last > right - TOUCHES ? [{ process, edge: 'right' as const, at: from.y }] : []),
+          ];
+        }
+        return [];
+      }),
+  );
 }
 
-/** The middle of each side and the direction outward. */
-const sides = (trim: Rect) => {
-  const [cx, cy] = [trim.x + trim.width / 2, trim.y + trim.height / 2];
-  return [
-    { x: cx, y: trim.y, dx: 0, dy: -1, length: trim.width },
-    { x: trim.x + trim.width, y: cy, dx: 1, dy: 0, length: trim.height },
-    { x: cx, y: trim.y + trim.height, dx: 0, dy: 1, length: trim.width },
-    { x: trim.x, y: cy, dx: -1, dy: 0, length: trim.height },
-  ];
-};
+/** A point outside an edge of the trim. @param along the edge, @param out from it */
+function outside(trim: Rect, edge: Edge, along: Mm, out: Mm): Point {
+  switch (edge) {
+    case 'top':
+      return { x: along, y: trim.y - out };
+    case 'bottom':
+      return { x: along, y: trim.y + trim.height + out };
+    case 'left':
+      return { x: trim.x - out, y: along };
+    case 'right':
+      return { x: trim.x + trim.width + out, y: along };
+  }
+}
 
-/** A tick at the middle of each side. */
-function centreMarks(trim: Rect, offset: Mm): Path {
-  return sides(trim).flatMap(({ x, y, dx, dy }) => {
-    const at = (d: Mm) => ({ x: x + dx * d, y: y + dy * d });
-    return linePath(at(offset), at(offset + MARK_LENGTH));
+/** Ticks outside the bleed in line with folds, scores and perforations, in their own coding at half its length. */
+function foldTicks({ lines, codes, boxes, offset }: MarksRequest): readonly Item[] {
+  const ticks = ticksOn(lines, boxes.trim);
+  return TICKED.flatMap((process): Item[] => {
+    const path = ticks
+      .filter((tick) => tick.process === process)
+      .flatMap(({ edge, at }) =>
+        linePath(outside(boxes.trim, edge, at, offset + MARK_LENGTH), outside(boxes.trim, edge, at, offset)),
+      );
+    if (path.length === 0) return [];
+    const dash = DASHES[codes[process].form].map((mm) => mm / 2);
+    return [strokes(`${process} ticks`, path, dash)];
   });
 }
 
-/** A circle and a cross beside the middle of each side. */
-function targets(trim: Rect, offset: Mm): Path {
-  const arm = MARK_LENGTH / 2;
-  return sides(trim).flatMap(({ x, y, dx, dy, length }) => {
-    // Beside the centre mark, nearer to it on a short side.
-    const aside = Math.min(10, length / 5);
-    const c = {
-      x: x + dx * (offset + arm) + Math.abs(dy) * aside,
-      y: y + dy * (offset + arm) + Math.abs(dx) * aside,
-    };
-    const radius = arm * 0.6;
+/** The edges of the trim with their middles and lengths. */
+const edgesOf = (
+  trim: Rect,
+): readonly { readonly edge: Edge; readonly middle: Mm; readonly start: Mm; readonly length: Mm }[] => {
+  const across = { middle: trim.x + trim.width / 2, start: trim.x, length: trim.width };
+  const down = { middle: trim.y + trim.height / 2, start: trim.y, length: trim.height };
+  return [
+    { edge: 'top', ...across },
+    { edge: 'right', ...down },
+    { edge: 'bottom', ...across },
+    { edge: 'left', ...down },
+  ];
+};
+
+/** Nearer than this two marks are read as one, mm [cp]. */
+const APART = 1;
+
+const isFree = (ticks: readonly Tick[], edge: Edge, at: Mm, reach: Mm): boolean =>
+  ticks.every((tick) => tick.edge !== edge || Math.abs(tick.at - at) >= reach);
+
+/** A tick at the middle of each edge; where the piece is folded there, the fold’s own tick says it. */
+function centreMarks(trim: Rect, offset: Mm, ticks: readonly Tick[]): Path {
+  return edgesOf(trim)
+    .filter(({ edge, middle }) => isFree(ticks, edge, middle, APART))
+    .flatMap(({ edge, middle }) =>
+      linePath(outside(trim, edge, middle, offset), outside(trim, edge, middle, offset + MARK_LENGTH)),
+    );
+}
+
+/** Half the width of a register target, mm. */
+const ARM = MARK_LENGTH / 2;
+
+/** A circle and a cross beside the middle of each edge, where no tick runs through it. */
+function targets(trim: Rect, offset: Mm, ticks: readonly Tick[]): Path {
+  return edgesOf(trim).flatMap(({ edge, middle, start, length }) => {
+    const at = targetPlace({ edge, middle, start, length }, ticks);
+    if (at === undefined) return [];
+    const c = outside(trim, edge, at, offset + ARM);
+    const radius = ARM * 0.6;
     return [
-      ...linePath({ x: c.x - arm, y: c.y }, { x: c.x + arm, y: c.y }),
-      ...linePath({ x: c.x, y: c.y - arm }, { x: c.x, y: c.y + arm }),
+      ...linePath({ x: c.x - ARM, y: c.y }, { x: c.x + ARM, y: c.y }),
+      ...linePath({ x: c.x, y: c.y - ARM }, { x: c.x, y: c.y + ARM }),
       ...ellipsePath({ x: c.x - radius, y: c.y - radius, width: 2 * radius, height: 2 * radius }),
     ];
   });
 }
 
+/** Beside the centre mark, nearer to it on a short edge; further along where ticks are in the way. */
+function targetPlace(
+  { edge, middle, start, length }: ReturnType<typeof edgesOf>[number],
+  ticks: readonly Tick[],
+): Mm | undefined {
+  const aside = Math.min(10, length / 5);
+  const steps = Array.from({ length: 60 }, (_, i) => aside + i);
+  const places = steps.flatMap((step) => [middle + step, middle - step]);
+  const isOn = (at: Mm) => at - ARM >= start && at + ARM <= start + length;
+  const first = places.find((at) => isOn(at) && isFree(ticks, edge, at, ARM + APART));
+  // On an edge too short for any, it stands where it always stood.
+  return first ?? (isFree(ticks, edge, middle + aside, ARM + APART) ? middle + aside : undefined);
+}
+
 /** Patches in a row above the marks at the head, as large as the width allows, at most 5 mm. */
-function barFor(trim: Rect, zone: Mm): { size: Mm; items: readonly Item[] } {
-  const size = Math.min(5, trim.width / PATCHES.length);
-  const left = trim.x + (trim.width - size * PATCHES.length) / 2;
+function barFor(trim: Rect, zone: Mm, inks: BarInks): { size: Mm; items: readonly Item[] } | undefined {
+  const patches = barPatches(inks);
+  if (patches.length === 0) return undefined;
+  const size = Math.min(5, trim.width / patches.length);
+  const left = trim.x + (trim.width - size * patches.length) / 2;
   const y = trim.y - zone - 1 - size;
-  const items = PATCHES.map(([c, m, yellow, k], i): Item => ({
+  const items = patches.map((fill, i): Item => ({
     kind: 'path',
     from: 'colour bar',
     opacity: 1,
     matrix: IDENTITY,
     path: rectPath({ x: left + i * size, y, width: size, height: size }),
-    fill: { kind: 'process', build: { c, m, y: yellow, k }, overprint: false },
+    fill,
     stroke: null,
   }));
   return { size, items };

@@ -290,7 +290,7 @@ function isLaidOver(ink: Ink): boolean {
     case 'registration':
       return true;
     case 'gradient':
-      return false;
+      return ink.overprint ?? false;
   }
 }
 

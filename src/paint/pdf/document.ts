@@ -16,6 +16,8 @@ export interface PdfPage {
   readonly bleed: Rect;
   /** The whole sheet, marks and slug included. */
   readonly sheet: Rect;
+  /** What a reader calls the page: the number that it carries, or a name. Left out, its place in the file. */
+  readonly label?: number | string;
 }
 
 export interface PdfRequest extends FontSource {
@@ -123,6 +125,7 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
     Metadata: metadataRef,
     OutputIntents: press ? [intent] : undefined,
     OCProperties: own.length + pool.hiddenLayers.size > 0 ? layerList(own, [...pool.hiddenLayers]) : undefined,
+    PageLabels: pageLabels(request.pages),
     ViewerPreferences: { DisplayDocTitle: true },
   });
   const date = textString(pdfDate(metadata.at));
@@ -146,6 +149,18 @@ async function openDocuments(request: PdfRequest, context: PDFContext): Promise<
   const opened = new Map<string, ForeignDocument>();
   for (const name of names) opened.set(name, await openForeign(request.document(name), context));
   return opened;
+}
+
+/** The labels of pages as ranges that count on (ISO 32000-1, 12.4.2). */
+function pageLabels(pages: readonly PdfPage[]): Value | undefined {
+  if (pages.every(({ label }) => label === undefined)) return undefined;
+  const labels = pages.map(({ label }, i) => label ?? i + 1);
+  const ranges = labels.flatMap((label, i): readonly Value[] => {
+    if (typeof label === 'string') return [i, { P: textString(label) }];
+    const before = labels[i - 1];
+    return typeof before === 'number' && before + 1 === label ? [] : [i, { S: 'D', St: label }];
+  });
+  return { Nums: ranges };
 }
 
 /** Our own layers on; those of other people’s pages as they left them. */

@@ -134,7 +134,7 @@ export class ResourcePool {
       },
       space: (plates) => note('ColorSpace', this.space(plates)),
       layer: (layer) => note('Properties', this.layer(layer)),
-      shading: (ink) => note('Shading', this.once('Sh', JSON.stringify([ink.run, ink.stops]), () => this.add(this.shading(ink)))),
+      shading: (ink) => note('Shading', this.once('Sh', JSON.stringify([ink.run, ink.stops, ink.overprint]), () => this.add(this.shading(ink)))),
       fading: (ink, region) => note('ExtGState', this.fading(ink, region)),
       softMask: (mask) => note('ExtGState', this.softMask(mask)),
     };
@@ -262,8 +262,10 @@ export class ResourcePool {
   }
 
   private layer(layer: ProcessLayer): Named {
-    const named = this.layers.get(layer.name) ?? { name: this.nameFor('Oc'), ref: this.add(optionalContent(layer)) };
-    this.layers.set(layer.name, named);
+    // A house may want two processes on one plate; each still says what it is for.
+    const key = JSON.stringify([layer.name, layer.step]);
+    const named = this.layers.get(key) ?? { name: this.nameFor('Oc'), ref: this.add(optionalContent(layer)) };
+    this.layers.set(key, named);
     return named;
   }
 }

@@ -53,10 +53,14 @@ function geometry(ink: GradientInk): { readonly [key: string]: Value } {
       };
 }
 
-/** The plates of a gradient as a shading (ISO 32000-1, 8.7.4.5.3 and 8.7.4.5.4). @param space of plates of their own */
+/**
+ * The plates of a gradient as a shading (ISO 32000-1, 8.7.4.5.3 and 8.7.4.5.4). One that overprints names its plates: in
+ * DeviceCMYK a shading paints all four, whatever the overprint mode says (11.7.4.5).
+ * @param space of plates of their own
+ */
 export function pressShading(ink: GradientInk, space: (plates: readonly Plate[]) => Value): Value {
   const spots = spotsIn(ink.stops);
-  if (spots.length === 0) {
+  if (spots.length === 0 && !ink.overprint) {
     const stops = ink.stops.map(({ at, build }) => ({ at, values: PROCESS.map((name) => build[name] / 100) }));
     return { ...geometry(ink), ColorSpace: 'DeviceCMYK', Function: alongStops(stops) };
   }
@@ -67,8 +71,9 @@ export function pressShading(ink: GradientInk, space: (plates: readonly Plate[])
     return { at: stop.at, ...plateColour({ build: stop.build, spots: tints }, used) };
   });
   const plates = colours[0]?.plates ?? [];
-  return { ...geometry(ink), ColorSpace: space(plates), Function: alongStops(colours.map(({ at, tints }) => ({ at, values: tints }))) };
-} // prettier-ignore
+  const stops = colours.map(({ at, tints }) => ({ at, values: tints }));
+  return { ...geometry(ink), ColorSpace: space(plates), Function: alongStops(stops) };
+}
 
 /** The spots of all stops, each once. */
 const spotsIn = (stops: readonly InkStop[]): readonly SpotTint[] => [

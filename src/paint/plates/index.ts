@@ -1,5 +1,4 @@
 export { readPlates, pixelsOf, type Plates, type PlateSource, type PlateView } from './read-plates';
-export { plateNames } from './inks';
 export type { InkPixels } from './picture-rows';
 export { packInks, unpackInks } from './packed';
 export { seenPlates, type InkLook, type Seeing } from './seen';

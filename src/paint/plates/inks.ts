@@ -1,9 +1,7 @@
 import { PROCESS, PROCESS_PLATES, platesIn, type Laid } from '../../core/colour';
-import type { GradientRun, Ink, InkStop, Item } from '../../core/drawing';
+import type { GradientRun, Ink, InkStop } from '../../core/drawing';
 import { inverse, multiply, type Matrix } from '../../core/layout';
 import type { RowInk } from './canvas';
-
-const PROCESS_NAMES: readonly string[] = PROCESS.map((ink) => PROCESS_PLATES[ink]);
 
 /** Percent to a value of a plate. */
 const valueOf = (percent: number): number => Math.round(Math.min(100, Math.max(0, percent)) * 2.55);
@@ -29,6 +27,15 @@ export function flatInk(ink: Exclude<Ink, { kind: 'gradient' }>, names: readonly
       return { of: names.map(() => valueOf(ink.tint)) };
   }
 }
+
+/** The plates that a gradient leaves as they are. */
+export const leftByGradient = (
+  { overprint, stops }: Extract<Ink, { kind: 'gradient' }>,
+  names: readonly string[],
+): ReadonlySet<string> => {
+  const used = new Set(stops.flatMap(platesIn));
+  return new Set(overprint ? names.filter((name) => !used.has(name)) : []);
+};
 
 /** Steps of a gradient: finer than the eye and than a plate can tell. */
 const STEPS = 1024;
@@ -99,45 +106,6 @@ function radialSteps(
     }
   };
 }
-
-/** The plates that items print on: the process inks that they use, then spots and lines as they come. */
-export function plateNames(items: readonly Item[]): readonly string[] {
-  const found = new Set<string>();
-  const note = (ink: Ink | undefined | null): void => {
-    switch (ink?.kind) {
-      case 'process':
-        for (const name of platesIn(ink)) found.add(name);
-        return;
-      case 'gradient':
-        for (const name of ink.stops.flatMap(platesIn)) found.add(name);
-        return;
-      case 'technical':
-        found.add(ink.name);
-        return;
-      case 'registration':
-      case undefined:
-        return;
-    }
-  };
-  const visit = (item: Item): void => {
-    switch (item.kind) {
-      case 'path':
-        note(item.fill);
-        return note(item.stroke?.ink);
-      case 'glyphs':
-        note(item.ink);
-        return note(item.stroke?.ink);
-      case 'picture':
-      case 'page':
-        for (const name of PROCESS_NAMES) found.add(name);
-        return;
-      case 'group':
-        item.items.forEach(visit);
-    }
-  };
-  items.forEach(visit);
-  return [...PROCESS_NAMES.filter((name) => found.has(name)), ...[...found].filter((name) => !PROCESS_NAMES.includes(name))];
-} // prettier-ignore
 
 /** From millimetres to pixels. */
 export const pixelMatrix = (scale: number, x: number, y: number, item: Matrix): Matrix =>

@@ -1,16 +1,8 @@
 import fc from 'fast-check';
 import type { Ink, Item, PathItem } from '../../core/drawing';
 import { ellipsePath, linePath, polygonPath, rectPath, type Path } from '../../core/layout';
-import {
-  coverageOf,
-  differences,
-  mostInk,
-  packInks,
-  plateNames,
-  readPlates,
-  unpackInks,
-  type PlateSource,
-} from './index';
+import { coverageOf, differences, mostInk, packInks, readPlates, unpackInks, type PlateSource } from './index';
+import { plateNames } from '../../core/drawing';
 
 const SCALE = 300 / 25.4;
 const VIEW = { box: { x: 0, y: 0, width: 60, height: 60 }, scale: SCALE };

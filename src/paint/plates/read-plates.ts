@@ -28,7 +28,7 @@ import { gaussian } from '../gaussian';
 import { Canvas, type RowInk } from './canvas';
 import { cover, type PixelBox } from './coverage';
 import { Edges, fillEdges } from './edges';
-import { flatInk, pixelMatrix, shadingOf } from './inks';
+import { flatInk, leftByGradient, pixelMatrix, shadingOf } from './inks';
 import { pictureRows, type InkPixels, type PictureRows } from './picture-rows';
 import { cut, dimmed, met, outward, sidesOf, through, type Stencil } from './stencil';
 import { strokeEdges } from './stroke';
@@ -170,6 +170,8 @@ class Reader {
     const shading = shadingOf(ink.run, ink.stops, this.names, matrix, canvas.box.x);
     const steps = new Uint16Array(canvas.box.width);
     const rows = this.names.map(() => new Uint8Array(canvas.box.width));
+    const left = leftByGradient(ink, this.names);
+    const laid: RowInk = { of: rows.map((row, p) => (left.has(this.names[p] ?? '') ? undefined : row)) };
     cover(edges, rule, canvas.box, (y, from, to, row) => {
       dimmed(row, from, to, opacity, clip, y, canvas.box, opaque);
       shading.steps(y, from, to, steps);
@@ -179,7 +181,7 @@ class Reader {
       });
       const { opacity: clear } = shading;
       if (clear) for (let x = from; x < to; x += 1) opaque[x] = round(((opaque[x] ?? 0) * (clear[steps[x] ?? 0] ?? 0)) / 255);
-      canvas.lay(y, from, to, opaque, false, { of: rows }, item.blend);
+      canvas.lay(y, from, to, opaque, false, laid, item.blend);
     });
   } // prettier-ignore
 

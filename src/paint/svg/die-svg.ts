@@ -3,9 +3,9 @@ import { DASHES, type LineForm, type Process, type ProcessLine } from '../../cor
 import { lineStyle } from './blank-svg';
 import { pathData } from './svg';
 
-/** Process lines alone at true size, a group for each process, named as its plate. */
+/** Process lines alone at true size, a group for each process, named as its plate. @param shown what the picture covers, mm */
 export function dieSvg(
-  trim: Rect,
+  shown: Rect,
   lines: readonly ProcessLine[],
   layer: (process: Process) => { readonly name: string; readonly form: LineForm },
   weight: number,
@@ -18,8 +18,8 @@ export function dieSvg(
     return `<g id="${escaped(name)}" data-process="${process}" fill="none" stroke="${lineStyle(process).colour}" stroke-width="${weight}"${dash}>${paths.join('')}</g>`;
   });
   return (
-    `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${trim.width} ${trim.height}" ` +
-    `width="${trim.width}mm" height="${trim.height}mm">${groups.join('')}</svg>\n`
+    `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" viewBox="${shown.x} ${shown.y} ${shown.width} ${shown.height}" ` +
+    `width="${shown.width}mm" height="${shown.height}mm">${groups.join('')}</svg>\n`
   );
 } // prettier-ignore
 

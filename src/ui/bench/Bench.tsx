@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { useCallback, useEffect, useMemo, useRef, type DragEvent, type MouseEvent } from 'react';
 import { elementsOn } from '@/core/job';
 import { insets, union, type Rect, type SurfaceBoxes } from '@/core/layout';
-import { linesOn, marksFor } from '@/core/marks';
+import { linesOn, sideMarks } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
 import type { Blank, BlankSurface } from '@/core/format';
 import { useJob, useJobStore } from '../job/context';
@@ -63,7 +63,7 @@ export function Bench({ onDropFiles }: Props) {
   const host = useRef<HTMLDivElement>(null);
   const { scale, x, y, guides, trimmed, resize, fit, zoomAt, pan } = useBenchView();
   const at = useMemo(() => projection({ scale, x, y }), [scale, x, y]);
-  const { job, rules, surface, drawing, resources, piece } = desk;
+  const { job, rules, surface, drawing, resources, piece, blank } = desk;
   const { boxes } = surface;
   const isOutput = station === 'output';
   const isTrimmed = trimmed && station === 'inspect';
@@ -81,32 +81,13 @@ export function Bench({ onDropFiles }: Props) {
   const measured = useMeasured(host, drawing, scale);
 
   const context = usePainting(resources, rules.conversion);
+  const face = resources.fonts.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic);
   const press = useMemo(
     () =>
       isOutput
-        ? marksFor({
-            boxes,
-            marks: job.output.marks,
-            offset: rules.markOffset.value,
-            slug: piece.slug,
-            face: resources.fonts.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic),
-            words: { job: job.name, side: surface.name, date: 'date of export', plates: 'plates' },
-            lines: linesOn(surface, drawing),
-            codes: rules.lines,
-          })
+        ? sideMarks(job, { piece, surface, drawing, rules, scale: blank.scale }, face, 'date of export')
         : undefined,
-    [
-      isOutput,
-      boxes,
-      job.output.marks,
-      job.name,
-      rules.markOffset.value,
-      piece.slug,
-      resources.fonts,
-      surface,
-      drawing,
-      rules.lines,
-    ],
+    [isOutput, job, piece, surface, drawing, rules, blank.scale, face],
   );
 
   // The piece is brought into view when it opens and when its size or what is shown of it changes.

@@ -7,7 +7,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Link from '@mui/material/Link';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { formatNumber, formatSize } from '@/core/measure';
-import { linesOn, marksFor } from '@/core/marks';
+import { sideMarks } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
 import { NumberField } from '../field/NumberField';
 import { useJob, useJobStore } from '../job/context';
@@ -39,23 +39,13 @@ const KINDS = [
 
 /** What leaves the house: marks and profile, and the files. */
 export function OutputSlip() {
-  const { job, rules, surface, drawing, piece, resources } = useDesk();
+  const { job, rules, surface, drawing, piece, blank, resources } = useDesk();
   const edit = useJob((s) => s.edit);
   const findings = useFindings();
   const faults = findings.filter((f) => f.severity === 'fault').length;
   const { marks } = job.output;
   const face = resources.fonts.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic);
-  const words = { job: job.name, side: surface.name, date: '0000-00-00', plates: 'C M Y K' };
-  const { sheet } = marksFor({
-    boxes: surface.boxes,
-    marks,
-    offset: rules.markOffset.value,
-    slug: piece.slug,
-    face,
-    words,
-    lines: linesOn(surface, drawing),
-    codes: rules.lines,
-  });
+  const { sheet } = sideMarks(job, { piece, surface, drawing, rules, scale: blank.scale }, face, '0000-00-00');
   return (
     <Slip label="Output">
       {faults > 0 && (
