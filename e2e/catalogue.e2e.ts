@@ -19,7 +19,6 @@ async function setting(hand: Hand, name: string): Promise<string> {
 }
 
 test('a catalogue from nothing: ten spreads from three base layouts and a file; a base style and a base layout changed are changed on all', async ({ page }) => {
-  test.setTimeout(300_000);
   const hand = new Hand(page);
   await catalogue(hand);
   console.log(`catalogue: ${hand.actions} actions, ${hand.typed.length} of them typed`);

@@ -20,7 +20,6 @@ async function read(page: Page): Promise<void> {
 test('a bookmark with matt varnish over the moons in its picture: seen on its plates, spoilt, checked, mended, exported', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const hand = new Hand(page);
   await bookmark(hand);
   await expect(sheet(page).locator('[data-finishing="Matt varnish"]')).toContainText('shapes in Moons');

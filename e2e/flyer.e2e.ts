@@ -6,7 +6,6 @@ import { field, open, saved, write } from './helpers';
 const run = (program: string, args: readonly string[]) => execFileSync(program, args, { encoding: 'utf8' });
 
 test('a flyer from nothing to a press file that poppler, qpdf and Ghostscript agree with', async ({ page }) => {
-  test.setTimeout(120_000);
   // Big enough for 5.75 × 8.75 in at 300 ppi.
   const [width, height] = [1725, 2625];
   const raw = Buffer.alloc(width * height * 3);
@@ -52,7 +51,7 @@ test('a flyer from nothing to a press file that poppler, qpdf and Ghostscript ag
   await page.keyboard.press('Alt+6');
   await page.getByRole('button', { name: 'Press PDF' }).click();
   const link = page.getByRole('link', { name: /press\.pdf/ });
-  await expect(link).toBeVisible({ timeout: 30_000 });
+  await expect(link).toBeVisible();
   const download = page.waitForEvent('download');
   await link.click();
   const path = await (await download).path();
@@ -133,10 +132,10 @@ test('preview and working file; the working file opens again as the same job', a
   await open(page, '/jobs/demo-meteor-night');
   await page.getByRole('button', { name: 'Output' }).click();
   await page.getByRole('button', { name: 'Preview' }).click();
-  await expect(page.getByRole('link', { name: /front\.png/ })).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByRole('link', { name: /front\.png/ })).toBeVisible();
   await page.getByRole('button', { name: 'Working file' }).click();
   const link = page.getByRole('link', { name: /yellowsheet\.zip/ });
-  await expect(link).toBeVisible({ timeout: 30_000 });
+  await expect(link).toBeVisible();
   const download = page.waitForEvent('download');
   await link.click();
   const path = await (await download).path();

@@ -91,7 +91,7 @@ export async function exportedFile(page: Page, kind: 'press' | 'desk'): Promise<
   const { origin } = new URL(page.url());
   const made = (await (await page.request.post(`/api/jobs/${id}/exports`, { data: { kind }, headers: { origin } })).json()) as { id: string }; // prettier-ignore
   const facts = async () => (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string; files: { name: string }[] }; // prettier-ignore
-  await expect.poll(async () => (await facts()).state, { timeout: 90_000 }).toBe('done');
+  await expect.poll(async () => (await facts()).state).toBe('done');
   const [file] = (await facts()).files;
   return (await page.request.get(`/api/exports/${made.id}/files/${file?.name ?? ''}`)).body();
 }

@@ -51,7 +51,6 @@ for (const { file, build, most, always } of PIECES) {
   test(`${file}, ${isBuilt ? 'built from the empty format, is the one the demo keeps' : 'as the demo keeps it'}, and the bench shows what is printed`, async ({
     page,
   }) => {
-    test.setTimeout(150_000);
     if (isBuilt) {
       const hand = new Hand(page);
       await build(hand);
@@ -106,7 +105,7 @@ async function expectAlike(page: Page, file: string): Promise<void> {
           worst = Math.max(...cells);
           return cells.reduce((sum, d) => sum + d, 0) / cells.length;
         },
-        { message: `${file}, ${name}`, timeout: 10_000 },
+        { message: `${file}, ${name}` },
       )
       .toBeLessThan(0.02);
     // A small element that is wrong would be lost in the mean of a side.
@@ -153,7 +152,7 @@ async function previewsOf(page: Page): Promise<readonly { readonly name: string;
   const { origin } = new URL(page.url());
   const made = (await (await page.request.post(`/api/jobs/${id}/exports`, { data: { kind: 'preview' }, headers: { origin } })).json()) as { id: string }; // prettier-ignore
   const facts = async () => (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string; files: { name: string }[] }; // prettier-ignore
-  await expect.poll(async () => (await facts()).state, { timeout: 60_000 }).toBe('done');
+  await expect.poll(async () => (await facts()).state).toBe('done');
   const pictures = (await facts()).files.filter(({ name }) => name.endsWith('.png'));
   return Promise.all(
     pictures.map(async ({ name }) => ({ name, bytes: await (await page.request.get(`/api/exports/${made.id}/files/${name}`)).body() })), // prettier-ignore

@@ -15,7 +15,6 @@ const PIECES = [
 for (const { file, build, most } of PIECES) {
   test(`${file}, built in the browser, is the one the demo keeps`, async ({ page }) => {
     // Thirteen pictures are brought in; in a short run it is opened as it is kept.
-    test.setTimeout(240_000);
     if (process.env['YS_ALL'] === undefined && file === 'moon-calendar') await openJob(page, `demo-${file}`);
     else {
       const hand = new Hand(page);
@@ -36,7 +35,6 @@ for (const { file, build, most } of PIECES) {
 test('next year’s calendar from this year’s: one decision is changed, and every date is the reference library’s', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   await openJob(page, 'demo-moon-calendar');
   await page.keyboard.press('Alt+3');
   const hand = new Hand(page);

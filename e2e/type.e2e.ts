@@ -15,7 +15,6 @@ async function looks(hand: Hand) {
 test('a base style changed: every style based on it and every word in them follows, and undo brings all back', async ({
   page,
 }) => {
-  test.setTimeout(60_000);
   const hand = new Hand(page);
   await begin(page, 'Styles that follow');
   await hand.key('Alt+3');
@@ -41,7 +40,6 @@ test('a base style changed: every style based on it and every word in them follo
 });
 
 test('words that find no room flow on to the next side, where typing goes on in the same text', async ({ page }) => {
-  test.setTimeout(60_000);
   const hand = new Hand(page);
   await begin(page, 'Text that flows on', 'A6', '2');
   await hand.key('Alt+3');
@@ -69,7 +67,6 @@ test('words that find no room flow on to the next side, where typing goes on in 
 });
 
 test('some words take a look of their own by key, and typewriter signs are found and mended', async ({ page }) => {
-  test.setTimeout(60_000);
   const hand = new Hand(page);
   await begin(page, 'A look for some words');
   await hand.key('Alt+3');

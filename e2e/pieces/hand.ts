@@ -46,9 +46,18 @@ export class Hand {
     this.typed.push(text);
     await field.fill(text);
     await field.press('Enter');
-    // What a field refuses it keeps, and says so there.
-    if ((await field.count()) > 0)
-      expect(await field.getAttribute('aria-invalid'), `“${text}” is taken`).not.toBe('true');
+    await this.isTaken(field, text);
+  }
+
+  /** What a field refuses it keeps, and says so there. */
+  private async isTaken(field: Locator, text: string): Promise<void> {
+    await expect(field.and(this.page.locator('[aria-invalid=true]')), `“${text}” is taken`).toHaveCount(0);
+  }
+
+  /** Which of two controls is there, once one is: what was done before may still be on its way to the sheet. */
+  private async isThere(one: Locator, other: Locator): Promise<boolean> {
+    await expect(one.or(other).first()).toBeVisible();
+    return (await one.count()) > 0;
   }
 
   private async choose(control: Locator, option: string): Promise<void> {
@@ -77,11 +86,12 @@ export class Hand {
     await this.press(kind, 'radio');
     for (const [label, value] of Object.entries(fields)) {
       const field = this.page.getByRole('textbox', { name: label, exact: true });
-      if ((await field.count()) > 0) {
+      const choice = this.page.getByRole('combobox', { name: label, exact: true }).first();
+      if (await this.isThere(field, choice)) {
         this.actions += 1;
         this.typed.push(value);
         await field.fill(value);
-      } else await this.choose(this.page.getByLabel(label, { exact: true }).first(), value);
+      } else await this.choose(choice, value);
     }
     await this.press('Begin');
     await expect(this.page.locator('[data-bench]')).toBeVisible();
@@ -105,15 +115,16 @@ export class Hand {
     const sheet = this.page.getByRole('complementary', { name: 'Yellow sheet' });
     for (const [label, value] of Object.entries(decisions)) {
       const field = sheet.locator(`input[name="${label}"], textarea[name="${label}"]`).first();
-      if ((await field.count()) === 0) {
-        await this.choose(sheet.getByRole('combobox', { name: label, exact: true }), value);
+      const choice = sheet.getByRole('combobox', { name: label, exact: true });
+      if (!(await this.isThere(field, choice))) {
+        await this.choose(choice, value);
         continue;
       }
       this.actions += 1;
       this.typed.push(value);
       await field.fill(value);
       await field.blur();
-      expect(await field.getAttribute('aria-invalid'), `“${value}” is taken`).not.toBe('true');
+      await this.isTaken(field, value);
     }
   }
 
@@ -136,8 +147,8 @@ export class Hand {
     }
     const text = String(value);
     const named = scope.locator(`input[name="${label}"]`);
-    if ((await named.count()) > 0) return this.write(named.first(), text);
     const box = scope.getByRole('combobox', { name: label, exact: true });
+    if (await this.isThere(named, box)) return this.write(named.first(), text);
     if ((await box.evaluate((el) => el.tagName)) !== 'INPUT') return this.choose(box, text);
     await this.find(box, text);
   }
@@ -290,8 +301,8 @@ export class Hand {
       .getByLabel('Pictures, drawings, PDFs and fonts to bring in')
       .setInputFiles(files.map(({ name, bytes }) => ({ name, mimeType: name.endsWith('svg') ? 'image/svg+xml' : 'image/jpeg', buffer: bytes }))); // prettier-ignore
     const [first = ''] = names;
-    if (names.length > 1) await expect(images).toHaveCount(before + names.length, { timeout: 20_000 });
-    else await expect(this.page.getByRole('region', { name: 'Selection' })).toContainText(first, { timeout: 20_000 });
+    if (names.length > 1) await expect(images).toHaveCount(before + names.length);
+    else await expect(this.page.getByRole('region', { name: 'Selection' })).toContainText(first);
   }
 
   /** Divides a box of this side into columns and rows, under a name; what is selected is the box that is divided. */
@@ -400,12 +411,13 @@ export class Hand {
     await dialog.getByLabel('Pictures that the rows name').setInputFiles(files.map(({ name, bytes }) => ({ name, mimeType: 'image/jpeg', buffer: bytes })));
     for (const [label, value] of Object.entries(look)) {
       const field = dialog.locator(`input[name="${label}"]`);
-      if ((await field.count()) > 0) await this.write(field, value);
-      else await this.choose(dialog.getByRole('combobox', { name: label, exact: true }), value);
+      const choice = dialog.getByRole('combobox', { name: label, exact: true });
+      if (await this.isThere(field, choice)) await this.write(field, value);
+      else await this.choose(choice, value);
     }
     this.actions += 1;
     await dialog.getByRole('button', { name: 'Lay them out' }).click();
-    await expect(dialog).toHaveCount(0, { timeout: 60_000 });
+    await expect(dialog).toHaveCount(0);
     await this.close();
   } // prettier-ignore
 

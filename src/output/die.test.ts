@@ -91,7 +91,7 @@ describe('process lines in the press file', () => {
     // Inside the trim, away from the marks, which differ by their fold ticks.
     const [a, b] = [withLines.get('Cyan'), bare.get('Cyan')];
     for (let x = 60; x < (a?.width ?? 0) - 60; x += 3) expect(a?.at(x, (a.height) / 2)).toBeCloseTo(b?.at(x, b.height / 2) ?? -1, 2);
-  }, 60_000); // prettier-ignore
+  }); // prettier-ignore
 
   test('each lies in a layer with its processing step (qpdf)', async () => {
     await inFolder(async (folder) => {
@@ -117,7 +117,7 @@ describe('process lines in the press file', () => {
     // Sheet: 2 mm rim, 8 mm of marks zone; the tick is 3 to 8 mm from the trim, below the colour bar’s 6 mm.
     const column = Array.from({ length: Math.round(px(12)) }, (_, y) => black?.at(px(10 + x), px(6) + y) ?? 0);
     expect(Math.max(...column)).toBeGreaterThan(0.5);
-  }, 60_000); // prettier-ignore
+  }); // prettier-ignore
 
   test('boxes are right for every format, and every file is sound', async () => {
     for (const format of FORMATS) {
@@ -134,7 +134,7 @@ describe('process lines in the press file', () => {
         expect([format.kind, Math.abs(width - (first?.boxes.trim.width ?? 0)) < 0.01, Math.abs(height - (first?.boxes.trim.height ?? 0)) < 0.01]).toEqual([format.kind, true, true]);
       });
     }
-  }, 120_000); // prettier-ignore
+  }); // prettier-ignore
 
   test('a label is repeated at every place of its sheet', async () => {
     const job = begin('labels', { size: '63.5x38.1mm', sheet: 'A4', across: '3', down: '7' });
@@ -145,7 +145,7 @@ describe('process lines in the press file', () => {
     // 21 boxes of 20 × 10 mm and no marks.
     const area = (cyan?.mean ?? 0) * (cyan?.width ?? 0) * (cyan?.height ?? 0) * (25.4 / 200) ** 2;
     expect(Math.abs(area / (21 * 200) - 1)).toBeLessThan(0.03);
-  }, 60_000); // prettier-ignore
+  }); // prettier-ignore
 });
 
 describe('the printable dummy', () => {

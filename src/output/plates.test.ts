@@ -113,7 +113,7 @@ describe('plates are those that Ghostscript separates from the press file (tiffs
   test.each(LAID_OUT.filter(({ file }) => SMALL.includes(file)).map(({ file }) => file))('the first sides of %s', async (file) => {
     const { job, assets } = await demoPiece(file, 0.4);
     for (const side of [0, 1].slice(0, job.pieces.length === 1 ? 2 : 1)) if ((await openDesk(job, assets)).sides[side]) expectAlike(`${file} ${side}`, await bothPlates(job, assets, side));
-  }, 60_000); // prettier-ignore
+  }); // prettier-ignore
 });
 
 /** A coating that lies over, one that was told to cut away what is beneath, white, and two kinds of cut. */

@@ -77,7 +77,7 @@ describe('artwork ends where the bleed ends', () => {
       expect(mostIn(plates, { x: 0, width: left / PT - 0.3, ...middle })).toBe(0);
       expect(mostIn(plates, { x: right / PT + 0.3, width: (width - right) / PT - 0.4, ...middle })).toBe(0);
     }
-  }, 120_000);
+  });
 });
 
 test('a fold and a score on one plate keep their own purposes (ISO 19593-1, from memory)', async () => {

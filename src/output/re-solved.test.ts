@@ -213,4 +213,4 @@ test('the catalogue from 170 × 240 mm to 148 × 210 mm: layouts, facts and rows
   const back = sized(smaller, 170, 240);
   const [before, after] = [await openDesk(job, assets), await openDesk(back, assets)];
   expect(after.sides.map((s) => s.drawing)).toEqual(before.sides.map((s) => s.drawing));
-}, 60_000); // prettier-ignore
+}); // prettier-ignore

@@ -11,13 +11,13 @@ import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { Fold } from '../sheet/Fold';
 import { AddCoating, AddLine } from './AddFinishing';
-import { CoatFields, LineFields } from './FinishingFields';
+import { CoatFields, LineFields, type ChangeCoat } from './FinishingFields';
 import { PROCESS_WORDS } from './words';
 
 /** Lines and coatings of this side, one layer a purpose, in the order in which they are made. */
 export function FinishList() {
-  const { job, piece, surface, drawing, rules, nameIn } = useDesk();
-  const replace = useJob((s) => s.replace);
+  const { piece, surface, drawing, rules, nameIn } = useDesk();
+  const edit = useJob((s) => s.change);
   const [open, setOpen] = useState<string>();
   const base = baseOfSide(surface.name);
   const list = finishOn(piece, surface.name);
@@ -26,8 +26,10 @@ export function FinishList() {
     drawing.notes.flatMap((note) => (note.kind === 'finish-lost' ? [[note.finishing, note.why] as const] : [])),
   );
   const change = (label: string, to: (l: readonly Finishing[]) => readonly Finishing[]) =>
-    replace(label, editFinish(job, piece.id, surface.name, to));
+    edit(label, (now) => editFinish(now, piece.id, surface.name, to));
   const put = (label: string, to: Finishing) => change(label, (l) => l.map((f) => (f.id === to.id ? to : f)));
+  const recoat = (id: string, to: ChangeCoat) =>
+    change('Coating', (l) => l.map((f) => (f.id === id && f.does === 'coat' ? to(f) : f)));
   const hasFolds = surface.processLines.some((l) => l.process === 'fold' || l.process === 'score');
   if (base !== undefined)
     return (
@@ -57,10 +59,10 @@ export function FinishList() {
             { value: 'instruction', label: 'as ticks that instruct the folding machine' },
           ]}
           onChange={(to) =>
-            replace('Fold lines', {
-              ...job,
-              pieces: job.pieces.map((p) => (p.id === piece.id ? { ...p, foldLines: to === 'die' ? undefined : to } : p)),
-            })
+            edit('Fold lines', (now) => ({
+              ...now,
+              pieces: now.pieces.map((p) => (p.id === piece.id ? { ...p, foldLines: to === 'die' ? undefined : to } : p)),
+            }))
           }
         />
       )}
@@ -75,7 +77,7 @@ export function FinishList() {
           onOpen={() => setOpen(open === finishing.id ? undefined : finishing.id)}
         >
           {finishing.does === 'line' && <LineFields value={finishing} onChange={(to) => put('Line', to)} />}
-          {finishing.does === 'coat' && <CoatFields value={finishing} onChange={(to) => put('Coating', to)} />}
+          {finishing.does === 'coat' && <CoatFields value={finishing} onChange={(to) => recoat(finishing.id, to)} />}
           <Box sx={{ display: 'flex', gap: 0.5 }}>
             <Button size="small" disabled={i === 0} onClick={() => change('Earlier', (l) => movedFinishing(l, finishing.id, -1))}>
               Earlier

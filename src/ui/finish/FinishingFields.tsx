@@ -110,9 +110,12 @@ export function LineFields({ value, onChange }: LineProps) {
   );
 } // prettier-ignore
 
+/** What becomes of a coating as it is by then. */
+export type ChangeCoat = (now: FinishingOf<'coat'>) => FinishingOf<'coat'>;
+
 type CoatProps = {
   readonly value: FinishingOf<'coat'>;
-  readonly onChange: (to: FinishingOf<'coat'>) => void;
+  readonly onChange: (change: ChangeCoat) => void;
 };
 
 /** What a coating covers and how. */
@@ -128,7 +131,7 @@ export function CoatFields({ value, onChange }: CoatProps) {
     if (element?.kind !== 'picture' || element.picture === null) return;
     try {
       const { shapes, count } = await api.shapes(element.picture, by, threshold);
-      if (count > 0) onChange({ ...value, of: { ...of, by, threshold, shapes } });
+      if (count > 0) onChange((now) => (now.of.from === 'picture' ? { ...now, of: { ...now.of, by, threshold, shapes } } : now));
       else say({ tone: 'problem', text: 'So told, no shape stands out. The shapes stay as they were.' });
     } catch (error) {
       say({ tone: 'problem', text: wordsOf(error) });
@@ -142,7 +145,7 @@ export function CoatFields({ value, onChange }: CoatProps) {
           width={150}
           value={value.coating}
           options={COATINGS.map((c) => ({ value: c, label: rules.coatings[c].title }))}
-          onChange={(coating) => onChange({ ...value, coating })}
+          onChange={(coating) => onChange((now) => ({ ...now, coating }))}
         />
         <HeldLengthField
           label="spread"
@@ -153,7 +156,7 @@ export function CoatFields({ value, onChange }: CoatProps) {
           negative="allowed"
           hint="negative: choke"
           width={96}
-          onChange={(spread) => onChange({ ...value, spread })}
+          onChange={(spread) => onChange((now) => ({ ...now, spread }))}
         />
       </Box>
       {of.from === 'picture' && (
@@ -169,12 +172,12 @@ export function CoatFields({ value, onChange }: CoatProps) {
         </Box>
       )}
       {of.from === 'paint' && (
-        <SolidPaintField label="colour" value={of.paint} onChange={(paint) => paint && onChange({ ...value, of: { ...of, paint } })} />
+        <SolidPaintField label="colour" value={of.paint} onChange={(paint) => paint && onChange((now) => ({ ...now, of: { ...of, paint } }))} />
       )}
       <CheckField
         label="knocks out the print beneath"
         checked={value.knocksOut === true}
-        onChange={(on) => onChange({ ...value, knocksOut: on ? true : undefined })}
+        onChange={(on) => onChange((now) => ({ ...now, knocksOut: on ? true : undefined }))}
       />
       <Box sx={{ fontFamily: FACES.figure, fontSize: 12 }}>
         {coat ? `${formatNumber(pathArea(coat.path) / 100, 2)} cm², ` : ''}plate “{code.spot}”, fits the print to ±{formatNumber(code.tolerance, 2)} mm, holds{' '}

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { shownBuild } from '@/core/colour';
+import { shownBuild, type Rgb } from '@/core/colour';
 import { solidInk } from '@/core/compose';
 import {
   elementsOn,
@@ -15,22 +15,27 @@ import {
   withSwatch,
   withSwatchesOf,
   withoutSwatch,
+  type Job,
   type Swatch,
 } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { FileButton } from '../field/FileButton';
 import { SolidPaintField } from '../field/PaintField';
 import { WordsField } from '../field/WordsField';
-import { useJob } from '../job/context';
+import { useJob, useJobStore } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { Fold } from '../sheet/Fold';
 
+const withPictureColour = (job: Job, rgb: Rgb): Job =>
+  withSwatch(job, { name: freeName(job.swatches ?? [], 'picture'), paint: { kind: 'rgb', ...rgb } });
+
 /** Colours with names of their use; what has one follows it. */
 export function SwatchList() {
   const { job, piece, surface, paints } = useDesk();
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
+  const store = useJobStore();
   const selection = useJob((s) => s.selection);
   const say = useSay();
   const swatches = job.swatches ?? [];
@@ -39,14 +44,15 @@ export function SwatchList() {
   const [paint] = only ? paintsOf(only, styleBook(job)) : [];
   const pairs = nearDuplicates(swatches, (s) => paints.buildLab(shownBuild(solidInk(s.paint, paints))));
   const take = async (file: File) => {
-    const read = withSwatchesOf(job, await file.text());
+    const text = await file.text();
+    const read = withSwatchesOf(store.getState().job, text);
     if (typeof read === 'string') say({ tone: 'problem', text: `${file.name}: ${read}` });
-    else replace('Colours from a file', read);
+    else change('Colours from a file', () => read);
   };
   const fromPicture = async (sha: string) => {
     try {
       const { colours } = await api.palette(sha);
-      replace('Colours from a picture', colours.reduce((j, rgb) => withSwatch(j, { name: freeName(j.swatches ?? [], 'picture'), paint: { kind: 'rgb', ...rgb } }), job));
+      change('Colours from a picture', (now) => colours.reduce(withPictureColour, now));
     } catch (error) {
       say({ tone: 'problem', text: wordsOf(error) });
     }
@@ -64,10 +70,10 @@ export function SwatchList() {
             most={60}
             width={122}
             refuse={(name) => (name === '' ? 'A colour needs a name.' : swatches.some((s) => s.name !== swatch.name && s.name.toLowerCase() === name.toLowerCase()) ? 'Another colour is called so.' : undefined)}
-            onChange={(name) => replace('Colour', withSwatch(job, { ...swatch, name }, swatch.name))}
+            onChange={(name) => change('Colour', (now) => withSwatch(now, { ...swatch, name }, swatch.name))}
           />
-          <SolidPaintField label="colour" value={swatch.paint} onChange={(to) => to && to.kind !== 'swatch' && replace('Colour', withSwatch(job, { ...swatch, paint: to }, swatch.name))} />
-          <Button size="small" sx={{ minWidth: 0 }} aria-label={`Remove the name ${swatch.name}; what has it keeps its inks`} onClick={() => replace('Remove colour', withoutSwatch(job, swatch.name))}>
+          <SolidPaintField label="colour" value={swatch.paint} onChange={(to) => to && to.kind !== 'swatch' && change('Colour', (now) => withSwatch(now, { ...swatch, paint: to }, swatch.name))} />
+          <Button size="small" sx={{ minWidth: 0 }} aria-label={`Remove the name ${swatch.name}; what has it keeps its inks`} onClick={() => change('Remove colour', (now) => withoutSwatch(now, swatch.name))}>
             ✕
           </Button>
         </Box>
@@ -75,7 +81,7 @@ export function SwatchList() {
       {pairs.map(({ one, two, deltaE }) => (
         <Box key={`${one.name} ${two.name}`} sx={{ fontSize: 13 }}>
           {one.name} and {two.name} pass for one (ΔE {formatNumber(deltaE, 1)}).{' '}
-          <Button size="small" onClick={() => replace('Merge colours', mergedSwatches(job, two.name, one.name))}>
+          <Button size="small" onClick={() => change('Merge colours', (now) => mergedSwatches(now, two.name, one.name))}>
             Make both {one.name}
           </Button>
         </Box>
@@ -87,12 +93,12 @@ export function SwatchList() {
           onClick={() => {
             if (!paint || paint.kind === 'swatch') return;
             const name = freeName(swatches);
-            replace('Name a colour', named(withSwatch(job, { name, paint }), name, (p) => paintKey(p) === paintKey(paint)));
+            change('Name a colour', (now) => named(withSwatch(now, { name, paint }), name, (p) => paintKey(p) === paintKey(paint)));
           }}
         >
           Name the selected colour
         </Button>
-        <Button size="small" onClick={() => replace('Add a colour', withSwatch(job, { name: freeName(swatches), paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 } }))}>
+        <Button size="small" onClick={() => change('Add a colour', (now) => withSwatch(now, { name: freeName(now.swatches ?? []), paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 } }))}>
           Add a colour
         </Button>
         <FileButton asks="Colours, CSV: a name and a colour on each row" accept=".csv,.txt,.tsv" onFile={(file) => void take(file)}>
@@ -104,7 +110,7 @@ export function SwatchList() {
           </Button>
         )}
         {unused.size > 0 && (
-          <Button size="small" onClick={() => replace('Remove unused colours', [...unused].reduce((j, name) => withoutSwatch(j, name), job))}>
+          <Button size="small" onClick={() => change('Remove unused colours', (now) => [...unused].reduce(withoutSwatch, now))}>
             Remove what is not used
           </Button>
         )}

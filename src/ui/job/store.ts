@@ -94,6 +94,11 @@ export interface JobState {
     change: (elements: readonly Element[]) => readonly Element[],
     merge?: string,
   ) => void;
+  /**
+   * Changes the job as it is now, whatever was on the screen when the change was begun: the one way after something was waited
+   * for, and while a proposal is shown.
+   */
+  readonly change: (label: string, recipe: (job: Job) => Job) => void;
   readonly replace: (label: string, job: Job) => void;
   readonly preview: (job: Job | undefined) => void;
   readonly propose: (proposal: Proposal | undefined) => void;
@@ -219,6 +224,7 @@ export function createJobStore(
       framing: undefined,
       edit: (label, change, merge) => commit(label, produce(get().job, change), merge),
       editSide: (label, side, change, merge) => commit(label, changeSide(get().job, side, change), merge),
+      change: (label, recipe) => commit(label, recipe(get().job), undefined),
       replace: (label, job) => commit(label, job, undefined),
       preview: (live) => set({ live }),
       // While it waits, the bench shows what it would be.

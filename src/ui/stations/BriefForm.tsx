@@ -29,7 +29,9 @@ export function BriefForm() {
   const kept = useJob((s) => s.job);
   const { data: papers } = useQuery({ queryKey: ['papers'], queryFn: api.papers });
   const { data: printers } = useQuery({ queryKey: ['printers'], queryFn: api.printers });
-  const offer = (label: string, after: Job) => propose(proposalFor(label, kept, after, resources));
+  // A proposal begins from the job as it is kept, not from one that is only shown.
+  const offer = (label: string, recipe: (job: Job) => Job) =>
+    propose(proposalFor(label, kept, recipe(kept), resources));
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', p: 3 }}>
       <Paper sx={{ maxWidth: 820, mx: 'auto', p: 4, boxShadow: '0 3px 12px rgb(27 35 52 / 0.15)' }}>
@@ -86,7 +88,7 @@ export function BriefForm() {
             label="From the shop’s papers"
             chosen={stock.name}
             records={papers?.records}
-            onChoose={(record) => offer(`Take ${record.name}`, takeStock(job, record))}
+            onChoose={(record) => offer(`Take ${record.name}`, (now) => takeStock(now, record))}
           />
           <Words
             label="Stock"
@@ -140,7 +142,7 @@ export function BriefForm() {
             label="From the shop’s printers"
             chosen={house.name}
             records={printers?.records}
-            onChoose={(record) => offer(`Give it to ${record.name}`, takeHouse(job, record))}
+            onChoose={(record) => offer(`Give it to ${record.name}`, (now) => takeHouse(now, record))}
           />
           <Words
             label="House"

@@ -5,7 +5,7 @@ import { PROFILES, type ProfileKey } from '@/core/shop';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { FileButton } from '../field/FileButton';
-import { useJob, useJobStore } from '../job/context';
+import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
@@ -24,15 +24,14 @@ const INTENT_WORDS: Readonly<Record<Intent, string>> = {
 export function ColourFields() {
   const { job, rules } = useDesk();
   const edit = useJob((s) => s.edit);
-  const store = useJobStore();
+  const change = useJob((s) => s.change);
   const say = useSay();
   const { profile, intent, ownBlack } = job.output;
   const own = profilesOf(job);
   const take = async (file: File) => {
     try {
       const { sha, asset } = await api.addAsset(file);
-      const { job: now, replace } = store.getState();
-      if (asset.kind === 'profile') replace(`Output profile ${asset.name}`, withProfile(now, sha, asset));
+      if (asset.kind === 'profile') change(`Output profile ${asset.name}`, (now) => withProfile(now, sha, asset));
       else say({ tone: 'problem', text: `“${file.name}” is no output profile. Nothing was changed.` });
     } catch (error) {
       say({ tone: 'problem', text: wordsOf(error) });

@@ -11,7 +11,7 @@ import { useSay } from '../shell/Messages';
 import { FromBook } from './FromBook';
 
 /** What the job has in common with the client’s other pieces: taken from a kit, or made a kit of. */
-export function KitFields({ onTake }: { readonly onTake: (label: string, after: Job) => void }) {
+export function KitFields({ onTake }: { readonly onTake: (label: string, recipe: (job: Job) => Job) => void }) {
   const { job } = useDesk();
   const { data: kits } = useQuery({ queryKey: ['kits'], queryFn: api.kits });
   const queries = useQueryClient();
@@ -20,7 +20,7 @@ export function KitFields({ onTake }: { readonly onTake: (label: string, after: 
   const inBook = kits?.records.find((k) => k.name === job.kit?.name);
   const isNewer = inBook !== undefined && job.kit !== undefined && JSON.stringify(inBook) !== JSON.stringify(job.kit);
   const differences = kitDifferences(job);
-  const take = (kit: Kit) => onTake(`Take the kit of ${kit.name}`, takeKit(job, kit));
+  const take = (kit: Kit) => onTake(`Take the kit of ${kit.name}`, (now) => takeKit(now, kit));
   const make = async () => {
     const name = job.client.trim() || job.name;
     const before = kits?.records.find((k) => k.name === name);

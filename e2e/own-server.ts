@@ -1,0 +1,83 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { createRequire } from 'node:module';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+
+/** A port that nobody listens on. */
+export async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await once(probe, 'listening');
+  const address = probe.address();
+  probe.close();
+  if (address === null || typeof address === 'string') throw new Error('There is no free port.');
+  return address.port;
+}
+
+const running = new Set<ChildProcess>();
+
+/** A built server of a test’s own. It ends with the test, however that ends. */
+export class OwnServer {
+  private leash: ChildProcess | undefined;
+
+  private constructor(
+    readonly port: number,
+    private readonly env: Readonly<Record<string, string>>,
+  ) {}
+
+  static async on(env: Readonly<Record<string, string>>): Promise<OwnServer> {
+    const server = new OwnServer(await freePort(), env);
+    await server.start();
+    return server;
+  }
+
+  get base(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  /** Starts it, and waits until it answers or has ended. */
+  async start(): Promise<void> {
+    const next = createRequire(import.meta.url).resolve('next/dist/bin/next');
+    const program = [process.execPath, next, 'start', '-H', '127.0.0.1', '-p', String(this.port)];
+    const leash = spawn(process.execPath, [join(import.meta.dirname, 'leash.mjs'), ...program], {
+      env: { ...process.env, YS_HOME: process.cwd(), ...this.env },
+      stdio: ['pipe', 'ignore', 'inherit'],
+    });
+    this.leash = leash;
+    running.add(leash);
+    let hasEnded = false;
+    leash.on('exit', () => {
+      hasEnded = true;
+      running.delete(leash);
+    });
+    const isUp = () =>
+      fetch(`${this.base}/api/jobs`).then(
+        (answer) => answer.ok,
+        () => false,
+      );
+    while (!(await isUp())) {
+      if (hasEnded) throw new Error('The server ended before it answered.');
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  }
+
+  /** SIGKILL, in the middle of whatever it does. */
+  async kill(): Promise<void> {
+    const { leash } = this;
+    if (!leash || leash.exitCode !== null) return;
+    const ended = once(leash, 'exit');
+    leash.stdin?.destroy();
+    await ended;
+  }
+}
+
+/** Ends every server that is still there; for after each test. */
+export async function endServers(): Promise<void> {
+  await Promise.all(
+    [...running].map(async (leash) => {
+      const ended = once(leash, 'exit');
+      leash.stdin?.destroy();
+      await ended;
+    }),
+  );
+}
