@@ -50,7 +50,7 @@ module.exports = {
     only(
       'cli-has-no-screen',
       '^src/cli/',
-      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/'],
+      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/', '^src/demo/'],
       'The same core without a screen or a server.',
     ),
     only('demo-is-data', '^src/demo/', ['^src/core/'], 'The demo world is jobs and pictures.'),

@@ -45,18 +45,14 @@ export class OwnServer {
     });
     this.leash = leash;
     running.add(leash);
-    let hasEnded = false;
-    leash.on('exit', () => {
-      hasEnded = true;
-      running.delete(leash);
-    });
+    leash.on('exit', () => running.delete(leash));
     const isUp = () =>
       fetch(`${this.base}/api/jobs`).then(
         (answer) => answer.ok,
         () => false,
       );
     while (!(await isUp())) {
-      if (hasEnded) throw new Error('The server ended before it answered.');
+      if (leash.exitCode !== null) throw new Error('The server ended before it answered.');
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
   }

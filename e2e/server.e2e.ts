@@ -81,6 +81,21 @@ test.describe('hostile and broken uploads get a clear message, change nothing an
   });
 });
 
+test('a body whose rest never comes is answered and ended', async () => {
+  const answer = await new Promise<{ status: number | undefined; body: string }>((resolve, reject) => {
+    const headers = { origin: BASE, 'content-length': '100000' };
+    const sending = rawRequest(`${BASE}/api/assets?name=slow.png`, { method: 'POST', headers }, (response) => {
+      let body = '';
+      response.on('data', (part: Buffer) => (body += part.toString()));
+      response.on('end', () => resolve({ status: response.statusCode, body }));
+    });
+    sending.on('error', reject);
+    sending.write('only the beginning');
+  });
+  expect(answer.status).toBe(408);
+  expect(answer.body).toContain('did not arrive');
+});
+
 test.describe('who may write', () => {
   test('only a page of this very server', async () => {
     expect((await post('/api/jobs', '{}', { origin: 'http://evil.example' })).status).toBe(403);
@@ -175,10 +190,10 @@ test('killed with SIGKILL in the middle of edits, twenty times: no acknowledged 
   const save = async (): Promise<boolean> => {
     const steps = [{ kind: 'edit', label: 'Edit', document: job(`r${acknowledged + 1}`) }];
     const body = JSON.stringify({ base: acknowledged, steps });
-    const answer = await fetch(`${base}/api/jobs/kill/revisions`, { method: 'POST', headers, body }).then(
-      (r) => r.json() as Promise<Answer>,
-      (): Answer => ({}),
-    );
+    // A server killed in the midst of its answer cuts it off.
+    const answer = await fetch(`${base}/api/jobs/kill/revisions`, { method: 'POST', headers, body })
+      .then((r) => r.json() as Promise<Answer>)
+      .catch((): Answer => ({}));
     if (answer.head) acknowledged = answer.head;
     return answer.head !== undefined;
   };

@@ -16,7 +16,7 @@ const newest = (folder) =>
     }),
   );
 
-if (['core', 'paint', 'bring-in', 'output', 'cli'].some((f) => newest(join(root, 'src', f)) > time(bundle))) {
+if (['core', 'paint', 'bring-in', 'output', 'demo', 'cli'].some((f) => newest(join(root, 'src', f)) > time(bundle))) {
   const { buildCli } = await import('./build-cli.mjs');
   await buildCli();
 }

@@ -21,8 +21,11 @@ const WITH_VALUE = [
   'printable',
   'page',
   'wide',
+  'into',
+  'side',
+  'ppi',
 ] as const;
-const PLAIN = ['json'] as const;
+const PLAIN = ['json', 'strict', 'unchecked', 'spreads'] as const;
 
 /** Reads the words after the command. */
 export function readArguments(argv: readonly string[]): Arguments {
@@ -57,4 +60,11 @@ export function readArguments(argv: readonly string[]): Arguments {
     set[key] = text;
   }
   return { words, flags, set };
+}
+
+/** A whole number from 1 on that follows an option. */
+export function wholeNumber({ flags }: Arguments, name: string, usual: number): number {
+  const value = Number(flags.get(name) ?? usual);
+  if (!Number.isInteger(value) || value < 1 || value > 100_000) throw new UsageError(`--${name} wants a whole number.`);
+  return value;
 }

@@ -1,19 +1,27 @@
 import { createHash } from 'node:crypto';
-import { readFile, stat } from 'node:fs/promises';
+import { readFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { MAX_WORKING_BYTES, isZip, readJobText, readWorkingFile } from '../bring-in/working-file';
 import type { Job } from '../core/job';
 import type { AssetSource } from '../output';
-import { UsageError } from './arguments';
+import { UsageError, type Arguments } from './arguments';
+import { readBounded } from './files';
 
 export const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+/** The job that a command line names first. */
+export function openJob(args: Arguments): ReturnType<typeof openJobFile> {
+  const [path] = args.words;
+  if (!path) throw new UsageError('Name the job file, for example: ys describe flyer.ysjob.json --json');
+  return openJobFile(path, args.flags.get('assets'));
+}
 
 /** A job from disk: a job file, whose pictures lie in `assets/` beside it, or a working file that carries them. */
 export async function openJobFile(
   path: string,
   folder = join(dirname(path), 'assets'),
 ): Promise<{ readonly job: Job; readonly assets: AssetSource }> {
-  const bytes = await readBounded(path);
+  const bytes = await readBounded(path, MAX_WORKING_BYTES);
   if (isZip(bytes)) {
     const read = readWorkingFile(bytes, sha256);
     if (!read.ok) throw new UsageError(`${path}: ${read.problems.join('\n')}`);
@@ -35,11 +43,3 @@ export const folderAssets = (folder: string): AssetSource => ({
     }
   },
 });
-
-async function readBounded(path: string): Promise<Uint8Array> {
-  const facts = await stat(path).catch(() => undefined);
-  if (!facts) throw new UsageError(`There is no file “${path}”.`);
-  if (!facts.isFile()) throw new UsageError(`“${path}” is a folder. Name a job file or a working file.`);
-  if (facts.size > MAX_WORKING_BYTES) throw new UsageError(`“${path}” is larger than this program opens.`);
-  return readFile(path);
-}

@@ -9,6 +9,7 @@ import { loadHyphenator, type Hyphenator } from '../core/type';
 import { holidaysOf } from '../bring-in/holidays';
 import type { OpenProfile } from '../bring-in/profile';
 import type { AssetSource } from './assets';
+import { CannotExport } from './cannot-export';
 import { loadArt } from './art';
 import { loadFonts, type JobFonts } from './fonts';
 import { inkMost } from './ink-most';
@@ -37,7 +38,7 @@ export interface DeskSide {
 /** Opens fonts, profile and hyphenation, and draws every side of a job. */
 export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
   const firstPiece = job.pieces[0];
-  if (!firstPiece) throw new Error('The job has no piece.');
+  if (!firstPiece) throw new CannotExport('The job has no piece. Begin one under Size.');
   const conversion = rulesFor(job, firstPiece).conversion;
   const [fonts, profile, art] = await Promise.all([
     loadFonts(job, assets),
@@ -73,6 +74,12 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
 const known = new Map<string, number>();
 const MOST_KNOWN = 2000;
 
+/** A picture that cannot be opened has no ink to be told; that it is damaged is a finding of its own. */
+function unlessDamaged(error: unknown): undefined {
+  if (!(error instanceof CannotExport)) throw error;
+  return undefined;
+}
+
 async function picturesInk(job: Job, assets: AssetSource, conversion: string, profile: OpenProfile): Promise<ReadonlyMap<string, number>> {
   const found = new Map<string, number>();
   for (const need of inksNeeded(job)) {
@@ -82,7 +89,8 @@ async function picturesInk(job: Job, assets: AssetSource, conversion: string, pr
     // A file that is gone is a finding of its own.
     if (asset && bytes) {
       if (known.size > MOST_KNOWN) known.clear();
-      known.set(key, await inkMost(profile, bytes, asset, need.adjust));
+      const most = await inkMost(profile, bytes, asset, need.adjust).catch(unlessDamaged);
+      if (most !== undefined) known.set(key, most);
     }
     const most = known.get(key);
     if (most !== undefined) found.set(inkKey(need), most);

@@ -1,9 +1,9 @@
-import { readFile } from 'node:fs/promises';
 import { faceFor, facesNeeded } from '../core/compose';
 import type { Job } from '../core/job';
 import type { Face, FontSet } from '../core/type';
 import type { AssetSource } from './assets';
-import { shipped } from './home';
+import { CannotExport } from './cannot-export';
+import { readShippedFont } from './shipped-font';
 
 /** The faces of a job, opened, with what a file needs to embed them. */
 export interface JobFonts {
@@ -31,7 +31,13 @@ export async function loadFonts(job: Job, assets: AssetSource): Promise<JobFonts
       const data = await read(key);
       bytes.set(key, data);
       names.set(key, face.postscript);
-      files.push(openFont(key, data));
+      try {
+        files.push(openFont(key, data));
+      } catch (error) {
+        throw new CannotExport(`The font “${face.family}” is damaged. Bring it in again, or choose another.`, {
+          cause: error,
+        });
+      }
     }
     opened.set(id, { ...face, files });
   };
@@ -44,9 +50,7 @@ export async function loadFonts(job: Job, assets: AssetSource): Promise<JobFonts
       if (data) await open({ family, weight, italic, postscript }, [sha], () => toSfnt(data));
     } else if (source) {
       const { family, weight, italic, postscript, files } = source.face;
-      await open({ family, weight, italic, postscript }, files, (key) =>
-        readFile(shipped('public', 'fonts', `${key}.ttf`)),
-      );
+      await open({ family, weight, italic, postscript }, files, readShippedFont);
     }
   }
 

@@ -15,3 +15,5 @@ export * from './fonts';
 export * from './kinds';
 export * from './plates';
 export * from './ink-most';
+export * from './check-job';
+export * from './plate-pictures';

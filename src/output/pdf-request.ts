@@ -6,7 +6,7 @@ import type { PdfRequest } from '../paint/pdf';
 import type { EncodedPicture } from '../paint/pdf';
 import type { Desk } from './desk';
 import type { Progress } from './export';
-import { pictureBytes, pictureUse, useKey, type PictureUse } from './picture-use';
+import { pictureBytes, pictureUse, keyOfUse, type PictureUse } from './picture-use';
 import { readSrgb } from './profiles';
 import { documentsOf, masksOf } from './request-parts';
 import { loadSubsetter } from './subset-font';
@@ -46,10 +46,10 @@ export async function encodePictures(
     for (const item of leavesOf(itemsOf(drawing))) {
       const use = item.kind === 'picture' ? pictureUse(desk.job, item, needed(rules.ppi.value)) : undefined;
       if (item.kind !== 'picture' || !use) continue;
-      uses.set(useKey(use), use);
+      uses.set(keyOfUse(use), use);
       // Of two pieces that need it differently fine, the finer serves both.
       const before = uses.get(useOf.get(pictureKey(item)) ?? '');
-      if (!before || before.size.width < use.size.width) useOf.set(pictureKey(item), useKey(use));
+      if (!before || before.size.width < use.size.width) useOf.set(pictureKey(item), keyOfUse(use));
     }
   }
   const encoded = new Map<string, EncodedPicture>();

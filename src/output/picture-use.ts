@@ -13,7 +13,7 @@ export interface PictureUse {
   readonly treatment: Treatment;
 }
 
-export const useKey = ({ sha, size, treatment }: PictureUse) =>
+export const keyOfUse = ({ sha, size, treatment }: PictureUse) =>
   `${sha}/${size.width}x${size.height}/${JSON.stringify(treatment)}`;
 
 /** What a picture’s frame does to pixels of a size. */

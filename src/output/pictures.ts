@@ -1,5 +1,5 @@
 import { deflateSync } from 'node:zlib';
-import sharp from 'sharp';
+import sharp, { type Sharp } from 'sharp';
 import { openPicture } from '../bring-in/picture';
 import { colourOfProfile, everyThird, type PictureConverter } from '../bring-in/profile';
 import type { Adjust } from '../core/element';
@@ -7,6 +7,7 @@ import type { PictureAsset } from '../core/job';
 import type { EncodedPicture } from '../paint/pdf';
 import type { InkPixels } from '../paint/plates';
 import { adjusted, type Pixels } from './adjust';
+import { CannotExport } from './cannot-export';
 import { cmykJpeg } from './cmyk-jpeg';
 import { gaussian } from '../paint/gaussian';
 
@@ -52,6 +53,18 @@ const sized = (bytes: Uint8Array, asset: PictureAsset, size: PictureSize, ownNum
     : upright.resize(size.width, size.height, { fit: 'fill' });
 };
 
+/** What was read of a picture. @throws CannotExport when its file is damaged */
+async function sound<T>({ name }: PictureAsset, reading: Promise<T>): Promise<T> {
+  try {
+    return await reading;
+  } catch (error) {
+    const why = `The picture “${name}” is damaged or cut short and cannot be opened. Bring it in again.`;
+    throw new CannotExport(why, { cause: error });
+  }
+}
+
+const decoded = (asset: PictureAsset, pipeline: Sharp): Promise<Buffer> => sound(asset, pipeline.raw().toBuffer());
+
 /**
  * The inks of a picture: RGB is converted through the output profile, CMYK keeps its numbers, grey prints in black.
  * This is what the press file carries and what the plates show.
@@ -83,7 +96,7 @@ async function separated(
       : { ...grown, space: 'cmyk', pixels: converter.rgbToCmyk(rgb), ...clear };
   }
   const clear = asset.alpha ? { alpha: await rawAlpha(bytes, asset, size) } : {};
-  const tagged = asset.profile === null ? undefined : (await openPicture(bytes).metadata()).icc;
+  const tagged = asset.profile === null ? undefined : (await sound(asset, openPicture(bytes).metadata())).icc;
   const meant = tagged && colourOfProfile(tagged);
   const pipeline = sized(bytes, asset, size).removeAlpha();
   /** Its numbers as they are, for conversions by a profile of its own. */
@@ -92,20 +105,20 @@ async function separated(
     case 'grey': {
       const grey =
         tagged && meant === 'grey'
-          ? converter.taggedToGrey(tagged, await own().toColourspace('b-w').raw().toBuffer())
-          : await pipeline.toColourspace('b-w').raw().toBuffer();
+          ? converter.taggedToGrey(tagged, await decoded(asset, own().toColourspace('b-w')))
+          : await decoded(asset, pipeline.toColourspace('b-w'));
       return { ...size, space: 'grey', pixels: grey.map((v) => 255 - v), ...clear };
     }
     case 'cmyk': {
-      const pixels = await pipeline.pipelineColourspace('cmyk').toColourspace('cmyk').raw().toBuffer();
+      const pixels = await decoded(asset, pipeline.pipelineColourspace('cmyk').toColourspace('cmyk'));
       return { ...size, space: 'cmyk', pixels, ...clear };
     }
     case 'rgb': {
       // Straight to the press: by way of sRGB, colours that both have and sRGB has not would be lost.
       const pixels =
         tagged && meant === 'rgb'
-          ? converter.taggedToCmyk(tagged, await own().toColourspace('srgb').raw().toBuffer())
-          : converter.rgbToCmyk(await pipeline.toColourspace('srgb').raw().toBuffer());
+          ? converter.taggedToCmyk(tagged, await decoded(asset, own().toColourspace('srgb')))
+          : converter.rgbToCmyk(await decoded(asset, pipeline.toColourspace('srgb')));
       return { ...size, space: 'cmyk', pixels, ...clear };
     }
   }
@@ -158,8 +171,8 @@ async function plainRgb(bytes: Uint8Array, asset: PictureAsset, size: PictureSiz
   const pipeline = sized(bytes, asset, size).removeAlpha();
   const rgb =
     asset.colour === 'cmyk'
-      ? converter.cmykToRgb(await pipeline.pipelineColourspace('cmyk').toColourspace('cmyk').raw().toBuffer())
-      : new Uint8Array(await pipeline.toColourspace('srgb').raw().toBuffer());
+      ? converter.cmykToRgb(await decoded(asset, pipeline.pipelineColourspace('cmyk').toColourspace('cmyk')))
+      : new Uint8Array(await decoded(asset, pipeline.toColourspace('srgb')));
   const alpha = asset.alpha ? await rawAlpha(bytes, asset, size) : undefined;
   return { ...size, rgb, ...(alpha && { alpha }) };
 } // prettier-ignore
@@ -195,7 +208,7 @@ async function encodeCmyk(raw: Uint8Array, size: PictureSize, lossless: boolean)
 }
 
 const rawAlpha = async (bytes: Uint8Array, asset: PictureAsset, size: PictureSize): Promise<Uint8Array> =>
-  sized(bytes, asset, size).ensureAlpha().extractChannel('alpha').raw().toBuffer();
+  decoded(asset, sized(bytes, asset, size).ensureAlpha().extractChannel('alpha'));
 
 /** A picture as the paper will show it, in sRGB, for the bench and the preview. */
 export async function screenPicture(

@@ -2,7 +2,8 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Finishing, Job } from '../core/job';
 import { barPatches, pageLabel, sideMarks } from '../core/marks';
-import { pathBounds, type Rect } from '../core/layout';
+import type { pathBounds } from '../core/layout';
+import { type Rect } from '../core/layout';
 import { demoPiece } from '../testing/demo';
 import { exported, pdfOf } from '../testing/exports';
 import { begin, box, inMemory, makeJob } from '../testing/jobs';
@@ -83,7 +84,7 @@ describe('artwork ends where the bleed ends', () => {
 test('a fold and a score on one plate keep their own purposes (ISO 19593-1, from memory)', async () => {
   const line = (id: string, process: 'fold' | 'score', at: number): Finishing => ({
     does: 'line', id, process, course: { course: 'straight', way: 'upright', against: { box: 'trim' }, at }, past: 0,
-  }) as Finishing; // prettier-ignore
+  }); // prettier-ignore
   const lines = { fold: { spot: 'Crease', form: 'dashed' }, score: { spot: 'Crease', form: 'dashed' } } as const;
   const plain = makeJob([box('a', [0, 0, 20, 20])]);
   const job: Job = {

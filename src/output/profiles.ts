@@ -4,6 +4,7 @@ import type { Job } from '../core/job';
 import { PROFILES, type ProfileKey, type ProfileName } from '../core/shop';
 import { openProfile, type LoadPackage, type OpenProfile } from '../bring-in/profile';
 import type { AssetSource } from './assets';
+import { CannotExport } from './cannot-export';
 import { shipped } from './home';
 
 /** How an output profile is called in a press file; a condition has a name where the characterisation registry lists it. */
@@ -24,11 +25,11 @@ export const readSrgb = (): Promise<Uint8Array> => readFile(shipped('assets', 'p
 /** Fetches Little CMS on this machine. */
 export const loadLittleCms: LoadPackage = () => import(/* turbopackIgnore: true */ 'lcms-wasm');
 
-/** The file of an output profile. @throws Error when it is gone */
+/** The file of an output profile. @throws CannotExport when it is gone */
 async function readProfile(key: string, assets: AssetSource): Promise<Uint8Array> {
   if (isShipped(key)) return readFile(shipped('assets', 'profiles', `${key}.icc`));
   const bytes = key.startsWith('icc-') ? await assets.get(key.slice(4)) : undefined;
-  if (!bytes) throw new Error('The file of the output profile is gone. Bring it in again, or choose another.');
+  if (!bytes) throw new CannotExport('The file of the output profile is gone. Bring it in again, or choose another.');
   return bytes;
 }
 
@@ -55,7 +56,11 @@ export function openConversion(conversion: string, assets: AssetSource): Promise
   const before = opened.get(conversion);
   if (before) return before;
   const way = readConversion(conversion);
-  const opening = readProfile(way.profile, assets).then((bytes) => openProfile(conversion, bytes, loadLittleCms, way));
+  const opening = readProfile(way.profile, assets).then((bytes) =>
+    openProfile(conversion, bytes, loadLittleCms, way).catch((error: unknown) => {
+      throw new CannotExport('The output profile cannot be used. Bring it in again, or choose another.', { cause: error });
+    }),
+  );
   opened.set(conversion, opening);
   // One that failed is tried again.
   opening.catch(() => opened.delete(conversion));

@@ -1,3 +1,4 @@
+import { readDocument } from '../bring-in/document';
 import { deflateSync } from 'node:zlib';
 import { itemsOf, leavesOf, pictureKey, type Item, type PictureItem, type SoftMask } from '../core/drawing';
 import type { Rect } from '../core/layout';
@@ -108,6 +109,10 @@ export async function documentsOf(desk: Desk): Promise<PdfRequest['document']> {
       if (item.kind !== 'page' || opened.has(item.document)) continue;
       const bytes = await desk.assets.get(item.document);
       if (!bytes) throw new CannotExport('A PDF that was brought in is missing. Bring it in again.');
+      const read = await readDocument(desk.job.assets[item.document]?.name ?? 'PDF', bytes);
+      if (!read.ok) throw new CannotExport(read.problem);
+      if (item.page > read.document.pages.length)
+        throw new CannotExport(`“${read.document.name}” has no page ${item.page}. Choose another page of it.`);
       opened.set(item.document, bytes);
     }
   }

@@ -1,6 +1,7 @@
 import { writeWorkingFile } from '../bring-in/working-file';
 import type { Job } from '../core/job';
 import type { AssetSource } from './assets';
+import { CannotExport } from './cannot-export';
 import type { OutputFile } from './export';
 import { fileStem } from './file-name';
 
@@ -10,7 +11,7 @@ export async function workingFile(job: Job, assets: AssetSource): Promise<Output
   for (const [sha, asset] of Object.entries(job.assets)) {
     if (asset.kind === 'font' && asset.embedding === 'print') continue;
     const bytes = await assets.get(sha);
-    if (!bytes) throw new Error(`“${asset.name}” is missing. Bring it in again, or take it out of the job.`);
+    if (!bytes) throw new CannotExport(`“${asset.name}” is missing. Bring it in again, or take it out of the job.`);
     found.set(sha, bytes);
   }
   return {

@@ -2,14 +2,11 @@ import 'server-only';
 import { createHash, randomUUID } from 'node:crypto';
 import { open, readFile, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import { MAX_FONT_BYTES, readFont } from '@/bring-in/font';
-import { MAX_PROFILE_BYTES, isProfile, readProfileFile } from '@/bring-in/profile';
-import { MAX_PICTURE_BYTES, readPicture } from '@/bring-in/picture';
-import { MAX_SVG_BYTES, readSvg } from '@/bring-in/svg';
+import { readAs, readAsset, type AssetReading, type HowToRead } from '@/bring-in/asset';
 import type { Asset, Job } from '@/core/job';
 import { Asset as AssetSchema } from '@/core/job';
 import { loadLittleCms, type AssetSource } from '@/output';
-import { MAX_DOCUMENT_BYTES, documentFacts } from './documents';
+import { documentReading } from './documents';
 import { Problem } from './problem';
 import { dataFolder, store } from './store/database';
 
@@ -43,16 +40,21 @@ export async function writeWhole(path: string, bytes: Uint8Array): Promise<void>
   }
 }
 
+/** PDFs are read in a process of their own. */
+const HOW: HowToRead = { littleCms: loadLittleCms, document: documentReading };
+
+async function sound(reading: Promise<AssetReading>): Promise<Omit<Added, 'sha'>> {
+  const read = await reading;
+  if (!read.ok) throw new Problem(422, read.problem, 'Nothing was changed.');
+  return read;
+}
+
 /**
  * Takes in a picture or a font from outside. It is read wholly before anything is written; the same bytes are kept once.
  * @throws Problem when it is not one that can be used
  */
 export async function addAsset(name: string, bytes: Uint8Array): Promise<Added> {
-  const sort = sortOf(name, bytes);
-  const { limit, read } = SORTS[sort];
-  if (bytes.length > limit)
-    throw new Problem(413, `“${name}” is larger than ${limit / 1024 / 1024} MB.`, 'Save it smaller and try again.');
-  const { asset, left } = await read(name, bytes);
+  const { asset, left } = await sound(readAsset(name, bytes, HOW));
   const sha = sha256(bytes);
   await keep(sha, bytes, asset);
   return { sha, asset, left };
@@ -63,63 +65,6 @@ export interface Added {
   readonly asset: Asset;
   /** What was in the file and cannot be used, in words. */
   readonly left: readonly string[];
-}
-
-type Sort = Asset['kind'];
-type Read = (name: string, bytes: Uint8Array) => Promise<{ readonly asset: Asset; readonly left: readonly string[] }>;
-
-const refused = (problem: string) => new Problem(422, problem, 'Nothing was changed.');
-
-/** How a file of each sort is read, and how large it may be, bytes. */
-const SORTS: Readonly<Record<Sort, { readonly limit: number; readonly read: Read }>> = {
-  font: {
-    limit: MAX_FONT_BYTES,
-    read: async (name, bytes) => {
-      const read = await readFont(name, bytes);
-      if (!read.ok) throw refused(read.problem);
-      return { asset: read.font, left: [] };
-    },
-  },
-  picture: {
-    limit: MAX_PICTURE_BYTES,
-    read: async (name, bytes) => {
-      const read = await readPicture(name, bytes);
-      if (!read.ok) throw refused(read.problem);
-      return { asset: read.picture, left: [] };
-    },
-  },
-  drawing: {
-    limit: MAX_SVG_BYTES,
-    read: (name, bytes) => {
-      const read = readSvg(new TextDecoder().decode(bytes));
-      if (!read.ok) return Promise.reject(refused(read.problem));
-      const { width, height, shapes } = read.art;
-      const asset: Asset = { kind: 'drawing', name: name.slice(0, 255), width, height, shapes: shapes.length };
-      return Promise.resolve({ asset, left: read.left });
-    },
-  },
-  profile: {
-    limit: MAX_PROFILE_BYTES,
-    read: async (name, bytes) => {
-      const read = await readProfileFile(name, bytes, loadLittleCms);
-      if (!read.ok) throw refused(read.problem);
-      return { asset: read.profile, left: [] };
-    },
-  },
-  document: {
-    limit: MAX_DOCUMENT_BYTES,
-    read: async (name, bytes) => ({ asset: await documentFacts(name, bytes), left: [] }),
-  },
-};
-
-/** Told apart by what is in it, and fonts by their name: four formats of theirs begin alike. */
-function sortOf(name: string, bytes: Uint8Array): Sort {
-  if (/\.(ttf|otf|woff2?|ttc)$/i.test(name)) return 'font';
-  if (/\.(icc|icm)$/i.test(name) || isProfile(bytes)) return 'profile';
-  const head = new TextDecoder('latin1').decode(bytes.subarray(0, 5000));
-  if (head.startsWith('%PDF-') || head.slice(0, 1024).includes('\n%PDF-')) return 'document';
-  if (/<svg[\s>]/i.test(head)) return 'drawing';
-  return 'picture';
 }
 
 async function keep(sha: string, bytes: Uint8Array, asset: Asset): Promise<void> {
@@ -143,7 +88,7 @@ export async function addWorkingAssets(job: Job, assets: ReadonlyMap<string, Uin
   for (const [sha, bytes] of assets) {
     const claimed = job.assets[sha];
     if (!claimed) continue;
-    read.set(sha, (await SORTS[claimed.kind].read(claimed.name, bytes)).asset);
+    read.set(sha, (await sound(readAs(claimed.kind, claimed.name, bytes, HOW))).asset);
   }
   // Nothing is written before everything was read.
   for (const [sha, asset] of read) await keep(sha, assets.get(sha) ?? new Uint8Array(), asset);

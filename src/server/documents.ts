@@ -3,12 +3,11 @@ import { execFile } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import type { DocumentReading } from '@/bring-in/document';
 import { DocumentAsset } from '@/core/job';
 import { shipped } from '@/output';
 import { Problem } from './problem';
 import { dataFolder } from './store/database';
-
-export const MAX_DOCUMENT_BYTES = 200 * 1024 * 1024;
 
 /** What reading or drawing somebody else’s PDF may cost. */
 const [SECONDS, MEGABYTES] = [30, 1024];
@@ -35,9 +34,14 @@ async function onDocument(bytes: Uint8Array, args: (file: string, out: string) =
 } // prettier-ignore
 
 /** The pages of a document. */
-export async function documentFacts(name: string, bytes: Uint8Array): Promise<DocumentAsset> {
-  const { printed } = await onDocument(bytes, (file) => ['pages', file, '--name', name]);
-  return DocumentAsset.parse(JSON.parse(printed));
+export async function documentReading(name: string, bytes: Uint8Array): Promise<DocumentReading> {
+  try {
+    const { printed } = await onDocument(bytes, (file) => ['pages', file, '--name', name]);
+    return { ok: true, document: DocumentAsset.parse(JSON.parse(printed)) };
+  } catch (error) {
+    if (error instanceof Problem) return { ok: false, problem: error.message };
+    throw error;
+  }
 }
 
 /** A page of a document as a PNG for the bench. */

@@ -46,10 +46,17 @@ interface Queue {
   running: { readonly id: string; readonly child: ChildProcess } | undefined;
   readonly cancelled: Set<string>;
   busy: boolean;
+  /** Something was asked for while the queue was looked through. */
+  asked: boolean;
 }
 
 const holder = globalThis as { yellowSheetQueue?: Queue };
-const queue: Queue = (holder.yellowSheetQueue ??= { running: undefined, cancelled: new Set(), busy: false });
+const queue: Queue = (holder.yellowSheetQueue ??= {
+  running: undefined,
+  cancelled: new Set(),
+  busy: false,
+  asked: false,
+});
 
 const folderOf = (id: string): string => dataFolder('exports', id);
 
@@ -73,7 +80,7 @@ export async function requestExport(jobId: string, kind: string): Promise<Export
       { transaction },
     ),
   );
-  void work();
+  look();
   return factsOf(row);
 }
 
@@ -126,7 +133,7 @@ export async function resumeExports(): Promise<void> {
   for (const folder of [dataFolder('assets'), dataFolder('cache')]) {
     for (const name of await readdir(folder)) if (name.endsWith('.part')) await rm(join(folder, name), { force: true });
   }
-  void work();
+  look();
 }
 
 async function change(id: string, values: Partial<Pick<ExportRow, 'state' | 'share' | 'step' | 'problem' | 'files'>>) {
@@ -134,17 +141,29 @@ async function change(id: string, values: Partial<Pick<ExportRow, 'state' | 'sha
   await write((transaction) => models.exports.update(values, { where: { id }, transaction }));
 }
 
-async function work(): Promise<void> {
+/** Looks for exports that wait. One that is asked for while this is done is found by one more look. */
+function look(): void {
+  queue.asked = true;
   if (queue.busy) return;
   queue.busy = true;
+  work().catch((error: unknown) =>
+    console.error('The queue of exports stopped; it begins again with the next one.', error),
+  );
+}
+
+async function work(): Promise<void> {
   try {
     const { models } = await store();
-    for (;;) {
-      const next = await models.exports.findOne({ where: { state: 'waiting' }, order: [['createdAt', 'ASC']] });
-      if (!next) return;
-      await runOne(next);
+    while (queue.asked) {
+      queue.asked = false;
+      for (;;) {
+        const next = await models.exports.findOne({ where: { state: 'waiting' }, order: [['createdAt', 'ASC']] });
+        if (!next) break;
+        await runOne(next);
+      }
     }
   } finally {
+    // In the same breath as the last look at what was asked: nothing comes between.
     queue.busy = false;
   }
 }
@@ -178,7 +197,8 @@ function child(row: ExportRow, jobFile: string, out: string): Promise<z.infer<ty
   return new Promise((resolve, reject) => {
     const program = shipped('dist', 'ys.mjs');
     const args = ['export', jobFile, '--to', row.kind, '--out', out, '--assets', dataFolder('assets')];
-    args.push('--at', row.createdAt.toISOString());
+    // What is wrong with the job is on the page already.
+    args.push('--at', row.createdAt.toISOString(), '--unchecked');
     const running = fork(/* turbopackIgnore: true */ program, args, {
       stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
       env: { ...process.env, YS_HOME: shipped() },
@@ -193,7 +213,10 @@ function child(row: ExportRow, jobFile: string, out: string): Promise<z.infer<ty
     running.stderr?.on('data', (data: Buffer) => (said += data.toString()));
     running.on('message', (message) => {
       const step = Step.safeParse(message);
-      if (step.success && !queue.cancelled.has(row.id)) void change(row.id, step.data);
+      if (step.success && !queue.cancelled.has(row.id))
+        change(row.id, step.data).catch((error: unknown) =>
+          console.error('How far an export is was not noted.', error),
+        );
     });
     running.on('error', reject);
     running.on('close', (code, signal) => {

@@ -45,28 +45,51 @@ function guard(request: Request): void {
   }
 }
 
-/** Longest that a body may take to arrive, ms. */
-const BODY_TIME = 120_000;
+/** Longest that nothing may come of a body, and that all of it may take, ms. */
+const STALLED = 15_000;
+const BODY_TIME = 600_000;
 
-/** Reads a body up to a size; what is longer is refused before it is stored. */
+/** A promise, or a refusal when it takes longer than so many ms. */
+async function within<T>(promise: Promise<T>, ms: number, refusal: () => Problem): Promise<T> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(refusal()), ms);
+  });
+  try {
+    return await Promise.race([promise, late]);
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
+/** Reads a body up to a size and a time; what is longer, or does not come, is refused before it is stored. */
 export async function readBody(request: Request, most: number): Promise<Uint8Array> {
   const tooLarge = () =>
     new Problem(413, 'This is larger than can be taken in.', `Send at most ${Math.floor(most / 1024 / 1024)} MB.`);
+  const tooSlow = () =>
+    new Problem(
+      408,
+      'The rest of this did not arrive.',
+      'Nothing was changed. Look at the connection and send it again.',
+    );
   if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge();
   if (!request.body) return new Uint8Array();
   const reader = request.body.getReader();
   const until = Date.now() + BODY_TIME;
   const parts: Uint8Array[] = [];
   let size = 0;
-  for (;;) {
-    const { done, value } = await reader.read();
-    if (done) break;
-    size += value.length;
-    if (size > most || Date.now() > until) {
-      await reader.cancel();
-      throw tooLarge();
+  try {
+    for (;;) {
+      const { done, value } = await within(reader.read(), Math.min(STALLED, until - Date.now()), tooSlow);
+      if (done) break;
+      size += value.length;
+      if (size > most) throw tooLarge();
+      parts.push(value);
     }
-    parts.push(value);
+  } catch (error) {
+    // Not waited for: who sends nothing may not answer either.
+    void reader.cancel().catch(() => undefined);
+    throw error;
   }
   return Buffer.concat(parts);
 }

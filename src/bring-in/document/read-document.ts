@@ -2,7 +2,6 @@ import { PDFDocument } from '@cantoo/pdf-lib';
 import type { DocumentAsset } from '../../core/job';
 import { MM_PER_PT } from '../../core/measure';
 
-export const MAX_DOCUMENT_BYTES = 200 * 1024 * 1024;
 /** Most pages of a document that is brought in. */
 const MOST_PAGES = 2000;
 

@@ -6,8 +6,6 @@ export type FontReading =
   | { readonly ok: true; readonly font: FontAsset; readonly sfnt: Uint8Array }
   | { readonly ok: false; readonly problem: string };
 
-export const MAX_FONT_BYTES = 20 * 1024 * 1024;
-
 const SFNT = [0x00010000, 0x4f54544f, 0x74727565] as const; // TrueType, “OTTO”, “true”
 const WOFF2 = 0x774f4632;
 const WOFF = 0x774f4646;

@@ -2,7 +2,6 @@ import { fileTypeFromBuffer } from 'file-type';
 import sharp, { type Sharp } from 'sharp';
 import type { PictureAsset } from '../../core/job';
 
-export const MAX_PICTURE_BYTES = 200 * 1024 * 1024;
 /** Largest picture, pixels: a 16-metre banner at 100 ppi and more. */
 export const MAX_PIXELS = 300_000_000;
 const SECONDS = 30;

@@ -3,15 +3,9 @@ import type { ProfileAsset } from '../../core/job';
 import { USUAL } from '../../core/colour';
 import { openProfile, type LoadPackage } from './little-cms';
 
-/** Largest profile that is taken in, bytes. */
-export const MAX_PROFILE_BYTES = 20 * 1024 * 1024;
-
 /** What is read of a profile, or what is wrong with it. */
 export type ProfileRead =
   { readonly ok: true; readonly profile: ProfileAsset } | { readonly ok: false; readonly problem: string };
-
-/** Whether bytes are an ICC profile: its signature stands at byte 36 (ICC.1, 7.2.9). */
-export const isProfile = (bytes: Uint8Array): boolean => String.fromCharCode(...bytes.subarray(36, 40)) === 'acsp';
 
 /**
  * Reads an output profile that was brought in: it has to be of a printer, in CMYK, and to convert both ways.

@@ -15,3 +15,4 @@ export { evenTracks, type SetTable, type PlacedCell } from './set-table';
 export { samePaint } from './vector';
 export { chainsOf, isEmpty, type Story, type TextElement } from './story';
 export * from './picture-inks';
+export * from './brought-in';

@@ -1,4 +1,4 @@
-import { USUAL_LOOK, styleBook, textsIn, type CharacterLook } from '../element';
+import { USUAL_LOOK, styleBook, textsIn, type CharacterLook, type Element } from '../element';
 import { BOLD } from './lettering';
 import { elementsOf, jobFonts, type FontAsset, type Job } from '../job';
 import { FALLBACK_FAMILY, SHIPPED_FACES, nearestFace, type ShippedFace } from '../type';
@@ -55,6 +55,35 @@ export function drawingsNeeded(job: Job): readonly string[] {
     elementsOf(piece).flatMap(({ element }) => (element.kind === 'vector' ? [element.drawing] : [])),
   );
   return [...new Set(found)];
+}
+
+/** The files that a job cannot do without, by hash: what it shows, what it is set in, and its output profile. */
+export function assetsUsed(job: Job): ReadonlySet<string> {
+  const shown = job.pieces.flatMap((piece) => elementsOf(piece).flatMap(({ element }) => fileOf(element) ?? []));
+  const set = facesNeeded(job).flatMap((need) => {
+    const source = faceFor(job, need);
+    return source?.from === 'job' ? [source.font.sha] : [];
+  });
+  const { profile } = job.output;
+  return new Set([...shown, ...set, ...(profile?.startsWith('icc-') ? [profile.slice(4)] : [])]);
+}
+
+/** The file that an element shows. */
+export function fileOf(element: Element): string | undefined {
+  switch (element.kind) {
+    case 'picture':
+      return element.picture ?? undefined;
+    case 'vector':
+      return element.drawing;
+    case 'page':
+      return element.document;
+    case 'shape':
+    case 'line':
+    case 'text':
+    case 'table':
+    case 'printable':
+      return undefined;
+  }
 }
 
 /** Where a face comes from. */

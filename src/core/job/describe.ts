@@ -1,6 +1,6 @@
 import type { Figure } from '../figure';
 import type { Blank, BlankSurface, ProcessLine } from '../format';
-import { pathText } from '../layout';
+import { insets, pathText, type EdgeLengths } from '../layout';
 import { blankOf } from './blank-of';
 import type { Job } from './schema';
 
@@ -11,6 +11,8 @@ export interface Description extends Omit<Blank, 'surfaces' | 'figures' | 'foldi
   readonly kind: string;
   readonly surfaces: readonly (Pick<BlankSurface, 'name' | 'panels'> & {
     readonly size: { readonly width: number; readonly height: number };
+    /** As it is made on this surface: a sheet or web of labels has none of its own. */
+    readonly bleed: EdgeLengths;
     /** Path data of the trimmed outline. */
     readonly outline: string;
     readonly processLines: readonly DescribedLine[];
@@ -32,6 +34,7 @@ export const describeJob = (job: Job): readonly Description[] =>
       surfaces: surfaces.map(({ name, panels, processLines, outline, zones, boxes }) => ({
         name,
         size: { width: boxes.trim.width, height: boxes.trim.height },
+        bleed: insets(boxes.trim, boxes.bleed),
         panels,
         processLines: processLines.map(({ path, ...line }) => ({ ...line, ...(path && { path: pathText(path) }) })),
         outline: pathText(outline),

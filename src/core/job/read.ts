@@ -56,10 +56,11 @@ export function describeProblems(error: z.ZodError): string[] {
 
 function repeatedIds(job: Job): string[] {
   return job.pieces.flatMap((piece) => {
-    const ids = [...Object.values(piece.surfaces), ...piece.bases.map((b) => b.elements)].flatMap((list) =>
-      list.map((e) => e.id),
-    );
-    return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))];
+    const known = new Set<string>();
+    const repeated = new Set<string>();
+    for (const list of [...Object.values(piece.surfaces), ...piece.bases.map((b) => b.elements)])
+      for (const { id } of list) (known.has(id) ? repeated : known).add(id);
+    return [...repeated];
   });
 }
 

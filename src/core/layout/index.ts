@@ -11,3 +11,4 @@ export * from './gaps';
 export * from './arrange';
 export * from './offset';
 export * from './share';
+export * from './centred-on';

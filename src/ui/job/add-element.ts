@@ -7,25 +7,13 @@ import {
   type ElementKind,
   type Form,
   type Job,
-  type PictureAsset,
   type SideName,
 } from '@/core/job';
-import { moveTo, placed, type Point, type Rect, type SurfaceBoxes } from '@/core/layout';
-import { naturalSize } from '@/core/compose';
+import { centredOn, moveTo, placed, type Point, type SurfaceBoxes } from '@/core/layout';
 import { pieceOf } from './store';
 
 /** A short id that no element of the job has. */
 export const freshId = (): string => crypto.randomUUID().slice(0, 12);
-
-const half = (mm: number): number => Math.round(mm * 2) / 2;
-
-/** A box around a point, on half millimetres: what is new has round figures. */
-const centredOn = (point: Point, width: number, height: number): Rect => ({
-  x: half(point.x - width / 2),
-  y: half(point.y - height / 2),
-  width: half(width),
-  height: half(height),
-});
 
 /** What can be added: a form of shape, or another kind of element. */
 export type Addable = Form['form'] | Exclude<ElementKind, 'shape' | 'vector' | 'page' | 'printable'>;
@@ -97,50 +85,6 @@ function inputFor(what: Addable, place: Place, size: number, top: number): Omit<
     }
   }
 } // prettier-ignore
-
-/** Where what is brought in stands: over the whole side as its first picture, or at its size or less. */
-export function broughtIn(
-  size: { readonly width: number; readonly height: number },
-  boxes: SurfaceBoxes,
-  at: Point | undefined,
-): ElementInput['placement'] {
-  const share = Math.min(1, (boxes.safe.width * 0.6) / size.width, (boxes.safe.height * 0.6) / size.height);
-  const middle = at ?? { x: boxes.safe.x + boxes.safe.width / 2, y: boxes.safe.y + boxes.safe.height / 2 };
-  return placed(centredOn(middle, size.width * share, size.height * share), { box: 'safe' }, boxes);
-}
-
-/** A file’s name without its kind. */
-export const plainName = (file: string): string => file.replace(/\.\w+$/, '');
-
-/** A frame for a picture: the first picture on an empty side fills it to the bleed, others come at their size or less. */
-export function pictureFrame(
-  sha: string,
-  asset: PictureAsset,
-  boxes: SurfaceBoxes,
-  isFirst: boolean,
-  ppi: number,
-  at?: Point,
-): Element {
-  const whole = { start: 0, end: 0 };
-  const placement = isFirst
-    ? ({ against: { box: 'trim' }, x: whole, y: whole } as const)
-    : broughtIn(naturalSize(asset, ppi), boxes, at);
-  return Element.parse({ kind: 'picture', id: freshId(), name: plainName(asset.name), placement, picture: sha });
-}
-
-/** A drawing or a page of a document, as it was brought in. */
-export function artElement(
-  sha: string,
-  asset: { readonly kind: 'drawing' | 'document'; readonly name: string },
-  size: { readonly width: number; readonly height: number },
-  boxes: SurfaceBoxes,
-  at?: Point,
-): Element {
-  const common = { id: freshId(), name: plainName(asset.name), placement: broughtIn(size, boxes, at) };
-  return Element.parse(
-    asset.kind === 'drawing' ? { kind: 'vector', ...common, drawing: sha } : { kind: 'page', ...common, document: sha },
-  );
-}
 
 /** The element again under an id of its own. A copied frame takes up no other’s text. */
 export const copyOf = (e: Element): Element => ({ ...e, id: freshId(), ...(e.kind === 'text' && { after: null }) });

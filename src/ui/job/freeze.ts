@@ -1,5 +1,6 @@
 import { elementsOn, withSide, type Element, type Job } from '@/core/job';
-import { apply, centreOf, placed, type Matrix, type Rect } from '@/core/layout';
+import { apply, centreOf, mapPath, pathText, placed, type Matrix, type Rect } from '@/core/layout';
+import { readPathData } from '@/core/shape';
 import { freshId } from './add-element';
 import type { Desk } from './use-desk';
 
@@ -44,10 +45,7 @@ function flippedForm(form: Form): Form {
     case 'ribbon':
       return { ...form, left: form.right, right: form.left };
     case 'path':
-      return {
-        ...form,
-        data: form.data.replace(/(-?[\d.]+(?:e-?\d+)?)([\s,]+)(-?[\d.]+(?:e-?\d+)?)/gi, (_, x: string, gap: string, y: string) => `${Math.round((1 - Number(x)) * 1e6) / 1e6}${gap}${y}`),
-      };
+      return { ...form, data: mirroredData(form.data) };
     case 'bubble':
       return typeof form.lean === 'number' ? { ...form, at: 100 - form.at, lean: -form.lean } : form;
     case 'ellipse':
@@ -57,6 +55,15 @@ function flippedForm(form: Form): Form {
       return form;
   }
 } // prettier-ignore
+
+/** From left to right in a box of one by one. */
+const ACROSS: Matrix = [-1, 0, 0, 1, 1, 0];
+
+/** A path mirrored across its box; one that cannot be read stays as it is, as it is drawn. */
+export function mirroredData(data: string): string {
+  const read = readPathData(data);
+  return read.ok ? pathText(mapPath(read.path, ACROSS)) : data;
+}
 
 /** A repeated element as plain elements, each where its copy stood. */
 export function frozenCopies(desk: Desk, element: Element): { readonly job: Job; readonly ids: readonly string[] } {

@@ -5,7 +5,8 @@ import type { Point } from '@/core/layout';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { framesAt } from '../bench/gestures';
-import { artElement, pictureFrame } from './add-element';
+import { artElement, pictureFrame } from '@/core/compose';
+import { freshId } from './add-element';
 import { useJobStore } from './context';
 import { useDesk } from './use-desk';
 import { changeSide, pieceOf } from './store';
@@ -78,11 +79,11 @@ export function useFiles() {
       function elementFor(sha: string, asset: Exclude<Asset, { kind: 'font' | 'profile' }>, isFirst: boolean): Element {
         switch (asset.kind) {
           case 'picture':
-            return pictureFrame(sha, asset, boxes, isFirst, desk.rules.ppi.value * desk.blank.scale, at);
+            return pictureFrame(freshId(), sha, asset, boxes, isFirst, desk.rules.ppi.value * desk.blank.scale, at);
           case 'drawing':
-            return artElement(sha, asset, asset, boxes, at);
+            return artElement(freshId(), sha, asset, asset, boxes, at);
           case 'document':
-            return artElement(sha, asset, asset.pages[0] ?? { width: 100, height: 100 }, boxes, at);
+            return artElement(freshId(), sha, asset, asset.pages[0] ?? { width: 100, height: 100 }, boxes, at);
         }
       }
     },

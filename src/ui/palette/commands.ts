@@ -3,7 +3,8 @@ import { toStep } from '@/core/layout';
 import { isCalibrated, useBenchView } from '../bench/view';
 import { moveBy } from '../bench/gestures';
 import { alignSelection, distributeSelection } from '../job/arrange';
-import { artElement, copyOf, duplicates, newElement, plainName, type Addable } from '../job/add-element';
+import { artElement, plainName } from '@/core/compose';
+import { copyOf, duplicates, freshId, newElement, type Addable } from '../job/add-element';
 import { outlined } from '../job/outlines';
 import { withPlaceholder } from '../job/placeholder';
 import { groupSelection, ungroupSelection } from '../job/groups';
@@ -170,7 +171,7 @@ export function commandsFor({
     ...Object.entries(job.kit?.logos ?? {}).flatMap(([sha, asset]) =>
       asset.kind !== 'drawing' ? [] : command('Add', `${ADD_LOGO}${sha}`, `Add ${plainName(asset.name)} of the kit`, [], () => {
         go('lay-out');
-        const element = artElement(sha, asset, asset, boxes);
+        const element = artElement(freshId(), sha, asset, asset, boxes);
         replace(`Add ${element.name}`, { ...withSideChanged((list) => [...list, element]), assets: { ...job.assets, [sha]: asset } });
         select([element.id]);
       }),

@@ -1,4 +1,4 @@
-import { MAX_PICTURE_BYTES } from '@/bring-in/picture';
+import { MAX_ASSET_BYTES } from '@/bring-in/asset';
 import { addAsset } from '@/server/assets';
 import { Problem } from '@/server/problem';
 import { readBody, route } from '@/server/respond';
@@ -7,5 +7,5 @@ import { readBody, route } from '@/server/respond';
 export const POST = route(async (request) => {
   const name = new URL(request.url).searchParams.get('name')?.slice(0, 255);
   if (!name) throw new Problem(400, 'The file’s name is missing.', 'Drop the file again.');
-  return addAsset(name, await readBody(request, MAX_PICTURE_BYTES));
+  return addAsset(name, await readBody(request, MAX_ASSET_BYTES));
 });

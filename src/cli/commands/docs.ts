@@ -1,0 +1,21 @@
+import { mkdir } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Arguments } from '../arguments';
+import { formatPictures, formatsMarkdown } from '../format-docs';
+import { printablePictures, printablesMarkdown } from '../printable-docs';
+import { say, writeWhole } from '../say';
+
+/** The tables of formats and printables with a picture of each, for docs/. */
+export async function run(args: Arguments): Promise<number> {
+  const out = args.flags.get('out') ?? 'docs';
+  await mkdir(join(out, 'formats'), { recursive: true });
+  await writeWhole(join(out, 'formats.md'), formatsMarkdown());
+  for (const { name, svg } of formatPictures()) await writeWhole(join(out, 'formats', name), svg);
+  await writeWhole(join(out, 'printables.md'), printablesMarkdown());
+  // The pages show the same pictures.
+  const pictures = join(out, '..', 'assets', 'printables');
+  await mkdir(pictures, { recursive: true });
+  for await (const { name, png } of printablePictures()) await writeWhole(join(pictures, name), png);
+  say(`${join(out, 'formats.md')} and ${join(out, 'printables.md')} written.`);
+  return 0;
+}

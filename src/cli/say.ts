@@ -1,0 +1,17 @@
+import { rename, writeFile } from 'node:fs/promises';
+
+/** JSON on standard output. */
+export const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
+
+/** Words on standard error. */
+export const say = (text: string): void => void process.stderr.write(`${text}\n`);
+
+/** A file appears whole or not at all. */
+export async function writeWhole(path: string, bytes: Uint8Array | string): Promise<void> {
+  const part = `${path}.part`;
+  await writeFile(part, bytes);
+  await rename(part, path);
+}
+
+/** A job as it is kept in a file. */
+export const jobText = (job: object): string => `${JSON.stringify(job, null, 2)}\n`;
