@@ -1,6 +1,7 @@
 import { PDFDocument } from '@cantoo/pdf-lib';
 import type { DocumentAsset } from '../../core/job';
 import { MM_PER_PT } from '../../core/measure';
+import { unembeddedFonts } from './unembedded';
 
 /** Most pages of a document that is brought in. */
 const MOST_PAGES = 2000;
@@ -21,7 +22,8 @@ export async function readDocument(name: string, bytes: Uint8Array): Promise<Doc
       const { width, height } = page.getTrimBox();
       const turned = Math.abs(page.getRotation().angle % 180) === 90;
       const [w, h] = turned ? [height, width] : [width, height];
-      return { width: w * MM_PER_PT, height: h * MM_PER_PT };
+      const unembedded = unembeddedFonts(page).map((font) => font.slice(0, 300)).slice(0, 1000);
+      return { width: w * MM_PER_PT, height: h * MM_PER_PT, ...(unembedded.length > 0 && { unembedded }) };
     });
     if (pages.some(({ width, height }) => !(width > 0 && height > 0))) return bad(`A page of “${name}” has no size.`);
     return { ok: true, document: { kind: 'document', name: name.slice(0, 255), pages } };

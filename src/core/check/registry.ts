@@ -20,6 +20,7 @@ import { coatOnGlueRule } from './coat-on-glue';
 import { coatSolidRule } from './coat-solid';
 import { cutBleedRule } from './cut-bleed';
 import { foldMeetRule } from './fold-meet';
+import { foreignPageRule } from './foreign-page';
 import { finishLostRule } from './finish-lost';
 import { gradientOverprintRule } from './gradient-overprint';
 import { nearInksRule } from './near-inks';
@@ -51,6 +52,7 @@ export const RULES: readonly Rule[] = [
   tablePastBoxRule,
   printableRoomRule,
   missingRule,
+  foreignPageRule,
   slotOpenRule,
   pictureResolutionRule,
   plateNamesRule,

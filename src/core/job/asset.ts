@@ -32,7 +32,17 @@ export const DocumentAsset = z.strictObject({
   kind: z.literal('document'),
   name: z.string().max(255),
   pages: z
-    .array(z.strictObject({ width: z.number().positive(), height: z.number().positive() }))
+    .array(
+      z.strictObject({
+        width: z.number().positive(),
+        height: z.number().positive(),
+        unembedded: z
+          .array(z.string().max(300))
+          .max(1000)
+          .optional()
+          .describe('Fonts that the page is set in and does not carry.'),
+      }),
+    )
     .min(1)
     .max(10_000)
     .describe('Size of each page as it is shown: its trim box, or what it has instead, mm.'),

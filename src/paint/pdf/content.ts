@@ -28,6 +28,8 @@ export interface Look {
   readonly overprint: boolean;
   readonly opacity: number;
   readonly blend: Item['blend'];
+  /** As a page begins (ISO 32000-1, 8.4.1), for what was made without knowing of us. */
+  readonly isPlain?: true;
 }
 
 /** Names given out while content is written; the document turns them into resources. */
@@ -262,10 +264,13 @@ function drawPicture(item: PictureItem, context: ContentContext): string {
   );
 }
 
+/** The graphics state with which a page begins, where it differs from ours (ISO 32000-1, 8.4.1 and 9.3.1). */
+const PAGE_START = '0 g 0 G 1 w 0 J 0 j 10 M [] 0 d 0 Tc 0 Tw 100 Tz 0 TL 0 Tr 0 Ts\n';
+
 function drawPage(item: PageItem, context: ContentContext): string {
   const { opacity, blend } = item;
-  const gs = context.resources.state({ ...PLAIN, opacity, blend });
-  return `/${gs} gs\n${unitSquare(item.image)}/${context.resources.page(item)} Do\n`;
+  const gs = context.resources.state({ ...PLAIN, opacity, blend, isPlain: true });
+  return `/${gs} gs\n${PAGE_START}${unitSquare(item.image)}/${context.resources.page(item)} Do\n`;
 }
 
 function drawGroup(item: GroupItem, context: ContentContext): string {

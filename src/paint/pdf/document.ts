@@ -1,12 +1,14 @@
 import { PDFContext, PDFHeader, PDFHexString, PDFWriter, type PDFRef } from '@cantoo/pdf-lib';
-import { leavesOf, type PageItem, type PictureItem, type SoftMask } from '../../core/drawing';
+import { leavesOf, spotsIn, type PageItem, type PictureItem, type SoftMask } from '../../core/drawing';
 import type { Rect } from '../../core/layout';
 import { mmToPt } from '../../core/measure';
 import { pageContent, type PagePart, type Purpose } from './content';
 import { embedFont, type FontSource } from './fonts';
-import { openForeign, setDown, type ForeignDocument } from './foreign-page';
+import { openForeign, setDown, type ForeignDocument, type SetDown } from './foreign-page';
+import { spotName, type Neutral, type SpotBook } from './neutralise';
 import { addStream, textString, toDict, toObject, utf8, type AddStream, type Value } from './objects';
 import { PRODUCER, pdfDate, xmp, type Metadata } from './metadata';
+import { separation } from './spaces';
 import { ResourcePool, type EncodedMask, type EncodedPicture } from './resources';
 
 /** One page: what is drawn and its boxes, mm from the trimmed top-left corner. */
@@ -57,17 +59,20 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
 
   const profileRef = stream({ N: request.purpose.kind === 'press' ? 4 : 3 }, request.profile.bytes);
   const foreign = await openDocuments(request, context);
-  const srgbRef = foreign.size > 0 ? stream({ N: 3 }, request.srgb) : undefined;
-  const pool = new ResourcePool(context, stream, {
+  const neutral: Neutral | undefined =
+    foreign.size > 0
+      ? { context, rgb: ['ICCBased', stream({ N: 3 }, request.srgb)], spots: ownSpots(request, context), deflate }
+      : undefined;
+  const pool: ResourcePool = new ResourcePool(context, stream, {
     purpose: request.purpose,
     profileRef,
     picture: request.picture,
     softMask: request.softMask,
     font: request.font,
-    page: (item) => {
+    page: (item): SetDown => {
       const document = foreign.get(item.document);
-      if (!document || !srgbRef) throw new Error('A document was not opened.');
-      return setDown(document, item.page, context, srgbRef, deflate);
+      if (!document || !neutral) throw new Error('A document was not opened.');
+      return setDown(document, item.page, neutral, pool.blending);
     },
   });
 
@@ -124,7 +129,10 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
     Pages: pageTree,
     Metadata: metadataRef,
     OutputIntents: press ? [intent] : undefined,
-    OCProperties: own.length + pool.hiddenLayers.size > 0 ? layerList(own, [...pool.hiddenLayers]) : undefined,
+    OCProperties:
+      own.length + pool.shownLayers.size + pool.hiddenLayers.size > 0
+        ? layerList(own, [...pool.shownLayers], [...pool.hiddenLayers])
+        : undefined,
     PageLabels: pageLabels(request.pages),
     ViewerPreferences: { DisplayDocTitle: true },
   });
@@ -163,8 +171,28 @@ function pageLabels(pages: readonly PdfPage[]): Value | undefined {
   return { Nums: ranges };
 }
 
-/** Our own layers on; those of other people’s pages as they left them. */
-const layerList = (own: readonly PDFRef[], hidden: readonly PDFRef[]): Value => ({
-  OCGs: [...own, ...hidden],
-  D: { Name: textString('All layers'), Order: own, ON: own, ...(hidden.length > 0 && { OFF: hidden }) },
+/** Our own layers on; those of other people’s pages as they print, and locked. */
+const layerList = (own: readonly PDFRef[], shown: readonly PDFRef[], hidden: readonly PDFRef[]): Value => ({
+  OCGs: [...own, ...shown, ...hidden],
+  D: {
+    Name: textString('All layers'),
+    Order: own,
+    ON: [...own, ...shown],
+    ...(hidden.length > 0 && { OFF: hidden }),
+    ...(shown.length + hidden.length > 0 && { Locked: [...shown, ...hidden] }),
+  },
 });
+
+/** The spot inks that we print with, as we show them: other people’s pages show them so too. */
+function ownSpots(request: PdfRequest, context: PDFContext): SpotBook {
+  const items = request.pages.flatMap(({ parts }) => parts.flatMap((part) => ('items' in part ? part.items : [])));
+  const book: SpotBook = new Map();
+  for (const spot of spotsIn(items)) {
+    const [, , alternate, transform] = separation(spot);
+    book.set(spotName(spot.name), {
+      alternate: toObject(context, alternate),
+      transform: toObject(context, transform),
+    });
+  }
+  return book;
+}

@@ -11,7 +11,8 @@ import {
   type PDFContext,
   type PDFPage,
 } from '@cantoo/pdf-lib';
-import { addStream, toObject, type Value } from './objects';
+import { neutralise, type Neutral } from './neutralise';
+import { addStream, type Value } from './objects';
 
 /** Somebody else’s document, ready for its pages to be set down in one that is being written. */
 export interface ForeignDocument {
@@ -30,44 +31,45 @@ export const shownBox = (page: PDFPage): { x: number; y: number; width: number; 
 /** What a page that was set down brings with it. */
 export interface SetDown {
   readonly form: PDFRef;
-  /** Layers of the document that are off; they stay off. */
+  /** Layers of the document that are seen, and those that are not, when it is printed. */
+  readonly shown: readonly PDFRef[];
   readonly hidden: readonly PDFRef[];
-  readonly transparent: boolean;
 }
 
 /**
- * A page as a form that fills the unit square, its vectors kept. Only its content and what that draws with come along:
- * no annotations, actions or attached files.
- * @param srgb the profile by which untagged RGB in it is understood
+ * A page as a form that fills the unit square, its vectors kept. Only its content and what that draws with come along: no
+ * annotations, actions or attached files. It is a group of its own, so that it can be laid on as one and mixes with nothing but
+ * itself; its graphics state begins as a page’s does.
+ * @param blending the space in which it mixes where it does not say one
  */
 export function setDown(
   { document, copier }: ForeignDocument,
   number: number,
-  into: PDFContext,
-  srgb: PDFRef,
-  deflate: (bytes: Uint8Array) => Uint8Array,
+  neutral: Neutral,
+  blending: Value,
 ): SetDown {
+  const { context, deflate } = neutral;
   const page = document.getPage(number - 1);
   const content = contentOf(page);
   const resources = page.node.Resources();
-  const copied = resources ? copier.copy(resources) : PDFDict.withContext(into);
-  tagRgb(copied, into, srgb, new Set());
+  const copied = resources ? copier.copy(resources) : PDFDict.withContext(context);
   const group = page.node.lookupMaybe(PDFName.of('Group'), PDFDict);
   const box = shownBox(page);
   const form = addStream(
-    into,
+    context,
     {
       Type: 'XObject',
       Subtype: 'Form',
       BBox: [box.x, box.y, box.x + box.width, box.y + box.height],
       Matrix: toUnitSquare(box, page.getRotation().angle),
-      Group: group ? copier.copy(group) : undefined,
+      Group: group ? copier.copy(group) : { Type: 'Group', S: 'Transparency', CS: blending, I: true },
       Resources: copied,
       Filter: 'FlateDecode',
     },
     deflate(content),
   );
-  return { form, hidden: hiddenLayers(document, copier), transparent: group !== undefined };
+  neutralise(form, neutral);
+  return { form, ...layersOf(document, copier) };
 }
 
 /** From the page’s points to the unit square as it is shown, turned as the page asks (clockwise, ISO 32000-1, 7.7.3.3). */
@@ -112,26 +114,42 @@ function contentOf(page: PDFPage): Uint8Array {
   return joined;
 }
 
-/** Says by which profile untagged RGB is meant, in these resources and in those of every form they name (ISO 32000-1, 8.6.5.6). */
-function tagRgb(resources: PDFDict, into: PDFContext, srgb: PDFRef, seen: Set<PDFDict>): void {
-  if (seen.has(resources)) return;
-  seen.add(resources);
-  const spaces = resources.lookupMaybe(PDFName.of('ColorSpace'), PDFDict) ?? PDFDict.withContext(into);
-  const meant: Value = ['ICCBased', srgb];
-  if (!spaces.has(PDFName.of('DefaultRGB'))) spaces.set(PDFName.of('DefaultRGB'), toObject(into, meant));
-  resources.set(PDFName.of('ColorSpace'), spaces);
-  const forms = resources.lookupMaybe(PDFName.of('XObject'), PDFDict);
-  for (const [, value] of forms?.entries() ?? []) {
-    const form = into.lookup(value);
-    const inner = form instanceof PDFStream ? form.dict.lookupMaybe(PDFName.of('Resources'), PDFDict) : undefined;
-    if (inner) tagRgb(inner, into, srgb, seen);
-  }
-}
-
-/** Layers that the document opens with switched off. */
-function hiddenLayers(document: PDFDocument, copier: PDFObjectCopier): readonly PDFRef[] {
+/**
+ * Layers of a document as they are when it is printed: on or off as it opens, and then as each says of print where the document lets
+ * that decide (ISO 32000-1, 8.11.4.4).
+ */
+function layersOf(document: PDFDocument, copier: PDFObjectCopier): Pick<SetDown, 'shown' | 'hidden'> {
   const layers = document.catalog.lookupMaybe(PDFName.of('OCProperties'), PDFDict);
   const usual = layers?.lookupMaybe(PDFName.of('D'), PDFDict);
-  const off = usual?.lookupMaybe(PDFName.of('OFF'), PDFArray);
-  return off?.asArray().flatMap((ref) => (ref instanceof PDFRef ? [copier.copy(ref)] : [])) ?? [];
+  if (!layers || !usual) return { shown: [], hidden: [] };
+  const listed = (dict: PDFDict, key: string): readonly PDFRef[] =>
+    dict
+      .lookupMaybe(PDFName.of(key), PDFArray)
+      ?.asArray()
+      .filter((entry): entry is PDFRef => entry instanceof PDFRef) ?? [];
+  const startsOff = usual.lookup(PDFName.of('BaseState')) === PDFName.of('OFF');
+  const [on, off] = [new Set(listed(usual, 'ON')), new Set(listed(usual, 'OFF'))];
+  const printed = printedBy(usual, document.context);
+  const isShown = (layer: PDFRef): boolean => printed.get(layer) ?? (startsOff ? on.has(layer) : !off.has(layer));
+  const all = listed(layers, 'OCGs');
+  return {
+    shown: all.filter(isShown).map((layer) => copier.copy(layer)),
+    hidden: all.filter((layer) => !isShown(layer)).map((layer) => copier.copy(layer)),
+  };
+}
+
+/** Layers of which the document says by itself whether they print. */
+function printedBy(usual: PDFDict, context: PDFContext): ReadonlyMap<PDFRef, boolean> {
+  const found = new Map<PDFRef, boolean>();
+  for (const entry of usual.lookupMaybe(PDFName.of('AS'), PDFArray)?.asArray() ?? []) {
+    const rule = context.lookup(entry);
+    if (!(rule instanceof PDFDict) || rule.lookup(PDFName.of('Event')) !== PDFName.of('Print')) continue;
+    for (const layer of rule.lookupMaybe(PDFName.of('OCGs'), PDFArray)?.asArray() ?? []) {
+      const group = layer instanceof PDFRef ? context.lookup(layer) : undefined;
+      const usage = group instanceof PDFDict ? group.lookupMaybe(PDFName.of('Usage'), PDFDict) : undefined;
+      const state = usage?.lookupMaybe(PDFName.of('Print'), PDFDict)?.lookup(PDFName.of('PrintState'));
+      if (layer instanceof PDFRef && state instanceof PDFName) found.set(layer, state !== PDFName.of('OFF'));
+    }
+  }
+  return found;
 }

@@ -62,6 +62,7 @@ type Used = Readonly<Record<Kind, Map<string, PDFRef>>>;
 export class ResourcePool {
   readonly fonts = new Map<string, UsedFont>();
   readonly layers = new Map<string, Named>();
+  readonly shownLayers = new Set<PDFRef>();
   readonly hiddenLayers = new Set<PDFRef>();
   transparent = false;
   private readonly known = new Map<string, Named>();
@@ -127,9 +128,9 @@ export class ResourcePool {
       picture: (item) => note('XObject', this.picture(item)),
       page: (item) => note('XObject', this.page(item)),
       group: (item) => note('XObject', this.group(item)),
-      state: ({ overprint, opacity, blend }) => {
+      state: ({ overprint, opacity, blend, isPlain }) => {
         if (opacity < 1 || blend) this.transparent = true;
-        const entries = { OP: overprint, op: overprint, OPM: 1, ca: opacity, CA: opacity, BM: blend && blendName(blend) };
+        const entries = { OP: overprint, op: overprint, OPM: isPlain ? 0 : 1, ca: opacity, CA: opacity, BM: blend && blendName(blend) };
         return note('ExtGState', this.once('Gs', JSON.stringify(entries), () => this.add({ Type: 'ExtGState', ...entries })));
       },
       space: (plates) => note('ColorSpace', this.space(plates)),
@@ -195,8 +196,9 @@ export class ResourcePool {
   private page(item: PageItem): Named {
     return this.once('Pg', `${item.document}/${item.page}`, () => {
       const set = this.source.page(item);
+      for (const layer of set.shown) this.shownLayers.add(layer);
       for (const layer of set.hidden) this.hiddenLayers.add(layer);
-      if (set.transparent) this.transparent = true;
+      this.transparent = true;
       return set.form;
     });
   }

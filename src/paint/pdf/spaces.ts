@@ -32,7 +32,7 @@ export function plateColour({ build, spots = [] }: Laid, used: readonly string[]
 export const spaceKey = (plates: readonly Plate[]): string => JSON.stringify(plates.map(({ name }) => name));
 
 /** A spot ink as a plate of its own, shown by a build where it is not printed (ISO 32000-1, 8.6.6.4). */
-export const separation = ({ name, shown }: Plate): Value => [
+export const separation = ({ name, shown }: Plate): readonly [Value, Value, Value, Value] => [
   'Separation',
   name,
   'DeviceCMYK',
