@@ -151,7 +151,7 @@ test('it begins with the graphics state of a page, whatever was drawn before it'
     ...job,
     pieces: job.pieces.map((p) => ({ ...p, surfaces: { front: [before, ...(p.surfaces['front'] ?? [])] } })),
   };
-  const plates = await platesOf(await pdfOf(drawn as typeof job, files), 1, 144);
+  const plates = await platesOf(await pdfOf(drawn, files), 1, 144);
   const black = (x: number, y: number) => Math.round((plates.get('Black')?.at(x * 2, (100 - y) * 2 - 1) ?? 0) * 100);
   expect([black(25, 25), black(60, 50), black(60, 35), black(56, 50)]).toEqual([100, 100, 100, 0]);
 });
