@@ -134,7 +134,8 @@ describe('colour, as Ghostscript’s tiffsep separates it', () => {
   });
 });
 
-function sheetOf(job: Job) {
+/** @param plates for which the colour bar has patches; without any there is no bar */
+function sheetOf(job: Job, plates: readonly string[] = ['Black']) {
   const [piece] = job.pieces;
   if (!piece) throw new Error('no piece');
   const boxes = surfaceBoxes({ width: 148, height: 210 }, piece.bleed ?? edges(3), piece.safe ?? edges(5), piece.grid);
@@ -149,14 +150,15 @@ function sheetOf(job: Job) {
     face: undefined,
     lines: [],
     codes: COMMON_CODES,
-    inks: { plates: ['Cyan', 'Magenta', 'Yellow', 'Black'], spots: [] },
+    inks: { plates, spots: [] },
   });
   return { boxes, sheet: made.sheet, items: made.items };
 }
 
 test('marks lie outside the bleed, in every plate', async () => {
   const job = makeJob([box('ground', [0, 0, 148, 210], { fill: { kind: 'paper' } })]);
-  const { boxes, sheet, items } = sheetOf(job);
+  // Nothing is printed but marks.
+  const { boxes, sheet, items } = sheetOf(job, []);
   for (const item of items) {
     if (item.kind !== 'path') continue;
     const points = item.path.flatMap((s) =>

@@ -1,4 +1,4 @@
-import { PDFArray, PDFDict, PDFDocument, PDFHexString, PDFName } from '@cantoo/pdf-lib';
+import { PDFArray, PDFDict, PDFDocument, PDFHexString, PDFName, PDFString } from '@cantoo/pdf-lib';
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { readPicture } from '../bring-in/picture';
@@ -150,7 +150,7 @@ export async function bothPlates(
 async function without(pdf: Uint8Array, layer: string): Promise<Uint8Array> {
   const document = await PDFDocument.load(pdf);
   const content = document.catalog.lookup(PDFName.of('OCProperties'), PDFDict);
-  const nameOf = (group: PDFDict) => group.lookup(PDFName.of('Name'), PDFHexString).decodeText();
+  const nameOf = (group: PDFDict) => group.lookupMaybe(PDFName.of('Name'), PDFString, PDFHexString)?.decodeText();
   const groups = content.lookup(PDFName.of('OCGs'), PDFArray).asArray();
   const off = groups.filter((ref) => nameOf(document.context.lookup(ref, PDFDict)) === layer);
   expect(off).toHaveLength(1);

@@ -133,8 +133,12 @@ export function PlatePicture({
       if (!current || !pixels || pixels.length === 0) return;
       put(canvas.current, pixels, facts.width, facts.height);
       put(map.current, limit ?? new Uint8ClampedArray(pixels.length), facts.width, facts.height);
+      // Seen from outside, as a picture is complete.
+      if (canvas.current) canvas.current.dataset['painted'] = 'yes';
     };
-    void paint();
+    paint().catch((error: unknown) => {
+      if (current) set({ problem: error instanceof Error ? error.message : 'The plates could not be shown.' });
+    });
     return () => {
       current = false;
     };
@@ -145,9 +149,14 @@ export function PlatePicture({
     if (without === undefined || !facts) return;
     let current = true;
     const rest = [...itemsOf(drawing), ...layers.flatMap((layer) => (layer.name === without ? [] : layer.items))];
-    void worker.current?.without(rest).then((changes) => {
-      if (current) set({ compared: { layer: without, changes } });
-    });
+    worker.current?.without(rest).then(
+      (changes) => {
+        if (current) set({ compared: { layer: without, changes } });
+      },
+      (error: unknown) => {
+        if (current) set({ problem: error instanceof Error ? error.message : 'The layer could not be compared.' });
+      },
+    );
     return () => {
       current = false;
     };
