@@ -157,6 +157,8 @@ export class Hand {
   private async find(box: Locator, name: string): Promise<void> {
     this.actions += 2;
     this.typed.push(name);
+    // A click shows what there is, whatever stands in the box already.
+    await box.click();
     await box.fill(name);
     await this.page.getByRole('option', { name, exact: true }).click();
   }
