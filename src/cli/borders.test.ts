@@ -13,7 +13,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import type { Asset, Job } from '../core/job';
 import { checkJob } from '../output';
-import { box, inMemory, makeJob, picture, words } from '../testing/jobs';
+import { box, element, inMemory, makeJob, picture, words } from '../testing/jobs';
 import { inFolder, run } from '../testing/programs';
 import { ys, ysIn } from '../testing/ys';
 
@@ -167,17 +167,11 @@ describe('no input leads to a trace', () => {
   test('a page of a protected PDF that a job shows', async () => {
     const bytes = await inFolder(locked);
     const sha = sha256(bytes);
-    const page = { ...box('p', [10, 10, 60, 40]), kind: 'page', document: sha, page: 1 };
-    const plain = makeJob([]);
-    const job = {
-      ...plain,
-      assets: { [sha]: { kind: 'document', name: 'map.pdf', pages: [{ width: 70, height: 35 }] } },
-      pieces: plain.pieces.map((p) => ({
-        ...p,
-        surfaces: { front: [{ kind: 'page', id: 'p', placement: page.placement, document: sha, page: 1 }], back: [] },
-      })),
-    };
-    await withJob(job as unknown as Job, new Map([[sha, bytes]]), (file, _assets, out) => {
+    const { placement } = box('p', [10, 10, 60, 40]);
+    const page = element<'page'>({ kind: 'page', id: 'p', placement, document: sha });
+    const map: Asset = { kind: 'document', name: 'map.pdf', pages: [{ width: 70, height: 35 }] };
+    const job = makeJob([page], { assets: { [sha]: map } });
+    await withJob(job, new Map([[sha, bytes]]), (file, _assets, out) => {
       for (const said of [
         ys('check', file),
         ys('export', file, '--to', 'press', '--out', out),
