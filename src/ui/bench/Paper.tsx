@@ -25,6 +25,9 @@ interface Props {
  */
 export const Paper = memo(function Paper({ drawing, context, at, shown, lies, white, marks }: Props) {
   const paper = project(shown, at);
+  // On the sheet of the press artwork ends where the bleed ends, as in its file; the room beyond is for marks.
+  const inked = marks ? project(drawing.boxes.bleed, at) : paper;
+  const map = `translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`;
   const clip = `paper-${useId().replace(/\W/g, '')}`;
   return (
     <svg
@@ -35,21 +38,25 @@ export const Paper = memo(function Paper({ drawing, context, at, shown, lies, wh
     >
       <defs>
         <clipPath id={clip}>
-          <rect {...paper} />
+          <rect {...inked} />
         </clipPath>
       </defs>
       <Shadow of={project(lies, at)} />
       <rect {...paper} fill={white} />
       <g clipPath={`url(#${clip})`}>
-        <g transform={`translate(${at.x(0)} ${at.y(0)}) scale(${at.scale})`}>
+        <g transform={map}>
           {drawing.repeated.length > 0 && <Items items={drawing.repeated} context={context} />}
           {drawing.frames.map((frame) => (
             <Items key={frame.element} id={frame.element} items={frame.items} context={context} />
           ))}
           {drawing.reserved.length > 0 && <Items items={drawing.reserved} context={context} />}
-          {marks && <Items items={marks} context={context} />}
         </g>
       </g>
+      {marks && (
+        <g transform={map}>
+          <Items items={marks} context={context} />
+        </g>
+      )}
     </svg>
   );
 });
