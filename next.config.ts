@@ -22,6 +22,7 @@ const config: NextConfig = {
       { source: '/api/:path*', headers: listed(NOTHING) },
     ]),
   reactStrictMode: true,
+  reactCompiler: true,
   poweredByHeader: false,
   serverExternalPackages: [
     'sequelize',

@@ -107,8 +107,7 @@ describe('text from outside cannot break a file', () => {
     const said = await sound(`n${text}`, `p${text}`);
     expect(said.info).toBe(`u:p${cleaned(text)}`);
     expect(said.title).toBe(`u:n${cleaned(text)}`);
-    // An XML reader takes every kind of line end for one (XML 1.0, 2.11).
-    expect(said.xmp).toBe(`n${cleaned(text)}`.replaceAll('\r\n', '\n').replaceAll('\r', '\n'));
+    expect(said.xmp).toBe(`n${cleaned(text)}`);
   });
 
   test('anything at all', async () => {

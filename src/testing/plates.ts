@@ -163,13 +163,6 @@ const BLOCK = 8;
 /** A pixel differs from its neighbour by more than this at an edge, of 255. */
 const EDGE = 8;
 
-const AROUND = [
-  [1, 0],
-  [0, 1],
-  [-1, 0],
-  [0, -1],
-] as const;
-
 /**
  * Two plates of one page.
  * @returns the mean absolute difference, and the largest difference of the means of a square without an edge in it, both in
@@ -179,12 +172,10 @@ export function difference(plated: Plated): { readonly mean: number; readonly re
   const { ours, theirs, width, height } = plated;
   expect(Math.abs(theirs.width - width) + Math.abs(theirs.height - height)).toBeLessThanOrEqual(2);
   const [w, h] = [Math.min(width, theirs.width), Math.min(height, theirs.height)];
-  const their = (x: number, y: number) => theirs.ink[y * theirs.width + x] ?? 0;
-  const own = (x: number, y: number) => ours[y * width + x] ?? 0;
-  const isIn = (x: number, y: number) => x >= 0 && y >= 0 && x < w && y < h;
-  /** Whether a plate changes from a pixel to one of its neighbours; those around a square reach into it. */
-  const jumps = (of: typeof own, x: number, y: number) =>
-    AROUND.some(([dx, dy]) => isIn(x + dx, y + dy) && Math.abs(of(x + dx, y + dy) - of(x, y)) > EDGE);
+  const [own, their] = [cropped(ours, width, w, h), cropped(theirs.ink, theirs.width, w, h)];
+  const edge = new Uint8Array(w * h);
+  markEdges(own, w, h, edge);
+  markEdges(their, w, h, edge);
   let sum = 0;
   let region = 0;
   for (let top = 0; top < h; top += BLOCK)
@@ -193,16 +184,34 @@ export function difference(plated: Plated): { readonly mean: number; readonly re
       let count = 0;
       let isEdge = false;
       for (let y = top; y < Math.min(h, top + BLOCK); y += 1)
-        for (let x = left; x < Math.min(w, left + BLOCK); x += 1) {
-          const d = own(x, y) - their(x, y);
-          sum += Math.abs(d);
+        for (let x = left, at = y * w + x; x < Math.min(w, left + BLOCK); x += 1, at += 1) {
+          const d = (own[at] ?? 0) - (their[at] ?? 0);
+          sum += d < 0 ? -d : d;
           signed += d;
           count += 1;
-          isEdge ||= jumps(their, x, y) || jumps(own, x, y);
+          isEdge ||= edge[at] === 1;
         }
       if (!isEdge) region = Math.max(region, Math.abs(signed / count));
     }
   return { mean: sum / (w * h) / 2.55, region: region / 2.55 };
+}
+
+function cropped(pixels: Uint8Array, stride: number, width: number, height: number): Uint8Array {
+  const out = new Uint8Array(width * height);
+  for (let y = 0; y < height; y += 1) out.set(pixels.subarray(y * stride, y * stride + width), y * width);
+  return out;
+}
+
+/** Marks the pixels from which a plate changes to one of their neighbours. */
+function markEdges(pixels: Uint8Array, width: number, height: number, edge: Uint8Array): void {
+  const mark = (a: number, b: number) => {
+    if (Math.abs((pixels[a] ?? 0) - (pixels[b] ?? 0)) > EDGE) edge[a] = edge[b] = 1;
+  };
+  for (let y = 0; y < height; y += 1)
+    for (let x = 0, at = y * width; x < width; x += 1, at += 1) {
+      if (x + 1 < width) mark(at, at + 1);
+      if (y + 1 < height) mark(at, at + width);
+    }
 }
 
 export function expectAlike(what: string, plates: readonly Plated[]): void {

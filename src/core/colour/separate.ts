@@ -45,63 +45,80 @@ const held = (v: number): number => (v < 0 ? 0 : v > 255 ? 255 : v);
 function correctionsTo(most: number, labs: InkLabs): Float32Array {
   const corrections = new Float32Array(STEPS ** 4 * 4);
   const over: number[] = [];
-  const nodes: number[][] = [];
-  for (let i = 0; i < STEPS ** 4; i += 1) {
-    const node = [3, 2, 1, 0].map((axis) => Math.round((Math.floor(i / STEPS ** axis) % STEPS) * STRIDE));
-    if (sum(node) > most) {
-      over.push(i);
-      nodes.push(node);
-    }
-  }
-  const wanted = labs(packed(nodes));
-  const low = nodes.map((n) => n[3] ?? 0);
-  const high = nodes.map(() => 255);
-  let best = matched(nodes, high, wanted, labs);
+  for (let place = 0; place < STEPS ** 4; place += 1) if (totalOf(nodeAt(place)) > most) over.push(place);
+  const nodes = Float64Array.from(over.flatMap(nodeAt));
+  const wanted = labs(rounded(nodes));
+  const low = over.map((_, i) => nodes[i * 4 + 3] ?? 0);
+  const high = over.map(() => 255);
+  const best = matched(nodes, high, wanted, labs);
   for (let h = 0; h < HALVINGS; h += 1) {
     const middle = low.map((v, i) => (v + (high[i] ?? 0)) / 2);
     const tried = matched(nodes, middle, wanted, labs);
-    best = best.map((before, i) => {
-      const now = tried[i] ?? before;
-      const fits = sum(now) <= most;
-      if (fits) high[i] = middle[i] ?? 0;
-      else low[i] = middle[i] ?? 0;
-      return fits ? now : before;
+    over.forEach((_, i) => {
+      const now = tried.subarray(i * 4, i * 4 + 4);
+      if (totalOf(now) > most) {
+        low[i] = middle[i] ?? 0;
+        return;
+      }
+      high[i] = middle[i] ?? 0;
+      best.set(now, i * 4);
     });
   }
   over.forEach((place, i) => {
-    const [node = [], now = []] = [nodes[i], best[i]];
+    const now = best.subarray(i * 4, i * 4 + 4);
     const black = now[3] ?? 0;
-    const share = sum(now) > most ? (most - black) / (sum(now) - black) : 1;
-    now.forEach((v, ink) => (corrections[place * 4 + ink] = (ink < 3 ? v * share : v) - (node[ink] ?? 0)));
+    const total = totalOf(now);
+    const share = total > most ? (most - black) / (total - black) : 1;
+    now.forEach((v, ink) => {
+      corrections[place * 4 + ink] = (ink < 3 ? v * share : v) - (nodes[i * 4 + ink] ?? 0);
+    });
   });
   return corrections;
 }
 
-const sum = (inks: readonly number[]): number => inks.reduce((total, v) => total + v, 0);
-const packed = (nodes: readonly (readonly number[])[]): Uint8Array => Uint8Array.from(nodes.flat(), Math.round);
+/** The four inks at a place of the table, of 255 each. */
+const nodeAt = (place: number): number[] =>
+  [3, 2, 1, 0].map((axis) => Math.round((Math.floor(place / STEPS ** axis) % STEPS) * STRIDE));
 
-/** The three colours that look as wanted together with so much black, by Newton’s method; all nodes in step. */
-function matched(nodes: readonly (readonly number[])[], black: readonly number[], wanted: Float32Array, labs: InkLabs): number[][] {
-  let now = nodes.map(([c = 0, m = 0, y = 0, k = 0], i) => {
+const totalOf = ([c = 0, m = 0, y = 0, k = 0]: ArrayLike<number> & Iterable<number>): number => c + m + y + k;
+const rounded = (inks: Float64Array): Uint8Array => Uint8Array.from(inks, Math.round);
+const nudgeOf = (v: number): number => (v > 127 ? -NUDGE : NUDGE);
+
+/**
+ * The three colours that look as wanted together with so much black, by Newton’s method; all nodes in step.
+ * @param nodes  four inks a node
+ * @param wanted L*a*b* a node
+ * @returns four inks a node
+ */
+function matched(nodes: Float64Array, black: readonly number[], wanted: Float32Array, labs: InkLabs): Float64Array {
+  const inks = Float64Array.from(nodes);
+  black.forEach((now, i) => {
     // What black takes over was grey before: as much of each colour goes.
-    const gone = (black[i] ?? k) - k;
-    return [held(c - gone), held(m - gone), held(y - gone), black[i] ?? k];
+    const gone = now - (nodes[i * 4 + 3] ?? 0);
+    for (let ink = 0; ink < 3; ink += 1) inks[i * 4 + ink] = held((nodes[i * 4 + ink] ?? 0) - gone);
+    inks[i * 4 + 3] = now;
   });
   for (let step = 0; step < NEARER; step += 1) {
-    const here = labs(packed(now));
-    const nudge = (v: number) => (v > 127 ? -NUDGE : NUDGE);
-    const slopes = [0, 1, 2].map((ink) => labs(packed(now.map((n) => n.map((v, j) => (j === ink ? Math.round(v) + nudge(v) : v))))));
-    now = now.map((n, i) => {
-      const at = i * 3;
-      const off = [0, 1, 2].map((d) => (wanted[at + d] ?? 0) - (here[at + d] ?? 0));
-      const column = (ink: number) => [0, 1, 2].map((d) => ((slopes[ink]?.[at + d] ?? 0) - (here[at + d] ?? 0)) / nudge(n[ink] ?? 0));
-      const by = solved([column(0), column(1), column(2)], off);
-      // Far from the colour the slope says little: no step is longer than a quarter of the way.
-      return n.map((v, ink) => (ink < 3 ? held(v + Math.min(64, Math.max(-64, by[ink] ?? 0))) : v));
+    const here = rounded(inks);
+    const looks = labs(here);
+    const nudged = [0, 1, 2].map((ink) => {
+      const other = Uint8Array.from(here);
+      for (let at = ink; at < other.length; at += 4) other[at] = (here[at] ?? 0) + nudgeOf(inks[at] ?? 0);
+      return labs(other);
     });
+    for (let i = 0; i < black.length; i += 1) {
+      const off = [0, 1, 2].map((d) => (wanted[i * 3 + d] ?? 0) - (looks[i * 3 + d] ?? 0));
+      const slopes = nudged.map((lab, ink) =>
+        [0, 1, 2].map((d) => ((lab[i * 3 + d] ?? 0) - (looks[i * 3 + d] ?? 0)) / nudgeOf(inks[i * 4 + ink] ?? 0)),
+      );
+      // Far from the colour the slope says little: no step is longer than a quarter of the way.
+      solved(slopes, off).forEach((by, ink) => {
+        inks[i * 4 + ink] = held((inks[i * 4 + ink] ?? 0) + Math.min(64, Math.max(-64, by)));
+      });
+    }
   }
-  return now;
-} // prettier-ignore
+  return inks;
+}
 
 /** Three equations by Cramer’s rule; columns in, nothing where they do not tell the inks apart. */
 function solved(columns: readonly (readonly number[])[], right: readonly number[]): readonly number[] {

@@ -10,7 +10,8 @@ export interface Metadata {
 
 export const PRODUCER = 'Yellow Sheet';
 
-const escapeXml = (text: string): string => sayable(text).replace(/[&<>]/g, (c) => `&#${c.charCodeAt(0)};`);
+/** A bare carriage return would be read as the end of a line (XML 1.0, 2.11). */
+const escapeXml = (text: string): string => sayable(text).replace(/[&<>\r]/g, (c) => `&#${c.charCodeAt(0)};`);
 
 const iso = (at: Date): string => at.toISOString().replace(/\.\d+Z$/, 'Z');
 

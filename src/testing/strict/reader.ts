@@ -1,3 +1,4 @@
+import { inflateSync } from 'node:zlib';
 import type { PDFDocument } from '@cantoo/pdf-lib';
 import {
   PDFArray,
@@ -66,6 +67,19 @@ export function* reachable(file: OpenFile): Generator<PDFObject> {
   }
 }
 
-/** The bytes of a stream, unpacked. */
-export const unpacked = (stream: PDFStream): Uint8Array =>
-  stream instanceof PDFRawStream ? decodePDFRawStream(stream).decode() : stream.getContents();
+/** The bytes of a stream, unpacked; each stream once. @throws where they are damaged */
+export function unpacked(stream: PDFStream): Uint8Array {
+  const before = known.get(stream);
+  if (before) return before;
+  const bytes = unpack(stream);
+  known.set(stream, bytes);
+  return bytes;
+}
+
+const known = new WeakMap<PDFStream, Uint8Array>();
+
+function unpack(stream: PDFStream): Uint8Array {
+  if (!(stream instanceof PDFRawStream)) return stream.getContents();
+  const isPlainFlate = stream.dict.get(name('Filter')) === name('FlateDecode') && !stream.dict.has(name('DecodeParms'));
+  return isPlainFlate ? inflateSync(stream.getContents()) : decodePDFRawStream(stream).decode();
+}

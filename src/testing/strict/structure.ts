@@ -74,7 +74,7 @@ function readXmp(xml: string): ((key: string) => string | undefined) | undefined
         if (level !== 'warning') throw new Error(message);
       },
     }).parseFromString(xml, 'text/xml');
-    return (key) => document.getElementsByTagNameNS('*', key)[0]?.textContent?.trim();
+    return (key) => document.getElementsByTagNameNS('*', key)[0]?.textContent ?? undefined;
   } catch {
     return undefined;
   }

@@ -40,7 +40,7 @@ import { STATIONS, createJobStore } from './store';
 import { useAutosave } from './use-autosave';
 import {
   DeskProvider,
-  FindingsProvider,
+  CheckedProvider,
   LiveDeskProvider,
   RangeProvider,
   useChecks,
@@ -131,7 +131,7 @@ function Workplace() {
   const range = useJob((s) => s.range);
   const { desk: calm, range: calmRange } = useCalm(desk, range);
   const measures = useJob((s) => s.job.measures);
-  const findings = useChecks(desk);
+  const checked = useChecks(desk);
   useEffect(() => {
     document.title = `${job.name} · Yellow Sheet`;
   }, [job.name]);
@@ -151,11 +151,11 @@ function Workplace() {
     <LiveDeskProvider value={desk}>
       <DeskProvider value={calm ?? desk}>
         <RangeProvider value={calmRange}>
-          <FindingsProvider value={findings}>
+          <CheckedProvider value={checked}>
             <MeasuresProvider value={measures}>
               <Stations />
             </MeasuresProvider>
-          </FindingsProvider>
+          </CheckedProvider>
         </RangeProvider>
       </DeskProvider>
     </LiveDeskProvider>

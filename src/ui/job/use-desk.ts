@@ -116,9 +116,17 @@ function drawn(desk: Desk | undefined): Desk {
   return desk;
 }
 
-const FindingsContext = createContext<readonly Finding[]>([]);
-export const FindingsProvider = FindingsContext.Provider;
-export const useFindings = () => useContext(FindingsContext);
+/** What was found, and in which state of the job. */
+export interface Checked {
+  readonly of: Job | undefined;
+  readonly findings: readonly Finding[];
+}
+
+const NOTHING_YET: Checked = { of: undefined, findings: [] };
+const CheckedContext = createContext(NOTHING_YET);
+export const CheckedProvider = CheckedContext.Provider;
+export const useChecked = () => useContext(CheckedContext);
+export const useFindings = () => useChecked().findings;
 
 /** Rest before checking, so that a drag or a word is not checked at every step, ms. */
 const REST = 250;
@@ -127,11 +135,11 @@ const REST = 250;
 const TURN = 12;
 
 /** Checks the piece in a worker. A result that comes after a newer change is thrown away. */
-export function useChecks(desk: Desk | undefined): readonly Finding[] {
+export function useChecks(desk: Desk | undefined): Checked {
   const worker = useRef<Remote<CheckWorker>>(undefined);
   /** What the worker was given last of each side. */
   const given = useRef(new Map<SideName, Drawing>());
-  const [findings, setFindings] = useState<readonly Finding[]>([]);
+  const [checked, setChecked] = useState(NOTHING_YET);
   useEffect(() => {
     const thread = new Worker(new URL('../../workers/check.worker.ts', import.meta.url), { type: 'module' });
     worker.current = wrap<CheckWorker>(thread);
@@ -159,7 +167,7 @@ export function useChecks(desk: Desk | undefined): readonly Finding[] {
         return;
       }
       void worker.current?.check(job, piece.id, sides).then((found) => {
-        if (current) setFindings(found);
+        if (current) setChecked({ of: job, findings: found });
       });
     };
     let timer = setTimeout(turn, REST);
@@ -168,5 +176,5 @@ export function useChecks(desk: Desk | undefined): readonly Finding[] {
       clearTimeout(timer);
     };
   }, [desk]);
-  return findings;
+  return checked;
 }

@@ -2,8 +2,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
-import { applyChange, type Finding } from '@/core/check';
-import { useJob, useJobStore } from '../job/context';
+import { useJob } from '../job/context';
+import { useFix, useSeeFinding } from '../job/use-fix';
 import { useDesk, useFindings } from '../job/use-desk';
 import { COLOURS } from '../shell/theme';
 import { Heading } from './Heading';
@@ -14,25 +14,6 @@ const SHOWN = 3;
 const WEIGHT = { fault: COLOURS.fault, warning: COLOURS.warning, note: COLOURS.inkSoft } as const;
 /** Told by shape too: a cross, a triangle, a dot. */
 export const SIGN = { fault: '✕', warning: '▲', note: '●' } as const;
-
-/** Goes to where a finding is, and selects what it is about. */
-export function useSeeFinding() {
-  const store = useJobStore();
-  return (finding: Finding) => {
-    const { show, select } = store.getState();
-    show(finding.surface);
-    if (finding.element) select([finding.element]);
-  };
-}
-
-export function useFix() {
-  const store = useJobStore();
-  return (finding: Finding, index = 0) => {
-    const fix = finding.fixes[index];
-    const { job, replace } = store.getState();
-    if (fix) replace(fix.label, applyChange(job, fix.change));
-  };
-}
 
 /** What breaks a rule, with the fix beside it. */
 export function Checks() {

@@ -8,7 +8,8 @@ import { useJob } from '../job/context';
 import { useDesk, useFindings } from '../job/use-desk';
 import { useBenchView } from '../bench/view';
 import { COLOURS, FACES } from '../shell/theme';
-import { SIGN, useFix, useSeeFinding } from '../sheet/Checks';
+import { useFix, useSeeFinding } from '../job/use-fix';
+import { SIGN } from '../sheet/Checks';
 import { Slip } from '../slip/Slip';
 
 /** Every finding with its reason and its fixes; the bench shows where they are. */

@@ -1,0 +1,51 @@
+'use client';
+import { useEffect, useRef } from 'react';
+import { applyChange, type Finding } from '@/core/check';
+import { shownJob, useJobStore } from './context';
+import { useChecked } from './use-desk';
+
+/** Goes to where a finding is, and selects what it is about. */
+export function useSeeFinding() {
+  const store = useJobStore();
+  return (finding: Finding) => {
+    const { show, select } = store.getState();
+    show(finding.surface);
+    if (finding.element) select([finding.element]);
+  };
+}
+
+/** A finding whose fix was asked for. */
+interface Wish {
+  readonly finding: Finding;
+  readonly label: string;
+}
+
+/**
+ * Mends what was found. A fix is worked out for one state of the job; where the job has changed since it was checked, the fix waits for
+ * the check of what is there now, and is left undone where that finds nothing to mend.
+ */
+export function useFix() {
+  const store = useJobStore();
+  const checked = useChecked();
+  const wish = useRef<Wish>(undefined);
+  const mend = () => {
+    if (!wish.current || shownJob(store.getState()) !== checked.of) return;
+    const { finding, label } = wish.current;
+    wish.current = undefined;
+    const alike = checked.findings.filter((other) => isAlike(other, finding));
+    const found = alike.find(({ message }) => message === finding.message) ?? alike[0];
+    const fix = found?.fixes.find((other) => other.label === label);
+    const { job, replace } = store.getState();
+    if (fix) replace(fix.label, applyChange(job, fix.change));
+  };
+  useEffect(mend);
+  return (finding: Finding, index = 0) => {
+    const fix = finding.fixes[index];
+    if (!fix) return;
+    wish.current = { finding, label: fix.label };
+    mend();
+  };
+}
+
+const isAlike = (a: Finding, b: Finding): boolean =>
+  a.rule === b.rule && a.piece === b.piece && a.surface === b.surface && a.element === b.element;
