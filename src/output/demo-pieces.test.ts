@@ -9,7 +9,7 @@ import { svgPage } from '../paint/svg';
 import { demoPiece } from '../testing/demo';
 import { pdfOf } from '../testing/exports';
 import { box, inMemory, line, makeJob, shape, words } from '../testing/jobs';
-import { boxesOf, inFolder, platesOf, run } from '../testing/programs';
+import { inFolder, pageBoxes, pageTexts, platesOf, run } from '../testing/programs';
 import { checkDesk, openDesk, paintingOf, type AssetSource, type Desk } from './index';
 
 const PT = 72 / 25.4;
@@ -115,8 +115,10 @@ describe('the pieces of the demo', () => {
         // Pictures are in the press’s own inks, masks in one.
         const images = run('pdfimages', ['-list', path]).trim().split('\n').slice(2);
         for (const image of images) expect(image).toMatch(/ (cmyk|gray) /);
+        const boxes = pageBoxes(path);
+        expect(boxes.length).toBe(desk.sides.length);
         for (const [i, { surface }] of desk.sides.entries()) {
-          const { BleedBox, TrimBox } = boxesOf(path, i + 1);
+          const { BleedBox = [], TrimBox = [] } = boxes[i] ?? {};
           const across = (b: readonly number[], from: number) => (b[from + 2] ?? NaN) - (b[from] ?? NaN);
           for (const [from, side] of [[0, 'width'], [1, 'height']] as const) {
           // pdfinfo prints two decimals.
@@ -124,7 +126,8 @@ describe('the pieces of the demo', () => {
           expect(Math.abs(across(BleedBox, from) - surface.boxes.bleed[side] * PT)).toBeLessThan(0.0151);
         } // prettier-ignore
         }
-        const read = (page: number) => run('pdftotext', ['-raw', '-f', String(page), '-l', String(page), path, '-']);
+        const pages = pageTexts(path);
+        const read = (page: number) => pages[page - 1] ?? '';
         expectTyped(job, desk, read);
         expectFlowing(job, desk, read);
       });
@@ -145,7 +148,8 @@ test('text that flows through three frames of two sides, hyphenated and justifie
   await inFolder((folder) => {
     const path = join(folder, 'f.pdf');
     writeFileSync(path, pdf);
-    const read = (page: number) => run('pdftotext', ['-raw', '-f', String(page), '-l', String(page), path, '-']);
+    const pages = pageTexts(path);
+    const read = (page: number) => pages[page - 1] ?? '';
     expect(expectFlowing(job, desk, read)).toBe(1);
     // On neither page alone.
     for (const page of [1, 2]) expect(letters(read(page))).not.toContain(letters(prose));

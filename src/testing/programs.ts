@@ -33,18 +33,31 @@ export interface PageBoxes {
   readonly TrimBox: readonly number[];
 }
 
-/** Page boxes in points as poppler reads them, from the file’s own numbers. */
-export function boxesOf(path: string, page: number): PageBoxes {
-  const out = run('pdfinfo', ['-box', '-f', String(page), '-l', String(page), path]);
-  const box = (name: string) => {
-    const found = new RegExp(`Page\\s+${page} ${name}:\\s+([-\\d.]+)\\s+([-\\d.]+)\\s+([-\\d.]+)\\s+([-\\d.]+)`).exec(
-      out,
-    );
-    if (!found) throw new Error(`pdfinfo shows no ${name}:\n${out}`);
-    return found.slice(1, 5).map(Number);
-  };
-  return { MediaBox: box('MediaBox'), BleedBox: box('BleedBox'), TrimBox: box('TrimBox') };
+/** Boxes of every page in points as poppler reads them, from the file’s own numbers. */
+export function pageBoxes(path: string): readonly PageBoxes[] {
+  const out = run('pdfinfo', ['-box', '-f', '1', '-l', '99999', path]);
+  const pages = [...out.matchAll(/Page\s+(\d+) MediaBox:/g)].map(([, page]) => page ?? '');
+  return pages.map((page) => {
+    const box = (name: string) => {
+      const found = new RegExp(`Page\\s+${page} ${name}:\\s+([-\\d.]+)\\s+([-\\d.]+)\\s+([-\\d.]+)\\s+([-\\d.]+)`).exec(
+        out,
+      );
+      if (!found) throw new Error(`pdfinfo shows no ${name}:\n${out}`);
+      return found.slice(1, 5).map(Number);
+    };
+    return { MediaBox: box('MediaBox'), BleedBox: box('BleedBox'), TrimBox: box('TrimBox') };
+  });
 }
+
+/** Boxes of one page. @param page from 1 */
+export function boxesOf(path: string, page: number): PageBoxes {
+  const boxes = pageBoxes(path)[page - 1];
+  if (!boxes) throw new RangeError(`There is no page ${page}.`);
+  return boxes;
+}
+
+/** The words of every page as poppler reads them. */
+export const pageTexts = (path: string): readonly string[] => run('pdftotext', ['-raw', path, '-']).split('\f');
 
 /** One plate as Ghostscript’s tiffsep separates it: 0 is no ink, 1 is solid. */
 export interface Plate {
