@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { request as rawRequest } from 'node:http';
 import { tmpdir } from 'node:os';
@@ -168,7 +169,7 @@ test('when the server goes away the work is kept, and saved when it is back', as
   await openJob(page, 'demo-winter-talks');
   await page.route('**/revisions', (route) => route.abort());
   await page.keyboard.press('x');
-  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'offline');
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'away');
   await page.unroute('**/revisions');
   await saved(page);
 });
@@ -188,8 +189,9 @@ test('killed with SIGKILL in the middle of edits, twenty times: no acknowledged 
   let acknowledged = 1;
   /** Saves once more. @returns whether it was acknowledged */
   const save = async (): Promise<boolean> => {
-    const steps = [{ kind: 'edit', label: 'Edit', document: job(`r${acknowledged + 1}`) }];
-    const body = JSON.stringify({ base: acknowledged, steps });
+    const change = { as: 'whole', document: job(`r${acknowledged + 1}`) };
+    const steps = [{ id: randomUUID(), kind: 'edit', label: 'Edit', change }];
+    const body = JSON.stringify({ base: acknowledged, hash: '0'.repeat(64), steps });
     // A server killed in the midst of its answer cuts it off.
     const answer = await fetch(`${base}/api/jobs/kill/revisions`, { method: 'POST', headers, body })
       .then((r) => r.json() as Promise<Answer>)

@@ -1,4 +1,5 @@
 import 'server-only';
+import type { Transaction } from 'sequelize';
 import type { z } from 'zod';
 import { House, SHIPPED_PAPERS, SHIPPED_PRINTERS, Stock } from '@/core/shop';
 import { Kit, describeProblems } from '@/core/job';
@@ -37,6 +38,12 @@ export async function listRecords(book: Book): Promise<readonly unknown[]> {
 
 /** Writes a record: a new one, the same one changed, or one that changed its name. */
 export async function saveRecord(book: Book, name: string, data: unknown): Promise<void> {
+  const { write } = await store();
+  await write((transaction) => putRecord(book, name, data, transaction));
+}
+
+/** Writes a record as part of something that is done as one. */
+export async function putRecord(book: Book, name: string, data: unknown, transaction: Transaction): Promise<void> {
   const { schema, word } = BOOKS[book];
   const read = (schema as z.ZodType<House | Stock | Kit>).safeParse(data);
   if (!read.success) {
@@ -45,15 +52,13 @@ export async function saveRecord(book: Book, name: string, data: unknown): Promi
   }
   const own = read.data.name.trim();
   if (own === '') throw new Problem(422, `A ${word} needs a name.`, 'Give it one and try again.');
-  const { models, write } = await store();
-  await write(async (transaction) => {
-    const record = JSON.stringify({ ...read.data, name: own });
-    const before = await models[book].findOne({ where: { name }, transaction });
-    if (own !== name && (await models[book].findOne({ where: { name: own }, transaction })))
-      throw new Problem(409, `There is a ${word} called “${own}” already.`, 'Choose another name.');
-    if (before) await before.update({ name: own, record }, { transaction });
-    else await models[book].create({ name: own, record }, { transaction });
-  });
+  const { models } = await store();
+  const record = JSON.stringify({ ...read.data, name: own });
+  const before = await models[book].findOne({ where: { name }, transaction });
+  if (own !== name && (await models[book].findOne({ where: { name: own }, transaction })))
+    throw new Problem(409, `There is a ${word} called “${own}” already.`, 'Choose another name.');
+  if (before) await before.update({ name: own, record }, { transaction });
+  else await models[book].create({ name: own, record }, { transaction });
 }
 
 /** Takes a record out of its book; jobs that took their facts from it keep them. */

@@ -14,21 +14,46 @@ import {
 } from '@/demo';
 import { shipped } from '@/output';
 import { addAsset } from './assets';
-import { kitOf } from '@/core/job';
-import { saveRecord } from './books';
-import { createJob } from './jobs';
+import { kitOf, type Job } from '@/core/job';
+import { putRecord } from './books';
+import { insertJob } from './jobs';
 import { benchPicture, thumbnail } from './views';
 import { store } from './store/database';
 
 /** The piece that is opened first. */
 const FIRST = 'meteor-night';
 
-/** Draws the demo’s pictures and lays its jobs on the board, once; what the user changed since then stays. */
+/**
+ * Draws the demo’s pictures and lays its jobs on the board, once; what the user changed since then stays. All of it is there or nothing,
+ * though the first start be interrupted: files without a job are taken up by the next.
+ */
 export async function loadDemo(): Promise<void> {
   const { models, write } = await store();
   if (await models.notes.findByPk('demo-loaded')) return;
-  for (const job of begun()) await createJob(job, 'Demo');
+  const pieces = await laidOutPieces();
+  const first = pieces.find(({ file }) => file === FIRST);
+  const jobs = [...begun(), ...pieces.flatMap(({ job }) => (job === first?.job ? [job, firstProof(job)] : [job]))];
+  const head = await write(async (transaction) => {
+    let head = 1;
+    for (const job of jobs) {
+      const made = await insertJob(job, 'Demo', transaction);
+      if (job === first?.job) ({ head } = made);
+    }
+    for (const { file, job } of pieces)
+      if (file === KIT_PIECE) await putRecord('kits', job.client, withColourNames(kitOf(job, job.client)), transaction);
+    await models.notes.create({ name: 'demo-loaded', value: new Date().toISOString() }, { transaction });
+    return head;
+  });
+  // So that the first look at it need not wait.
+  for (const [sha, { kind }] of Object.entries(first?.job.assets ?? {}))
+    if (kind === 'picture') await benchPicture(sha, 'coated-fogra39', undefined);
+  if (first) await thumbnail(first.job.id, head);
+}
+
+/** The pieces of the demo with their files, which are taken in. */
+async function laidOutPieces(): Promise<readonly { readonly file: string; readonly job: Job }[]> {
   const files = new Map<string, BroughtIn>();
+  const pieces: { file: string; job: Job }[] = [];
   for (const piece of LAID_OUT) {
     const kept = JSON.parse(await readFile(shipped('assets', 'demo', `${piece.file}.json`), 'utf8')) as Kept;
     for (const name of filesOf(kept)) {
@@ -36,17 +61,7 @@ export async function loadDemo(): Promise<void> {
       const { sha, asset } = await addAsset(name, (await demoFile(name)).bytes);
       files.set(name, { sha, asset });
     }
-    const job = laidOut(piece, kept, files);
-    const { id, head } = await createJob(job, 'Demo');
-    if (piece.file === KIT_PIECE) await saveRecord('kits', job.client, withColourNames(kitOf(job, job.client)));
-    if (piece.file !== FIRST) continue;
-    await createJob(firstProof(job), 'Demo');
-    // So that the first look at it need not wait.
-    for (const [sha, { kind }] of Object.entries(job.assets))
-      if (kind === 'picture') await benchPicture(sha, 'coated-fogra39', undefined);
-    await thumbnail(id, head);
+    pieces.push({ file: piece.file, job: laidOut(piece, kept, files) });
   }
-  await write((transaction) =>
-    models.notes.create({ name: 'demo-loaded', value: new Date().toISOString() }, { transaction }),
-  );
+  return pieces;
 }

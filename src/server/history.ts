@@ -1,4 +1,4 @@
-import type { RevisionKind } from './revision-kinds';
+import type { RevisionKind } from '@/core/save';
 
 /**
  * Replays the log of revisions: which saved states undo and redo lead to now.

@@ -1,18 +1,12 @@
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { box, makeJob } from '../testing/jobs';
-import {
-  createJob,
-  listJobs,
-  listRevisions,
-  readCurrent,
-  revision,
-  saveSteps,
-  setRemoved,
-  settleConflict,
-} from './jobs';
+import { createJob, listJobs, listRevisions, readCurrent, revision, setRemoved, settleConflict } from './jobs';
+import { contentHash, type RevisionKind } from '../core/save';
 import { Problem } from './problem';
+import { saveSteps } from './save';
 import { store } from './store/database';
 
 const folder = mkdtempSync(join(tmpdir(), 'yellow-sheet-store-'));
@@ -23,15 +17,19 @@ afterAll(async () => {
 });
 
 const named = (id: string, name: string) => ({ ...makeJob([box('a', [0, 0, 10, 10])]), id, name });
-const step = (id: string, name: string, kind: 'edit' | 'amend' | 'undo' | 'redo' = 'edit') => ({
+const step = (id: string, name: string, kind: RevisionKind = 'edit') => ({
+  id: randomUUID(),
   kind,
   label: name,
-  document: named(id, name),
+  change: { as: 'whole', document: named(id, name) } as const,
 });
+/** States sent whole, on top of a revision. */
+const save = (id: string, base: number, steps: readonly ReturnType<typeof step>[]) =>
+  saveSteps(id, { base, hash: contentHash({}), steps: [...steps] });
 
 test('a job is begun, saved and read back; the board shows what it says now', async () => {
   await createJob(named('one', 'First'), 'Begun');
-  expect(await saveSteps('one', 1, [step('one', 'Second'), step('one', 'Third')])).toEqual({ head: 3 });
+  expect(await save('one', 1, [step('one', 'Second'), step('one', 'Third')])).toMatchObject({ head: 3 });
   const { job, head, undo } = await readCurrent('one');
   expect([job.name, head, undo]).toEqual(['Third', 3, [1, 2]]);
   expect((await listJobs()).find((j) => j.id === 'one')).toMatchObject({ name: 'Third', head: 3, size: 'A5' });
@@ -40,8 +38,8 @@ test('a job is begun, saved and read back; the board shows what it says now', as
 
 test('revisions only grow: undo is one of them, and every state can be had back', async () => {
   await createJob(named('two', 'A'), 'Begun');
-  await saveSteps('two', 1, [step('two', 'B')]);
-  await saveSteps('two', 2, [step('two', 'A', 'undo')]);
+  await save('two', 1, [step('two', 'B')]);
+  await save('two', 2, [step('two', 'A', 'undo')]);
   const log = await listRevisions('two');
   expect(log.map((r) => [r.number, r.kind])).toEqual([[3, 'undo'], [2, 'edit'], [1, 'edit']]); // prettier-ignore
   expect(log[0]?.hash).toBe(log[2]?.hash);
@@ -50,8 +48,8 @@ test('revisions only grow: undo is one of them, and every state can be had back'
 
 test('a save on an old base is refused with both versions, and overwrites nothing', async () => {
   await createJob(named('three', 'Base'), 'Begun');
-  await saveSteps('three', 1, [step('three', 'Theirs')]);
-  const refused = await saveSteps('three', 1, [step('three', 'Mine')]).catch((e: unknown) => e);
+  await save('three', 1, [step('three', 'Theirs')]);
+  const refused = await save('three', 1, [step('three', 'Mine')]).catch((e: unknown) => e);
   expect(refused).toBeInstanceOf(Problem);
   if (!(refused instanceof Problem)) return;
   expect(refused.status).toBe(409);
@@ -66,10 +64,10 @@ test('a save on an old base is refused with both versions, and overwrites nothin
 test('forty saves at once: exactly one wins each base, and the log has no gap', async () => {
   await createJob(named('four', '0'), 'Begun');
   const results = await Promise.allSettled(
-    Array.from({ length: 40 }, (_, i) => saveSteps('four', 1, [step('four', `n${i}`)])),
+    Array.from({ length: 40 }, (_, i) => save('four', 1, [step('four', `n${i}`)])),
   );
   expect(results.filter((r) => r.status === 'fulfilled')).toHaveLength(1);
-  for (let i = 2; i < 30; i += 1) await saveSteps('four', i, [step('four', `m${i}`)]);
+  for (let i = 2; i < 30; i += 1) await save('four', i, [step('four', `m${i}`)]);
   expect((await listRevisions('four')).map((r) => r.number)).toEqual(Array.from({ length: 30 }, (_, i) => 30 - i));
 });
 
@@ -101,6 +99,6 @@ test('the database keeps its promises: WAL, foreign keys, full synchronisation, 
   expect([await ask('foreign_keys', transaction), await ask('synchronous', transaction)]).toEqual([1, 2]);
   await transaction.rollback();
   await expect(
-    sequelize.query("INSERT INTO revisions VALUES ('nobody', 1, 'edit', '', '', '', '2026-01-01')"),
+    sequelize.query("INSERT INTO revisions VALUES ('nobody', 1, 'edit', '', '', '', '2026-01-01', NULL)"),
   ).rejects.toThrow();
 });

@@ -1,23 +1,16 @@
 import 'server-only';
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { deflateRawSync, inflateRawSync } from 'node:zlib';
 import type { Transaction } from 'sequelize';
 import { boardFacts, readJob, type Job, type JobSummary } from '@/core/job';
+import { contentHash } from '@/core/save';
 import { history } from './history';
 import { Problem } from './problem';
 import { store } from './store/database';
-import type { RevisionKind } from './revision-kinds';
 import type { JobRow } from './store/models';
 
-/** A state to save, with what the person did. */
-export interface Step {
-  readonly kind: RevisionKind;
-  readonly label: string;
-  readonly document: unknown;
-}
-
-const pack = (job: Job): Buffer => deflateRawSync(JSON.stringify(job));
-const hashOf = (job: Job): string => createHash('sha256').update(JSON.stringify(job)).digest('hex');
+/** How a state is kept. */
+export const pack = (job: Job): Buffer => deflateRawSync(JSON.stringify(job));
 
 function unpack(document: Buffer): Job {
   const read = readJob(JSON.parse(inflateRawSync(document).toString('utf8')));
@@ -53,25 +46,27 @@ export async function createJob(document: unknown, label: string): Promise<JobSu
   return write(async (transaction) => insertJob(job, label, transaction));
 }
 
-async function insertJob(job: Job, label: string, transaction: Transaction): Promise<JobSummary> {
+/** Begins a job as part of something that is done as one. */
+export async function insertJob(job: Job, label: string, transaction: Transaction): Promise<JobSummary> {
   const { models } = await store();
   const taken = await models.jobs.findByPk(job.id, { transaction });
   const own: Job = taken ? { ...job, id: randomUUID() } : job;
   const row = await models.jobs.create({ id: own.id, head: 1, removedAt: null, ...boardFacts(own) }, { transaction });
   await models.revisions.create(
-    { jobId: own.id, number: 1, kind: 'edit', label, hash: hashOf(own), document: pack(own) },
+    { jobId: own.id, number: 1, step: null, kind: 'edit', label, hash: contentHash(own), document: pack(own) },
     { transaction },
   );
   return summaryOf(row);
 }
 
-function trusted(document: unknown): Job {
+/** A job from outside. @throws Problem where it is none */
+export function trusted(document: unknown): Job {
   const read = readJob(document);
   if (read.ok) return read.job;
   throw new Problem(422, 'This is not a job that can be saved.', read.problems.join(' '), { problems: read.problems });
 }
 
-async function jobRow(id: string, transaction?: Transaction): Promise<JobRow> {
+export async function jobRow(id: string, transaction?: Transaction): Promise<JobRow> {
   const { models } = await store();
   const row = await models.jobs.findByPk(id, transaction ? { transaction } : {});
   if (!row || row.removedAt)
@@ -119,52 +114,6 @@ export async function listRevisions(id: string) {
     hash,
     at: createdAt.toISOString(),
   }));
-}
-
-/**
- * Saves states on top of a revision. When another save came first nothing is overwritten: the newest of these states
- * is kept beside the job, and the answer (409) carries both.
- * @returns the number of the newest revision
- */
-export async function saveSteps(id: string, base: number, steps: readonly Step[]): Promise<{ head: number }> {
-  const jobs = steps.map((step) => ({ ...step, job: { ...trusted(step.document), id } }));
-  const newest = jobs.at(-1);
-  if (!newest) throw new Problem(422, 'There is nothing to save.', 'Send at least one state.');
-  const { models, write } = await store();
-  const saved = await write(async (transaction) => {
-    const row = await jobRow(id, transaction);
-    if (row.head !== base) {
-      const kept = await models.conflicts.create(
-        { jobId: id, base, document: pack(newest.job), settledAt: null },
-        { transaction },
-      );
-      return { conflict: kept.id, head: row.head };
-    }
-    let number = row.head;
-    for (const { job, kind, label } of jobs) {
-      number += 1;
-      await models.revisions.create(
-        { jobId: id, number, kind, label, hash: hashOf(job), document: pack(job) },
-        { transaction },
-      );
-    }
-    await row.update({ head: number, ...boardFacts(newest.job) }, { transaction });
-    return { head: number };
-  });
-  if ('conflict' in saved) {
-    throw new Problem(
-      409,
-      'Somebody saved this job in the meantime.',
-      'Both versions are kept. Choose which one goes on.',
-      {
-        conflict: saved.conflict,
-        head: saved.head,
-        theirs: await revision(id, saved.head),
-        mine: newest.job,
-      },
-    );
-  }
-  return saved;
 }
 
 /** Notes that the designer chose; both versions stay in the record. */

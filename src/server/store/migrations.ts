@@ -88,4 +88,11 @@ export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
       await q.createTable('kits', bookColumns());
     },
   },
+  {
+    name: '0004-steps-arrive-once',
+    up: async ({ context: q }) => {
+      await q.addColumn('revisions', 'step', { type: DataTypes.STRING, allowNull: true });
+      await q.addIndex('revisions', ['jobId', 'step'], { unique: true });
+    },
+  },
 ];

@@ -1,6 +1,6 @@
 import 'server-only';
 import type { Asset } from '@/core/job';
-import type { RevisionKind } from '../revision-kinds';
+import type { RevisionKind } from '@/core/save';
 import {
   DataTypes,
   Model,
@@ -32,9 +32,11 @@ export class JobRow extends Row<JobRow> {
 export class RevisionRow extends Row<RevisionRow> {
   declare jobId: string;
   declare number: number;
+  /** Name that its sender gave it, so that it is kept once though it arrive twice. */
+  declare step: string | null;
   declare kind: RevisionKind;
   declare label: string;
-  /** SHA-256 of the document’s JSON. */
+  /** SHA-256 of the document’s canonical JSON; of those kept before steps had names, of its JSON as it was written. */
   declare hash: string;
   /** The document’s JSON, deflated. */
   declare document: Buffer;
@@ -138,6 +140,7 @@ export function defineModels(sequelize: Sequelize): Models {
     {
       jobId: key(),
       number: { ...whole(), primaryKey: true },
+      step: DataTypes.STRING,
       kind: text(),
       label: text(),
       hash: text(),

@@ -5,6 +5,7 @@ import Paper from '@mui/material/Paper';
 import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
 import type { JobSummary } from '@/core/job';
+import { leftJobs } from '../job/journal';
 import { api } from '../shell/api';
 import { COLOURS, FACES } from '../shell/theme';
 import { dueWords } from './due';
@@ -25,6 +26,8 @@ export function JobCard({ job, onRemove, onNext }: Props) {
     queryFn: () => api.findings(job.id, job.head),
     staleTime: Infinity,
   });
+  const { data: left } = useQuery({ queryKey: ['left'], queryFn: leftJobs, staleTime: 0 });
+  const since = left?.get(job.id);
   const open = data?.findings.filter((f) => f.severity !== 'note') ?? [];
   const [first] = open;
   return (
@@ -64,6 +67,12 @@ export function JobCard({ job, onRemove, onNext }: Props) {
         <Box sx={{ fontSize: 13, color: 'text.secondary', lineHeight: 1.25 }}>{job.client}</Box>
         <Box sx={{ fontFamily: FACES.figure, fontSize: 12, mt: 0.5 }}>{job.size}</Box>
         <Box sx={{ fontFamily: FACES.figure, fontSize: 12 }}>{dueWords(job.due)}</Box>
+        {since !== undefined && (
+          <Box role="note" sx={{ fontSize: 12.5, color: 'warning.main', fontWeight: 600, lineHeight: 1.25 }}>
+            ▲ Changes since {new Date(since).toLocaleTimeString('en-GB')} are kept in this browser only; open it to save
+            them.
+          </Box>
+        )}
         <Box
           sx={{
             fontSize: 12.5,

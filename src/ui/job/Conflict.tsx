@@ -12,20 +12,20 @@ import { itemsOf } from '@/core/drawing';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { useJob } from './context';
-import type { SaveState } from './store';
+import type { Phase } from '@/core/save';
 import { paintingOf } from './painting';
 import { useDeskOf } from './use-desk';
 
 /** Two versions of the job: the designer chooses which goes on. Both are kept whichever it is. */
-export function Conflict({ conflict }: { readonly conflict: Extract<SaveState, { kind: 'conflict' }> }) {
+export function Conflict({ conflict }: { readonly conflict: Extract<Phase, { is: 'conflict' }> }) {
   const settle = useJob((s) => s.settle);
   const mine = useJob((s) => s.job);
   const say = useSay();
   const differences = useMemo(() => describeDifferences(conflict.theirs, mine), [conflict.theirs, mine]);
-  const choose = async (job: Job, saveIt: boolean) => {
+  const choose = async (kept: Job | undefined) => {
     try {
-      await api.settle(job.id, conflict.conflict);
-      settle(job, conflict.head, saveIt);
+      await api.settle(mine.id, conflict.conflict);
+      settle(conflict.theirs, conflict.head, kept);
       say({ tone: 'done', text: 'Both versions stay in the record of the job.' });
     } catch (error) {
       say({ tone: 'problem', text: wordsOf(error) });
@@ -37,11 +37,11 @@ export function Conflict({ conflict }: { readonly conflict: Extract<SaveState, {
       <DialogContent>
         <p style={{ marginTop: 0 }}>Both versions are kept. Which one goes on?</p>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 }}>
-          <Version title="Mine, here" job={mine} onChoose={() => void choose(mine, true)} label="Go on with mine" />
+          <Version title="Mine, here" job={mine} onChoose={() => void choose(mine)} label="Go on with mine" />
           <Version
             title="The other one"
             job={conflict.theirs}
-            onChoose={() => void choose(conflict.theirs, false)}
+            onChoose={() => void choose(undefined)}
             label="Go on with the other"
           />
         </Box>

@@ -5,18 +5,19 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
+import type { Phase } from '@/core/save';
 import { Mark } from '../shell/Mark';
 import { COLOURS, FACES } from '../shell/theme';
 import { STATION_WORDS } from '../palette/commands';
 import { useJob } from './context';
-import { STATIONS, type SaveState } from './store';
+import { STATIONS } from './store';
 import { useFindings } from './use-desk';
 
 /** The route of stations, and whether everything is saved. */
 export function Header({ onPalette }: { readonly onPalette: () => void }) {
   const station = useJob((s) => s.station);
   const go = useJob((s) => s.go);
-  const save = useJob((s) => s.save);
+  const phase = useJob((s) => s.saving.phase);
   const undo = useJob((s) => s.undo);
   const redo = useJob((s) => s.redo);
   const canUndo = useJob((s) => s.undoStack.length > 0);
@@ -100,15 +101,16 @@ export function Header({ onPalette }: { readonly onPalette: () => void }) {
       <Box
         role="status"
         aria-live="polite"
-        data-save={save.kind}
+        data-save={phase.is}
+        title={'problem' in phase ? phase.problem : undefined}
         sx={{
           fontSize: 13,
-          color: save.kind === 'refused' || save.kind === 'offline' ? 'error.main' : 'text.secondary',
+          color: phase.is === 'refused' || phase.is === 'away' ? 'error.main' : 'text.secondary',
           minWidth: 104,
           textAlign: 'right',
         }}
       >
-        {saveWords(save)}
+        {saveWords(phase)}
       </Box>
       <Button
         variant="outlined"
@@ -143,17 +145,20 @@ function Arrow({ way }: { readonly way: 'back' | 'on' }) {
   );
 }
 
-function saveWords(save: SaveState): string {
-  switch (save.kind) {
+const clock = (at: number): string => new Date(at).toLocaleTimeString('en-GB');
+
+/** What is kept, and since when something is not. */
+function saveWords(phase: Phase): string {
+  switch (phase.is) {
     case 'saved':
-      return save.at ? `Saved ${save.at.toLocaleTimeString('en-GB')}` : 'Saved';
-    case 'saving':
+      return phase.at === undefined ? 'Saved' : `Saved ${clock(phase.at)}`;
+    case 'sending':
     case 'waiting':
       return 'Saving …';
-    case 'offline':
-      return 'Server away; kept here';
+    case 'away':
+      return `Server away; kept here since ${clock(phase.since)}`;
     case 'refused':
-      return 'Not saved';
+      return `Not saved since ${clock(phase.since)}`;
     case 'conflict':
       return 'Two versions';
   }

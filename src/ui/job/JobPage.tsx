@@ -22,7 +22,7 @@ import { Palette } from '../palette/Palette';
 import { commandsFor, type Command } from '../palette/commands';
 import { useKeys } from '../palette/use-keys';
 import { useSay } from '../shell/Messages';
-import { ApiError, api, wordsOf, type CurrentJob } from '../shell/api';
+import { ApiError, wordsOf } from '../shell/api';
 import { YellowSheet } from '../sheet/YellowSheet';
 import { BriefForm } from '../stations/BriefForm';
 import { InspectSlip } from '../stations/InspectSlip';
@@ -49,6 +49,7 @@ import {
   useLiveDesk,
   type Desk,
 } from './use-desk';
+import { openedJob, type Opened } from './take-up';
 import { useFiles } from './use-files';
 
 /** Three-dimensional drawing is fetched when somebody folds. */
@@ -61,7 +62,7 @@ const DummyView = dynamic(() => import('../dummy/DummyView'), {
 export function JobPage({ id }: { readonly id: string }) {
   const { data, error, refetch } = useQuery({
     queryKey: ['job', id],
-    queryFn: () => api.current(id),
+    queryFn: () => openedJob(id),
     // The page holds the job from here on; saves say when somebody else changed it.
     staleTime: Infinity,
     gcTime: 0,
@@ -79,7 +80,7 @@ export function JobPage({ id }: { readonly id: string }) {
       </Box>
     );
   }
-  return data ? <OpenJob key={id} current={data} /> : <Waiting words="Opening the job" />;
+  return data ? <OpenJob key={id} {...data} /> : <Waiting words="Opening the job" />;
 }
 
 function Waiting({ words }: { readonly words: string }) {
@@ -101,20 +102,21 @@ function Waiting({ words }: { readonly words: string }) {
   );
 }
 
-function OpenJob({ current }: { readonly current: CurrentJob }) {
+function OpenJob({ current, left, sitting }: Opened) {
   // A job that was just begun opens where its size is decided.
   const at = useSearchParams().get('at');
   const [store] = useState(() =>
     createJobStore(
       current,
       STATIONS.find((s) => s === at),
+      left,
     ),
   );
   // Said once: a reload goes on where one works.
   useEffect(() => {
     if (at) window.history.replaceState(null, '', window.location.pathname);
   }, [at]);
-  useAutosave(store);
+  useAutosave(store, sitting);
   useEffect(() => () => usePlateView.getState().reset(), []);
   return (
     <JobProvider value={store}>
@@ -211,7 +213,7 @@ const Stations = memo(function Stations() {
   const store = useJobStore();
   const desk = useDesk();
   const station = useJob((s) => s.station);
-  const conflict = useJob((s) => s.save);
+  const phase = useJob((s) => s.saving.phase);
   const folded = useJob((s) => s.folded);
   const files = useFiles();
   const [palette, setPalette] = useState(false);
@@ -299,7 +301,7 @@ const Stations = memo(function Stations() {
       <AddPrintable open={printing} onClose={() => setPrinting(false)} />
       <CopyTo open={copying} onClose={() => setCopying(false)} />
       {comparing && previous && <Compare previous={previous} onClose={() => setComparing(false)} />}
-      {conflict.kind === 'conflict' && <Conflict conflict={conflict} />}
+      {phase.is === 'conflict' && <Conflict conflict={phase} />}
     </Box>
   );
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { box, makeJob } from '../../testing/jobs';
+import { acknowledged, sent } from '../../core/save';
 import { createJobStore, pieceOf, withElements, type JobStore } from './store';
 
 const store = (): JobStore =>
@@ -26,14 +27,14 @@ test('any sequence of edits, undone, gives the very same job; redone, the last o
 test('an edit that changes nothing is no step', () => {
   const s = store();
   rename(s, name(s));
-  expect(s.getState()).toMatchObject({ undoStack: [], pending: [] });
+  expect(s.getState()).toMatchObject({ undoStack: [], saving: { pending: [] } });
 });
 
 test('typing is one step for undo, and one state to save while it has not been sent', async () => {
   const s = store();
   for (const n of ['m', 'mo', 'moon']) rename(s, n, 'type');
   expect(s.getState().undoStack).toHaveLength(1);
-  expect(s.getState().pending.map((p) => [p.kind, p.document.name])).toEqual([['edit', 'moon']]);
+  expect(s.getState().saving.pending.map((p) => [p.kind, p.document.name])).toEqual([['edit', 'moon']]);
   await s.getState().undo();
   expect(name(s)).toBe('Test job');
 });
@@ -41,13 +42,13 @@ test('typing is one step for undo, and one state to save while it has not been s
 test('typing on while the first letters are on their way amends them, and loses none', () => {
   const s = store();
   rename(s, 'm', 'type');
-  s.getState().sending(1);
+  s.getState().keep((saving) => sent(saving, 0).saving);
   rename(s, 'mo', 'type');
   rename(s, 'moon', 'type');
-  expect(s.getState().pending.map((p) => [p.kind, p.document.name])).toEqual([['edit', 'm'], ['amend', 'moon']]); // prettier-ignore
-  s.getState().saved(1, 2);
-  expect(s.getState().pending.map((p) => p.document.name)).toEqual(['moon']);
-  expect(s.getState()).toMatchObject({ head: 2, undoStack: [{ label: 'Name' }] });
+  expect(s.getState().saving.pending.map((p) => [p.kind, p.document.name])).toEqual([['edit', 'm'], ['amend', 'moon']]); // prettier-ignore
+  s.getState().keep((saving) => acknowledged(saving, 1, { head: 2, hash: '' }, 0));
+  expect(s.getState().saving.pending.map((p) => p.document.name)).toEqual(['moon']);
+  expect(s.getState()).toMatchObject({ saving: { head: 2 }, undoStack: [{ label: 'Name' }] });
 });
 
 test('an edit after an undo forgets what could be redone, and a drag under way leaves no step', async () => {
@@ -82,8 +83,8 @@ test('after a conflict the choice goes on from the newest revision', () => {
   const s = store();
   rename(s, 'mine');
   const theirs = { ...makeJob(), name: 'theirs' };
-  s.getState().settle(theirs, 5, false);
-  expect(s.getState()).toMatchObject({ head: 5, pending: [], save: { kind: 'saved' } });
-  s.getState().settle({ ...theirs, name: 'mine' }, 5, true);
-  expect(s.getState().pending).toHaveLength(1);
+  s.getState().settle(theirs, 5, undefined);
+  expect(s.getState()).toMatchObject({ saving: { head: 5, pending: [], phase: { is: 'saved' } } });
+  s.getState().settle(theirs, 5, { ...theirs, name: 'mine' });
+  expect(s.getState().saving.pending).toHaveLength(1);
 });

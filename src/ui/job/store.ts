@@ -18,27 +18,14 @@ import {
 } from '@/core/job';
 import type { Lost } from '@/core/check';
 import type { Measured } from '@/core/figure';
-import { api, type SaveStep } from '../shell/api';
+import { isOpen, noted, savedAs, type PendingStep, type Saving } from '@/core/save';
+import { api } from '../shell/api';
 
 export const STATIONS = ['brief', 'size', 'lay-out', 'finish', 'inspect', 'output'] as const;
 export type Station = (typeof STATIONS)[number];
 
 /** A state that undo or redo leads to: at hand, or still on the server from an earlier visit. */
 type Past = { readonly job: Job; readonly label: string } | { readonly revision: number };
-
-export type SaveState =
-  | { readonly kind: 'saved'; readonly at: Date | undefined }
-  | { readonly kind: 'saving' }
-  | { readonly kind: 'waiting' }
-  | { readonly kind: 'offline' }
-  | { readonly kind: 'refused'; readonly problem: string }
-  | {
-      readonly kind: 'conflict';
-      readonly conflict: number;
-      readonly head: number;
-      readonly theirs: Job;
-      readonly mine: Job;
-    };
 
 /** A change that waits for the designer. */
 export interface Proposal {
@@ -55,14 +42,10 @@ export interface JobState {
   readonly job: Job;
   /** The job while a drag is under way; nothing is kept of it until it is let go. */
   readonly live: Job | undefined;
-  readonly head: number;
+  /** How far it is kept. */
+  readonly saving: Saving;
   readonly undoStack: readonly Past[];
   readonly redoStack: readonly Past[];
-  /** Saved next, oldest first. */
-  readonly pending: readonly SaveStep[];
-  /** How many of the pending are on their way to the server. */
-  readonly inFlight: number;
-  readonly save: SaveState;
   readonly selection: readonly string[];
   /** The text being typed in place. */
   readonly typing: string | undefined;
@@ -115,12 +98,10 @@ export interface JobState {
   readonly show: (side: SideName) => void;
   readonly go: (station: Station) => void;
   readonly point: (measured: Measured | undefined) => void;
-  readonly setSave: (save: SaveState) => void;
-  readonly sending: (count: number) => void;
-  /** Some of the pending steps were saved. */
-  readonly saved: (count: number, head: number) => void;
-  /** After a conflict: a job to go on with, on top of a revision. */
-  readonly settle: (job: Job, head: number, saveIt: boolean) => void;
+  /** Something became of what was to be kept. */
+  readonly keep: (change: (saving: Saving) => Saving) => void;
+  /** After a conflict: goes on with what is kept, or with another version on top of it. */
+  readonly settle: (theirs: Job, head: number, mine: Job | undefined) => void;
 }
 
 export type JobStore = StoreApi<JobState>;
@@ -146,11 +127,13 @@ export function createJobStore(
     redo: readonly number[];
   },
   station: Station = 'lay-out',
+  left?: Saving,
 ): JobStore {
+  const newest = left?.pending.at(-1)?.document ?? current.job;
   let merging: { name: string; at: number } | undefined;
   return createStore<JobState>((set, get) => {
     const commit = (label: string, wanted: Job, merge: string | undefined) => {
-      const { job: before, undoStack, pending } = get();
+      const { job: before, undoStack, saving } = get();
       if (wanted === before) return;
       const kept = keptToTemplate(before, wanted);
       if (!kept.ok) {
@@ -162,17 +145,17 @@ export function createJobStore(
       const now = Date.now();
       const joins = merge !== undefined && merging?.name === merge && now - merging.at < MERGE_WITHIN;
       merging = merge === undefined ? undefined : { name: merge, at: now };
-      const last = pending.at(-1);
       // A joined edit replaces the step while that has not been sent; one that was sent is amended.
-      const canReplace = joins && last !== undefined && pending.length > get().inFlight;
-      const step: SaveStep = { kind: canReplace ? last.kind : joins ? 'amend' : 'edit', label, document: job };
+      const last = joins && isOpen(saving) ? saving.pending.at(-1) : undefined;
+      const kind = last?.kind ?? (joins ? 'amend' : 'edit');
+      const step: PendingStep = { id: last?.id ?? crypto.randomUUID(), kind, label, document: job };
       set({
         job,
         live: undefined,
         proposal: undefined,
         undoStack: joins ? undoStack : [...undoStack, { job: before, label }],
         redoStack: [],
-        pending: canReplace ? [...pending.slice(0, -1), step] : [...pending, step],
+        saving: noted(saving, step, last !== undefined, now),
       });
     };
     const fetchPast = async (past: Past): Promise<{ job: Job; label: string }> =>
@@ -197,22 +180,22 @@ export function createJobStore(
         selection: state.selection.filter((id) => exists.has(id)),
         undoStack: kind === 'undo' ? state.undoStack.slice(0, -1) : [...state.undoStack, here],
         redoStack: kind === 'undo' ? [...state.redoStack, here] : state.redoStack.slice(0, -1),
-        pending: [...state.pending, { kind, label, document: job }],
+        saving: noted(state.saving, { id: crypto.randomUUID(), kind, label, document: job }, false, Date.now()),
       });
     };
     return {
-      job: current.job,
+      job: newest,
       live: undefined,
-      head: current.head,
-      undoStack: current.undo.map((revision) => ({ revision })),
-      redoStack: current.redo.map((revision) => ({ revision })),
-      pending: [],
-      inFlight: 0,
-      save: { kind: 'saved', at: undefined },
+      saving: left ?? savedAs(current.head, current.job),
+      undoStack: [
+        ...current.undo.map((revision) => ({ revision })),
+        ...statesBefore(left).map(({ document, label }) => ({ job: document, label })),
+      ],
+      redoStack: left ? [] : current.redo.map((revision) => ({ revision })),
       selection: [],
       typing: undefined,
       range: undefined,
-      side: blankOf(current.job, pieceOf(current.job)).surfaces[0]?.name ?? 'front',
+      side: blankOf(newest, pieceOf(newest)).surfaces[0]?.name ?? 'front',
       station,
       pointed: undefined,
       proposal: undefined,
@@ -249,29 +232,31 @@ export function createJobStore(
       show: (side) => set({ side, selection: [], ...NO_MODE }),
       go: (station) => set({ station, ...NO_MODE, proposal: undefined, live: undefined, folded: false }),
       point: (pointed) => set({ pointed }),
-      setSave: (save) => set({ save, inFlight: 0 }),
-      sending: (count) => set({ save: { kind: 'saving' }, inFlight: count }),
-      saved: (count, head) =>
-        set((s) => ({
-          head,
-          inFlight: 0,
-          pending: s.pending.slice(count),
-          save: { kind: 'saved', at: new Date() },
-        })),
-      settle: (job, head, saveIt) =>
-        set((s) => ({
-          job,
-          head,
-          live: undefined,
-          selection: [],
-          typing: undefined,
-          undoStack: [...s.undoStack, { job: s.job, label: 'Choice between versions' }],
-          redoStack: [],
-          pending: saveIt ? [{ kind: 'edit', label: 'Kept my version', document: job }] : [],
-          save: { kind: 'saved', at: undefined },
-        })),
+      keep: (change) => set((s) => ({ saving: change(s.saving) })),
+      settle: (theirs, head, mine) =>
+        set((s) => {
+          const job = mine ?? theirs;
+          const step = { id: crypto.randomUUID(), kind: 'edit', label: 'Kept my version', document: job } as const;
+          const saving = savedAs(head, theirs);
+          return {
+            job,
+            live: undefined,
+            selection: [],
+            typing: undefined,
+            undoStack: [...s.undoStack, { job: s.job, label: 'Choice between versions' }],
+            redoStack: [],
+            saving: mine ? noted(saving, step, false, Date.now()) : saving,
+          };
+        }),
     };
   });
+}
+
+/** The states that undo leads back to through work that was left unsaved. */
+function statesBefore(left: Saving | undefined): readonly { readonly document: Job; readonly label: string }[] {
+  if (!left?.base) return [];
+  const states = [{ document: left.base, label: 'Earlier change' }, ...left.pending];
+  return states.slice(0, -1).map(({ document }, i) => ({ document, label: left.pending[i]?.label ?? '' }));
 }
 
 /** The piece on the bench: the job’s first. */

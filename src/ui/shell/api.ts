@@ -1,6 +1,7 @@
 import type { Rgb } from '@/core/colour';
 import type { Asset, Job, JobSummary, Kit } from '@/core/job';
 import type { Finding } from '@/core/check';
+import type { SaveAnswer, SaveRequest } from '@/core/save';
 import type { House, Stock } from '@/core/shop';
 
 /** An answer that says what was wrong and what to do. */
@@ -53,12 +54,6 @@ export interface CurrentJob {
   readonly redo: readonly number[];
 }
 
-export interface SaveStep {
-  readonly kind: 'edit' | 'amend' | 'undo' | 'redo';
-  readonly label: string;
-  readonly document: Job;
-}
-
 export interface ExportFacts {
   readonly id: string;
   readonly revision: number;
@@ -84,8 +79,8 @@ export const api = {
   findings: (id: string, rev: number) => call<{ findings: readonly Finding[] }>(`/api/jobs/${id}/checks?rev=${rev}`),
   current: (id: string) => call<CurrentJob>(`/api/jobs/${id}`),
   revision: (id: string, number: number) => call<{ job: Job }>(`/api/jobs/${id}/revisions/${number}`),
-  save: (id: string, base: number, steps: readonly SaveStep[], keepalive = false) =>
-    call<{ head: number }>(`/api/jobs/${id}/revisions`, { ...json('POST', { base, steps }), keepalive }),
+  save: (id: string, request: SaveRequest, keepalive = false) =>
+    call<SaveAnswer>(`/api/jobs/${id}/revisions`, { ...json('POST', request), keepalive }),
   settle: (id: string, conflict: number) => call<unknown>(`/api/jobs/${id}/conflicts/${conflict}`, { method: 'PUT' }),
   addAsset: (file: File) =>
     call<{ sha: string; asset: Asset; left: readonly string[] }>(`/api/assets?name=${encodeURIComponent(file.name)}`, {

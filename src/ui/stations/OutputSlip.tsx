@@ -112,7 +112,7 @@ function Exports() {
   const folds = blank.folding !== undefined;
   const store = useJobStore();
   const id = useJob((s) => s.job.id);
-  const isSaved = useJob((s) => s.pending.length === 0 && s.save.kind === 'saved');
+  const isSaved = useJob((s) => s.saving.phase.is === 'saved');
   const client = useQueryClient();
   const say = useSay();
   const key = ['exports', id];
@@ -183,8 +183,7 @@ const isOpen = (e: ExportFacts): boolean => e.state === 'waiting' || e.state ===
 /** Waits until what was done last is saved, so that the export shows it. */
 async function settled(store: ReturnType<typeof useJobStore>): Promise<void> {
   for (let i = 0; i < 100; i += 1) {
-    const { pending, save } = store.getState();
-    if (pending.length === 0 && save.kind === 'saved') return;
+    if (store.getState().saving.phase.is === 'saved') return;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   throw new Error('The job could not be saved, so nothing was exported. See the note at the top of the page.');

@@ -1,0 +1,127 @@
+import { randomUUID } from 'node:crypto';
+import { expect, test, type Page } from '@playwright/test';
+import { PORT } from '../playwright.config';
+import type { Job } from '../src/core/job';
+import { box, makeJob } from '../src/testing/jobs';
+import { openJob, saved } from './helpers';
+
+/** A job of 85 kB, on the server. */
+async function large(page: Page): Promise<string> {
+  const many = Array.from({ length: 220 }, (_, i) => box(`b${i}`, [i % 140, (i * 3) % 200, 5, 5]));
+  const job: Job = { ...makeJob(many), id: randomUUID(), name: 'Two hundred boxes' };
+  expect(JSON.stringify(job).length).toBeGreaterThan(85_000);
+  const made = await page.request.post('/api/jobs', {
+    data: { document: job, label: 'Begun' },
+    headers: { origin: `http://127.0.0.1:${PORT}` },
+  });
+  expect(made.ok()).toBe(true);
+  return job.id;
+}
+
+const headOf = async (page: Page, id: string): Promise<number> =>
+  ((await (await page.request.get(`/api/jobs/${id}`)).json()) as { head: number }).head;
+
+/** One change that is a step of its own. */
+async function change(page: Page): Promise<void> {
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('ArrowRight');
+}
+
+test('one change of a large job is sent as what changed, and leaving at once after it loses nothing', async ({
+  page,
+}) => {
+  const id = await large(page);
+  page.on('dialog', (dialog) => void dialog.accept());
+  const sizes: number[] = [];
+  page.on('request', (r) => {
+    if (r.method() === 'POST' && r.url().endsWith('/revisions')) sizes.push(r.postDataBuffer()?.length ?? 0);
+  });
+  for (const head of [2, 3, 4]) {
+    await openJob(page, id);
+    await page.locator('[data-bench]').focus();
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('ArrowRight');
+    await expect(page.locator('[data-save]')).not.toHaveAttribute('data-save', 'saved');
+    await page.goto('about:blank');
+    await expect.poll(() => headOf(page, id)).toBe(head);
+  }
+  expect(Math.max(...sizes)).toBeLessThan(4_000);
+});
+
+test('a hundred and thirty changes without a line are written down here, and saved by another page when it is back', async ({
+  page,
+  context,
+}) => {
+  const id = await large(page);
+  await openJob(page, id);
+  await change(page);
+  await saved(page);
+  const before = await headOf(page, id);
+  await context.setOffline(true);
+  const steps = 130;
+  for (let i = 0; i < steps; i += 1) await page.keyboard.press(i % 2 === 0 ? 'Control+z' : 'Control+Shift+z');
+  await expect(page.locator('[data-save=away]')).toContainText('kept here since');
+  // All of it is written down once nothing changes any more.
+  await expect.poll(() => writtenDown(page, id)).toBe(steps);
+  const other = await context.newPage();
+  await page.close();
+  await context.setOffline(false);
+  await other.goto('/');
+  await expect(other.getByRole('note').filter({ hasText: 'kept in this browser only' })).toBeVisible();
+  await openJob(other, id);
+  await saved(other);
+  expect(await headOf(other, id)).toBe(before + steps);
+  await other.goto('/');
+  await expect(other.getByRole('note')).toHaveCount(0);
+});
+
+/** How many states of a job the browser has written down. */
+const writtenDown = (page: Page, id: string): Promise<number> =>
+  page.evaluate(
+    (job) =>
+      new Promise<number>((resolve) => {
+        const opening = indexedDB.open('yellow-sheet');
+        opening.onsuccess = () => {
+          const all = opening.result.transaction('unsaved').objectStore('unsaved').getAll();
+          all.onsuccess = () => {
+            const left = all.result as { job: string; entry: { request: { steps: unknown[] }; rest: unknown[] } }[];
+            resolve(
+              left
+                .filter((l) => l.job === job)
+                .reduce((n, { entry }) => n + entry.request.steps.length + entry.rest.length, 0),
+            );
+            opening.result.close();
+          };
+        };
+      }),
+    id,
+  );
+
+test('a save that failed is tried again by itself, one whose answer was lost is kept once, and closing asks until then', async ({
+  page,
+}) => {
+  const id = await large(page);
+  await openJob(page, id);
+  let tries = 0;
+  await page.route('**/revisions', async (route) => {
+    tries += 1;
+    if (tries === 1) return route.fulfill({ status: 503, json: { error: { message: 'Busy.', todo: 'Later.' } } });
+    // Arrived, but nobody heard of it.
+    if (tries === 2) {
+      await route.fetch();
+      return route.abort();
+    }
+    return route.continue();
+  });
+  await change(page);
+  await expect(page.locator('[data-save=away]')).toBeVisible();
+  const asked = page.waitForEvent('dialog');
+  void page.close({ runBeforeUnload: true });
+  const dialog = await asked;
+  expect(dialog.type()).toBe('beforeunload');
+  await dialog.dismiss();
+  await saved(page);
+  expect(tries).toBe(3);
+  expect(await headOf(page, id)).toBe(2);
+});

@@ -1,0 +1,14 @@
+import canonicalize from 'canonicalize';
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
+
+const known = new WeakMap<object, string>();
+
+/** SHA-256 of a document in canonical JSON (RFC 8785): the same for the same content, however its keys are ordered. */
+export function contentHash(document: object): string {
+  const before = known.get(document);
+  if (before !== undefined) return before;
+  const hash = bytesToHex(sha256(new TextEncoder().encode(canonicalize(document) ?? '')));
+  known.set(document, hash);
+  return hash;
+}

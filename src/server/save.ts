@@ -1,0 +1,112 @@
+import 'server-only';
+import type { Transaction } from 'sequelize';
+import { boardFacts, type Job } from '@/core/job';
+import { contentHash, patched, type SaveAnswer, type SaveRequest, type SentStep } from '@/core/save';
+import { jobRow, pack, revision, trusted } from './jobs';
+import { Problem } from './problem';
+import { store } from './store/database';
+
+/**
+ * Keeps states on top of a revision. Those that arrived before, their answer lost, are kept once. When another save came first nothing is
+ * overwritten: the newest of these states is kept beside the job, and the answer (409) carries both.
+ * @throws Problem 412 when the changes are of another state than the one that is kept
+ */
+export async function saveSteps(id: string, request: SaveRequest): Promise<SaveAnswer> {
+  // Read and packed before the others have to wait.
+  const laid = await laidOn(id, request);
+  const { models, write } = await store();
+  const saved = await write(async (transaction) => {
+    const row = await jobRow(id, transaction);
+    const { from, states } = laid;
+    // The same states came by another way since.
+    if ((await arrived(id, request.steps, transaction)).length !== laid.before) return undefined;
+    const newest = states.at(-1);
+    if (!newest) return { head: from, hash: contentHash(await revision(id, from)) };
+    if (row.head !== from) {
+      const kept = await models.conflicts.create(
+        { jobId: id, base: from, document: newest.document, settledAt: null },
+        { transaction },
+      );
+      return { conflict: kept.id, head: row.head, mine: newest.job };
+    }
+    for (const [i, { step, job, document }] of states.entries()) {
+      const { id: name, kind, label } = step;
+      await models.revisions.create(
+        { jobId: id, number: from + i + 1, step: name, kind, label, hash: contentHash(job), document },
+        { transaction },
+      );
+    }
+    await row.update({ head: from + states.length, ...boardFacts(newest.job) }, { transaction });
+    return { head: from + states.length, hash: contentHash(newest.job) };
+  });
+  if (!saved) return saveSteps(id, request);
+  if (!('conflict' in saved)) return saved;
+  throw new Problem(
+    409,
+    'Somebody saved this job in the meantime.',
+    'Both versions are kept. Choose which one goes on.',
+    { ...saved, theirs: await revision(id, saved.head) },
+  );
+}
+
+interface Laid {
+  /** How many of the steps are kept already, and the revision that the rest is laid on. */
+  readonly before: number;
+  readonly from: number;
+  readonly states: readonly { readonly step: SentStep; readonly job: Job; readonly document: Buffer }[];
+}
+
+async function laidOn(id: string, { base, hash, steps }: SaveRequest): Promise<Laid> {
+  await jobRow(id);
+  const numbers = await arrived(id, steps);
+  const before = numbers.length;
+  const from = numbers.at(-1) ?? base;
+  const known = before === 0 ? hash : hashAfter(steps[before - 1]);
+  const jobs = statesFrom(await revision(id, from), known, steps.slice(before)).map((state) => ({
+    ...trusted(state),
+    id,
+  }));
+  const states = steps.slice(before).flatMap((step, i) => {
+    const job = jobs[i];
+    return job ? [{ step, job, document: pack(job) }] : [];
+  });
+  return { before, from, states };
+}
+
+/** The numbers of those steps, from the first on, that are kept already. */
+async function arrived(id: string, steps: readonly SentStep[], transaction?: Transaction): Promise<readonly number[]> {
+  const { models } = await store();
+  const rows = await models.revisions.findAll({
+    where: { jobId: id, step: steps.map((s) => s.id) },
+    attributes: ['number', 'step'],
+    ...(transaction && { transaction }),
+  });
+  const numbers = new Map(rows.map(({ number, step }) => [step, number]));
+  const found: number[] = [];
+  for (const step of steps) {
+    const number = numbers.get(step.id);
+    if (number === undefined) break;
+    found.push(number);
+  }
+  return found;
+}
+
+/** What the sender takes a state to be that it sent before. */
+const hashAfter = (step: SentStep | undefined): string | undefined =>
+  step?.change.as === 'patch' ? step.change.hash : undefined;
+
+/** The states that changes lead to, one after another. @param hash content of the state that the first of them is laid on */
+function statesFrom(under: Job, hash: string | undefined, steps: readonly SentStep[]): readonly unknown[] {
+  let state: unknown = under;
+  let isKnown = contentHash(under) === hash;
+  return steps.map(({ change }) => {
+    if (change.as === 'whole') {
+      isKnown = true;
+      return (state = change.document);
+    }
+    const led = isKnown ? patched(state, change.patch) : undefined;
+    if (typeof led !== 'object' || led === null || contentHash(led) !== change.hash)
+      throw new Problem(412, 'These changes are of another state of the job.', 'They are sent again with all of it.');
+    return (state = led);
+  });
+}
