@@ -7,6 +7,7 @@ import type { Asset, Job } from '@/core/job';
 import { Asset as AssetSchema } from '@/core/job';
 import { loadLittleCms, type AssetSource } from '@/output';
 import { documentReading } from './documents';
+import type { Incoming } from './incoming';
 import { Problem } from './problem';
 import { dataFolder, store } from './store/database';
 
@@ -56,7 +57,14 @@ async function sound(reading: Promise<AssetReading>): Promise<Omit<Added, 'sha'>
 export async function addAsset(name: string, bytes: Uint8Array): Promise<Added> {
   const { asset, left } = await sound(readAsset(name, bytes, HOW));
   const sha = sha256(bytes);
-  await keep(sha, bytes, asset);
+  await keep(sha, bytes.length, asset, (path) => writeWhole(path, bytes));
+  return { sha, asset, left };
+}
+
+/** Takes in a file that came in and lies on disk already: it is moved to its place. @throws Problem likewise */
+export async function addIncoming(name: string, { path, sha, size }: Incoming): Promise<Added> {
+  const { asset, left } = await sound(readAsset(name, await readFile(path), HOW));
+  await keep(sha, size, asset, (place) => rename(path, place));
   return { sha, asset, left };
 }
 
@@ -67,16 +75,16 @@ export interface Added {
   readonly left: readonly string[];
 }
 
-async function keep(sha: string, bytes: Uint8Array, asset: Asset): Promise<void> {
+async function keep(sha: string, size: number, asset: Asset, place: (path: string) => Promise<void>): Promise<void> {
   const present = await stat(assetPath(sha)).then(
-    (facts) => facts.size === bytes.length,
+    (facts) => facts.size === size,
     () => false,
   );
-  if (!present) await writeWhole(assetPath(sha), bytes);
+  if (!present) await place(assetPath(sha));
   const { models, write } = await store();
   await write((transaction) =>
     models.assets.upsert(
-      { sha, kind: asset.kind, name: asset.name, bytes: bytes.length, facts: JSON.stringify(asset) },
+      { sha, kind: asset.kind, name: asset.name, bytes: size, facts: JSON.stringify(asset) },
       { transaction },
     ),
   );
@@ -91,7 +99,10 @@ export async function addWorkingAssets(job: Job, assets: ReadonlyMap<string, Uin
     read.set(sha, (await sound(readAs(claimed.kind, claimed.name, bytes, HOW))).asset);
   }
   // Nothing is written before everything was read.
-  for (const [sha, asset] of read) await keep(sha, assets.get(sha) ?? new Uint8Array(), asset);
+  for (const [sha, asset] of read) {
+    const bytes = assets.get(sha) ?? new Uint8Array();
+    await keep(sha, bytes.length, asset, (path) => writeWhole(path, bytes));
+  }
   return { ...job, assets: { ...job.assets, ...Object.fromEntries(read) } };
 }
 

@@ -5,6 +5,7 @@ import { mkdir, readFile, readdir, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { EXPORTS, shipped, type ExportKind } from '@/output';
+import { incomingFolder } from './incoming';
 import { readCurrent, revision } from './jobs';
 import { Problem } from './problem';
 import { dataFolder, store } from './store/database';
@@ -130,6 +131,7 @@ export async function resumeExports(): Promise<void> {
       { where: { state: 'running' }, transaction },
     ),
   );
+  await rm(incomingFolder(), { recursive: true, force: true });
   for (const folder of [dataFolder('assets'), dataFolder('cache')]) {
     for (const name of await readdir(folder)) if (name.endsWith('.part')) await rm(join(folder, name), { force: true });
   }

@@ -2,6 +2,7 @@ import 'server-only';
 import { NextResponse } from 'next/server';
 import { isOwnHost, isOwnOrigin } from './hosts';
 import { Problem } from './problem';
+import { dataFolder } from './store/database';
 
 type Handler<C> = (request: Request, context: C) => Promise<unknown>;
 
@@ -16,17 +17,42 @@ export function route<C>(handler: Handler<C>): (request: Request, context: C) =>
       const result = await handler(request, context);
       return result instanceof Response ? result : NextResponse.json(result ?? {});
     } catch (error) {
-      if (error instanceof Problem) return answer(error);
-      console.error(error);
-      return answer(
-        new Problem(
-          500,
-          'Something went wrong here.',
-          'Nothing was lost. Try again; if it stays, look at the server’s output.',
-        ),
-      );
+      const problem = problemOf(error);
+      if (problem !== error) console.error(error);
+      return answer(problem);
     }
   };
+}
+
+/** What is said of an error: what the disk refuses is no riddle. */
+function problemOf(error: unknown): Problem {
+  if (error instanceof Problem) return error;
+  const { code, original } = error as { code?: unknown; original?: { code?: unknown; message?: unknown } };
+  const said = [code, original?.code, original?.message].join(' ');
+  const where = dataFolder();
+  if (/ENOSPC|EDQUOT|SQLITE_FULL/.test(said))
+    return new Problem(
+      507,
+      `The disk that holds ${where} is full.`,
+      'Nothing was changed. Make room on it and try again.',
+    );
+  if (/EROFS|EACCES|EPERM|SQLITE_READONLY|SQLITE_CANTOPEN/.test(said))
+    return new Problem(
+      507,
+      `${where} cannot be written to.`,
+      'Nothing was changed. Look at its disk and its permissions, and try again.',
+    );
+  if (/SQLITE_CORRUPT|SQLITE_NOTADB/.test(said))
+    return new Problem(
+      500,
+      `The database in ${where} is damaged.`,
+      'Stop the server and put back the last copy of it.',
+    );
+  return new Problem(
+    500,
+    'Something went wrong here.',
+    'Nothing was lost. Try again; if it stays, look at the server’s output.',
+  );
 }
 
 const answer = ({ status, message, todo, details }: Problem): Response =>
@@ -62,8 +88,8 @@ async function within<T>(promise: Promise<T>, ms: number, refusal: () => Problem
   }
 }
 
-/** Reads a body up to a size and a time; what is longer, or does not come, is refused before it is stored. */
-export async function readBody(request: Request, most: number): Promise<Uint8Array> {
+/** The parts of a body up to a size and a time; what is longer, or does not come, is refused. */
+export async function* bodyParts(request: Request, most: number): AsyncGenerator<Uint8Array> {
   const tooLarge = () =>
     new Problem(413, 'This is larger than can be taken in.', `Send at most ${Math.floor(most / 1024 / 1024)} MB.`);
   const tooSlow = () =>
@@ -73,24 +99,30 @@ export async function readBody(request: Request, most: number): Promise<Uint8Arr
       'Nothing was changed. Look at the connection and send it again.',
     );
   if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge();
-  if (!request.body) return new Uint8Array();
+  if (!request.body) return;
   const reader = request.body.getReader();
   const until = Date.now() + BODY_TIME;
-  const parts: Uint8Array[] = [];
   let size = 0;
+  let isWhole = false;
   try {
     for (;;) {
       const { done, value } = await within(reader.read(), Math.min(STALLED, until - Date.now()), tooSlow);
       if (done) break;
       size += value.length;
       if (size > most) throw tooLarge();
-      parts.push(value);
+      yield value;
     }
-  } catch (error) {
+    isWhole = true;
+  } finally {
     // Not waited for: who sends nothing may not answer either.
-    void reader.cancel().catch(() => undefined);
-    throw error;
+    if (!isWhole) void reader.cancel().catch(() => undefined);
   }
+}
+
+/** Reads a body up to a size and a time. */
+export async function readBody(request: Request, most: number): Promise<Uint8Array> {
+  const parts: Uint8Array[] = [];
+  for await (const part of bodyParts(request, most)) parts.push(part);
   return Buffer.concat(parts);
 }
 

@@ -12,6 +12,7 @@ import { FileButton } from '../field/FileButton';
 import { Room } from '../shell/Room';
 import { useSay } from '../shell/Messages';
 import { api, wordsOf } from '../shell/api';
+import { openFile } from '../shell/bring-in';
 import { COLOURS, FACES } from '../shell/theme';
 import { warmUp } from '../job/resources';
 import { JobCard } from './JobCard';
@@ -67,9 +68,9 @@ export function Board() {
     return () => window.removeEventListener('keydown', onKey);
   }, [making]);
 
-  const openFile = async (file: File) => {
+  const openIt = async (file: File) => {
     try {
-      router.push(`/jobs/${(await api.open(file)).id}`);
+      router.push(`/jobs/${(await openFile(file)).id}`);
     } catch (problem) {
       say({ tone: 'problem', text: wordsOf(problem) });
     }
@@ -113,7 +114,7 @@ export function Board() {
       onDrop={(event) => {
         event.preventDefault();
         const [file] = event.dataTransfer.files;
-        if (file) void openFile(file);
+        if (file) void openIt(file);
       }}
     >
       <Room
@@ -134,7 +135,7 @@ export function Board() {
               size="medium"
               asks="Job or working file"
               accept=".zip,.json"
-              onFile={(file) => void openFile(file)}
+              onFile={(file) => void openIt(file)}
             >
               Open a file
             </FileButton>

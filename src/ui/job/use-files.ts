@@ -2,7 +2,8 @@
 import { useCallback } from 'react';
 import type { Asset, Element, Job } from '@/core/job';
 import type { Point } from '@/core/layout';
-import { api, wordsOf } from '../shell/api';
+import { wordsOf } from '../shell/api';
+import { addAsset } from '../shell/bring-in';
 import { useSay } from '../shell/Messages';
 import { framesAt } from '../bench/gestures';
 import { artElement, pictureFrame } from '@/core/compose';
@@ -33,7 +34,7 @@ export function useFiles() {
       for (const [i, file] of files.entries()) {
         if (files.length > 1) say({ tone: 'done', text: `Bringing in ${i + 1} of ${files.length}: ${file.name}` });
         try {
-          const { sha, asset, left } = await api.addAsset(file);
+          const { sha, asset, left } = await addAsset(file);
           const { job, replace } = store.getState();
           if (left.length > 0) say({ tone: 'done', text: `${asset.name} came without: ${left.join('; ')}.` });
           if (asset.kind === 'font') {

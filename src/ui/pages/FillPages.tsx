@@ -17,7 +17,8 @@ import { freshId } from '../job/add-element';
 import { useJobStore } from '../job/context';
 import { pieceOf } from '../job/store';
 import { useDesk } from '../job/use-desk';
-import { api, wordsOf } from '../shell/api';
+import { wordsOf } from '../shell/api';
+import { addAsset } from '../shell/bring-in';
 import { useSay } from '../shell/Messages';
 
 interface Props {
@@ -83,7 +84,7 @@ export function FillPages({ from, onClose }: Props) {
     try {
       for (const [i, file] of files.entries()) {
         setDone(i);
-        const { sha, asset } = await api.addAsset(file);
+        const { sha, asset } = await addAsset(file);
         if (work.signal.aborted) return setDone(undefined);
         assets[sha] = asset;
         shas.set(plain(file.name), sha);

@@ -20,7 +20,8 @@ import { FileButton } from '../field/FileButton';
 import { useJob, useJobStore } from '../job/context';
 import { changeSide } from '../job/store';
 import { useDesk } from '../job/use-desk';
-import { api, wordsOf } from '../shell/api';
+import { wordsOf } from '../shell/api';
+import { addAsset } from '../shell/bring-in';
 import { useSay } from '../shell/Messages';
 import { Fold } from './Fold';
 
@@ -163,7 +164,7 @@ function PictureContent({ element, onFill }: { readonly element: ElementOf<'pict
   const say = useSay();
   const take = async (file: File) => {
     try {
-      const { sha, asset } = await api.addAsset(file);
+      const { sha, asset } = await addAsset(file);
       if (asset.kind !== 'picture') {
         say({ tone: 'problem', text: `${asset.name} is not a picture. Choose a JPEG, PNG, TIFF or WebP.` });
         return;

@@ -5,6 +5,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
 import { MessageProvider } from './Messages';
 import { theme } from './theme';
+import { Uploads } from './Uploads';
 
 export function Providers({ children }: { readonly children: ReactNode }) {
   const [client] = useState(
@@ -18,7 +19,10 @@ export function Providers({ children }: { readonly children: ReactNode }) {
     <QueryClientProvider client={client}>
       <ThemeProvider theme={theme}>
         <CssBaseline />
-        <MessageProvider>{children}</MessageProvider>
+        <MessageProvider>
+          {children}
+          <Uploads />
+        </MessageProvider>
       </ThemeProvider>
     </QueryClientProvider>
   );

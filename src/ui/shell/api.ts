@@ -1,5 +1,5 @@
 import type { Rgb } from '@/core/colour';
-import type { Asset, Job, JobSummary, Kit } from '@/core/job';
+import type { Job, JobSummary, Kit } from '@/core/job';
 import type { Finding } from '@/core/check';
 import type { SaveAnswer, SaveRequest } from '@/core/save';
 import type { House, Stock } from '@/core/shop';
@@ -30,15 +30,28 @@ export async function call<T>(path: string, init?: RequestInit): Promise<T> {
   } catch {
     throw new Unreachable('The server does not answer. What you do is kept here and saved when it is back.');
   }
-  const body: unknown = await response.json().catch(() => ({}));
-  if (response.ok) return body as T;
+  return resultOf(response.status, await response.text().catch(() => '')) as T;
+}
+
+/** What an answer of the server gives. @throws ApiError when it is a refusal */
+export function resultOf(status: number, text: string): unknown {
+  const body = jsonOf(text);
+  if (status >= 200 && status < 300) return body;
   const { error } = body as ErrorBody;
   throw new ApiError(
-    response.status,
+    status,
     error?.message ?? 'Something went wrong.',
     error?.todo ?? 'Try again.',
     error?.details ?? {},
   );
+}
+
+function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return {};
+  }
 }
 
 const json = (method: string, value: unknown): RequestInit => ({
@@ -73,7 +86,6 @@ export type Book = 'papers' | 'printers' | 'kits';
 export const api = {
   jobs: () => call<{ jobs: readonly JobSummary[] }>('/api/jobs'),
   create: (document: Job, label: string) => call<JobSummary>('/api/jobs', json('POST', { document, label })),
-  open: (file: File) => call<JobSummary>('/api/import', { method: 'POST', body: file }),
   remove: (id: string) => call<unknown>(`/api/jobs/${id}`, { method: 'DELETE' }),
   putBack: (id: string) => call<unknown>(`/api/jobs/${id}`, { method: 'PUT' }),
   findings: (id: string, rev: number) => call<{ findings: readonly Finding[] }>(`/api/jobs/${id}/checks?rev=${rev}`),
@@ -82,11 +94,6 @@ export const api = {
   save: (id: string, request: SaveRequest, keepalive = false) =>
     call<SaveAnswer>(`/api/jobs/${id}/revisions`, { ...json('POST', request), keepalive }),
   settle: (id: string, conflict: number) => call<unknown>(`/api/jobs/${id}/conflicts/${conflict}`, { method: 'PUT' }),
-  addAsset: (file: File) =>
-    call<{ sha: string; asset: Asset; left: readonly string[] }>(`/api/assets?name=${encodeURIComponent(file.name)}`, {
-      method: 'POST',
-      body: file,
-    }),
   palette: (sha: string) => call<{ colours: readonly Rgb[] }>(`/api/assets/${sha}/colours`),
   shapes: (sha: string, by: string, threshold: number) =>
     call<{ shapes: string; count: number }>(`/api/assets/${sha}/shapes?by=${by}&threshold=${threshold}`),

@@ -7,7 +7,8 @@ import { ChoiceField } from '../field/ChoiceField';
 import { FileButton } from '../field/FileButton';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
-import { api, wordsOf } from '../shell/api';
+import { wordsOf } from '../shell/api';
+import { addAsset } from '../shell/bring-in';
 import { useSay } from '../shell/Messages';
 import { Group } from '../slip/Slip';
 
@@ -30,7 +31,7 @@ export function ColourFields() {
   const own = profilesOf(job);
   const take = async (file: File) => {
     try {
-      const { sha, asset } = await api.addAsset(file);
+      const { sha, asset } = await addAsset(file);
       if (asset.kind === 'profile') change(`Output profile ${asset.name}`, (now) => withProfile(now, sha, asset));
       else say({ tone: 'problem', text: `“${file.name}” is no output profile. Nothing was changed.` });
     } catch (error) {

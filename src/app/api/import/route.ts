@@ -1,12 +1,17 @@
+import { readFile } from 'node:fs/promises';
 import { MAX_WORKING_BYTES, isZip, readJobText, readWorkingFile } from '@/bring-in/working-file';
+import type { JobSummary } from '@/core/job';
 import { addWorkingAssets, sha256 } from '@/server/assets';
+import { withIncoming, type Incoming } from '@/server/incoming';
 import { createJob } from '@/server/jobs';
 import { Problem } from '@/server/problem';
-import { readBody, route } from '@/server/respond';
+import { route } from '@/server/respond';
 
 /** Opens a working file or a job file as a new job. */
-export const POST = route(async (request) => {
-  const bytes = await readBody(request, MAX_WORKING_BYTES);
+export const POST = route((request) => withIncoming(request, MAX_WORKING_BYTES, opened));
+
+async function opened({ path }: Incoming): Promise<JobSummary> {
+  const bytes = await readFile(path);
   const refuse = (problems: readonly string[]) =>
     new Problem(422, 'This file cannot be opened as a job.', problems.join(' '), { problems });
   if (isZip(bytes)) {
@@ -17,4 +22,4 @@ export const POST = route(async (request) => {
   const read = readJobText(new TextDecoder().decode(bytes));
   if (!read.ok) throw refuse(read.problems);
   return createJob(read.job, 'Opened from a job file');
-});
+}
