@@ -142,6 +142,27 @@ test.describe('who may write', () => {
   });
 });
 
+test('an address that can name nothing is refused in words, and a name may have a percent sign', async () => {
+  for (const path of [
+    'jobs/%00',
+    'jobs/x%2F..%2F..%2Fa/thumbnail?rev=1',
+    'jobs/..%2Fa',
+    'jobs/one/revisions/-1',
+    'assets/abc/bench',
+    'papers/%00',
+    `jobs/${'a'.repeat(200)}`,
+  ]) {
+    const answer = await fetch(
+      `${BASE}/api/${path}`,
+      path.startsWith('papers') ? { method: 'DELETE', headers: own } : {},
+    );
+    expect([path, answer.status]).toEqual([path, 404]);
+    expect(((await answer.json()) as Answer).error?.message).toBe('There is nothing at this address.');
+  }
+  const gone = await fetch(`${BASE}/api/papers/100%25%20cotton`, { method: 'DELETE', headers: own });
+  expect(((await gone.json()) as Answer).error?.message).toBe('There is no paper called “100% cotton”.');
+});
+
 test('two people on one job: the later save is refused, both versions kept, and the designer chooses', async ({
   browser,
 }) => {

@@ -2,12 +2,12 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { listRecords, loadBooks, removeRecord, saveRecord } from './books';
-import { store } from './store/database';
+import { closeStore } from './store/database';
 
 const folder = mkdtempSync(join(tmpdir(), 'yellow-sheet-books-'));
 process.env['YS_DATA'] = folder;
 afterAll(async () => {
-  await (await store()).sequelize.close();
+  await closeStore();
   rmSync(folder, { recursive: true, force: true });
 });
 

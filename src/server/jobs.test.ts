@@ -7,12 +7,12 @@ import { createJob, listJobs, listRevisions, readCurrent, revision, setRemoved, 
 import { contentHash, type RevisionKind } from '../core/save';
 import { Problem } from './problem';
 import { saveSteps } from './save';
-import { store } from './store/database';
+import { closeStore, store } from './store/database';
 
 const folder = mkdtempSync(join(tmpdir(), 'yellow-sheet-store-'));
 process.env['YS_DATA'] = folder;
 afterAll(async () => {
-  await (await store()).sequelize.close();
+  await closeStore();
   rmSync(folder, { recursive: true, force: true });
 });
 

@@ -1,6 +1,7 @@
 import 'server-only';
 import { NextResponse } from 'next/server';
 import { isOwnHost, isOwnOrigin } from './hosts';
+import { checkAddress } from './params';
 import { Problem } from './problem';
 import { dataFolder } from './store/database';
 
@@ -14,6 +15,7 @@ export function route<C>(handler: Handler<C>): (request: Request, context: C) =>
   return async (request, context) => {
     try {
       guard(request);
+      await checkAddress(context);
       const result = await handler(request, context);
       return result instanceof Response ? result : NextResponse.json(result ?? {});
     } catch (error) {

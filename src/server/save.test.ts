@@ -25,12 +25,12 @@ import { box, makeJob } from '../testing/jobs';
 import { createJob, readCurrent, revision } from './jobs';
 import { Problem } from './problem';
 import { saveSteps } from './save';
-import { store } from './store/database';
+import { closeStore, store } from './store/database';
 
 const folder = mkdtempSync(join(tmpdir(), 'yellow-sheet-save-'));
 process.env['YS_DATA'] = folder;
 afterAll(async () => {
-  await (await store()).sequelize.close();
+  await closeStore();
   rmSync(folder, { recursive: true, force: true });
 });
 

@@ -61,3 +61,10 @@ async function open(): Promise<Store> {
 const holder = globalThis as { yellowSheetStore?: Promise<Store> };
 
 export const store = (): Promise<Store> => (holder.yellowSheetStore ??= open());
+
+/** Closes the store; the next that asks for one opens it anew, wherever its data lies then. */
+export async function closeStore(): Promise<void> {
+  const open = holder.yellowSheetStore;
+  delete holder.yellowSheetStore;
+  await (await open)?.sequelize.close();
+}

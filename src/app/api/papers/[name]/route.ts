@@ -4,10 +4,10 @@ import { readJson, route } from '@/server/respond';
 
 export const PUT = route<Params<'name'>>(async (request, { params }) => {
   const { name } = await params;
-  await saveRecord('papers', decodeURIComponent(name), await readJson(request));
+  await saveRecord('papers', name, await readJson(request));
 });
 
 export const DELETE = route<Params<'name'>>(async (_request, { params }) => {
   const { name } = await params;
-  await removeRecord('papers', decodeURIComponent(name));
+  await removeRecord('papers', name);
 });
