@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { PORT } from '../playwright.config';
 import type { Job } from '../src/core/job';
 import { box, makeJob } from '../src/testing/jobs';
-import { openJob, saved } from './helpers';
+import { begin, openJob, saved, stored } from './helpers';
 
 /** A job of 85 kB, on the server. */
 async function large(page: Page): Promise<string> {
@@ -61,7 +61,7 @@ test('a hundred and thirty changes without a line are written down here, and sav
   await context.setOffline(true);
   const steps = 130;
   for (let i = 0; i < steps; i += 1) await page.keyboard.press(i % 2 === 0 ? 'Control+z' : 'Control+Shift+z');
-  await expect(page.locator('[data-save=away]')).toContainText('kept here since');
+  await expect(page.locator('[data-save=away]')).toContainText('Kept here since');
   // All of it is written down once nothing changes any more.
   await expect.poll(() => writtenDown(page, id)).toBe(steps);
   const other = await context.newPage();
@@ -124,4 +124,32 @@ test('a save that failed is tried again by itself, one whose answer was lost is 
   await saved(page);
   expect(tries).toBe(3);
   expect(await headOf(page, id)).toBe(2);
+});
+
+test('a full disk is said in words, and what was done is saved by itself once there is room', async ({ page }) => {
+  const id = await large(page);
+  await openJob(page, id);
+  const error = { message: 'The disk that holds /data is full.', todo: 'Make room on it.', details: {} };
+  await page.route('**/revisions', (route) => route.fulfill({ status: 507, json: { error } }));
+  await change(page);
+  await expect(page.getByRole('alert').filter({ hasText: 'The disk that holds /data is full.' })).toBeVisible();
+  await expect(page.locator('[data-save=away]')).toContainText('Kept here since');
+  await page.unroute('**/revisions');
+  await saved(page);
+  await expect(page.getByRole('alert').filter({ hasText: 'on the server again' })).toBeVisible();
+  expect(await headOf(page, id)).toBe(2);
+});
+
+test('a file with a very long name comes in, and is saved', async ({ page }) => {
+  await begin(page, 'Long names');
+  await page.keyboard.press('Alt+3');
+  const svg = '<svg xmlns="http://www.w3.org/2000/svg" width="40mm" height="30mm"><path d="M0 0H40V30H0Z"/></svg>';
+  await page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles({
+    name: `${'Handbill of the winter talks '.repeat(8)}.svg`,
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(svg),
+  });
+  await expect(page.locator('[data-element]')).toHaveCount(1);
+  const [piece] = (await stored(page)).pieces;
+  expect(piece?.surfaces['front']?.[0]?.name).toHaveLength(200);
 });

@@ -33,16 +33,12 @@ function problemOf(error: unknown): Problem {
   const said = [code, original?.code, original?.message].join(' ');
   const where = dataFolder();
   if (/ENOSPC|EDQUOT|SQLITE_FULL/.test(said))
-    return new Problem(
-      507,
-      `The disk that holds ${where} is full.`,
-      'Nothing was changed. Make room on it and try again.',
-    );
+    return new Problem(507, `The disk that holds ${where} is full.`, 'Nothing was changed there. Make room on it.');
   if (/EROFS|EACCES|EPERM|SQLITE_READONLY|SQLITE_CANTOPEN/.test(said))
     return new Problem(
       507,
       `${where} cannot be written to.`,
-      'Nothing was changed. Look at its disk and its permissions, and try again.',
+      'Nothing was changed there. Look at its disk and its permissions.',
     );
   if (/SQLITE_CORRUPT|SQLITE_NOTADB/.test(said))
     return new Problem(

@@ -1,4 +1,4 @@
-import { Element, type ElementInput } from '../element';
+import { Element, LONGEST_NAME, type ElementInput } from '../element';
 import type { PictureAsset } from '../job';
 import { centredOn, placed, type Point, type SurfaceBoxes } from '../layout';
 import { naturalSize } from './fit-picture';
@@ -15,7 +15,8 @@ function broughtIn(
 }
 
 /** A file’s name without its kind. */
-export const plainName = (file: string): string => file.replace(/\.\w+$/, '');
+export /** A file may be called longer than an element. */
+const plainName = (file: string): string => file.replace(/\.\w+$/, '').slice(0, LONGEST_NAME);
 
 /** A frame for a picture: the first picture on an empty side fills it to the bleed, others come at their size or less. */
 export function pictureFrame(

@@ -15,11 +15,14 @@ import { PictureSlot, TextSlot } from './slot';
 import { Stroke } from './stroke';
 import { TableFacts, isWhole } from './table';
 
+/** Longest name of an element, characters. */
+export const LONGEST_NAME = 200;
+
 const sha = z.string().regex(/^[0-9a-f]{64}$/);
 
 const common = {
   id,
-  name: z.string().max(200).default(''),
+  name: z.string().max(LONGEST_NAME).default(''),
   placement: Placement,
   opacity: z.number().min(0).max(1).default(1),
   blend: Blend.default('normal'),

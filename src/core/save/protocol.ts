@@ -6,6 +6,9 @@ export type RevisionKind = (typeof REVISION_KINDS)[number];
 
 const Hash = z.string().regex(/^[0-9a-f]{64}$/);
 
+/** Longest that is said of a step, characters. */
+export const LONGEST_LABEL = 200;
+
 /** Most states that are sent at once. */
 export const BATCH = 100;
 
@@ -16,7 +19,7 @@ export const BATCH = 100;
 export const SentStep = z.object({
   id: z.string().regex(/^[\w-]{8,64}$/),
   kind: z.enum(REVISION_KINDS),
-  label: z.string().max(200),
+  label: z.string().max(LONGEST_LABEL),
   change: z.discriminatedUnion('as', [
     z.object({ as: z.literal('patch'), patch: Patch, hash: Hash }),
     z.object({ as: z.literal('whole'), document: z.unknown() }),

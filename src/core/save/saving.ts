@@ -1,7 +1,7 @@
 import type { Job } from '../job';
 import { contentHash } from './hash';
 import { patchBetween, patched } from './patch';
-import { BATCH, type RevisionKind, type SaveAnswer, type SaveRequest, type SentStep } from './protocol';
+import { BATCH, LONGEST_LABEL, type RevisionKind, type SaveAnswer, type SaveRequest, type SentStep } from './protocol';
 
 /** A state that the server has not acknowledged. */
 export interface PendingStep {
@@ -62,8 +62,9 @@ export const unsavedSince = ({ pending, phase }: Saving): number | undefined =>
 export const isOpen = ({ pending, sent }: Saving): boolean => pending.length > sent;
 
 /** Something was done. @param joins whether it takes the place of the last state, which was not sent yet */
-export function noted(saving: Saving, step: PendingStep, joins: boolean, now: number): Saving {
+export function noted(saving: Saving, done: PendingStep, joins: boolean, now: number): Saving {
   const { pending, phase } = saving;
+  const step = { ...done, label: done.label.slice(0, LONGEST_LABEL) };
   const since = unsavedSince(saving) ?? now;
   switch (phase.is) {
     case 'refused':

@@ -156,7 +156,7 @@ function saveWords(phase: Phase): string {
     case 'waiting':
       return 'Saving …';
     case 'away':
-      return `Server away; kept here since ${clock(phase.since)}`;
+      return `Kept here since ${clock(phase.since)}; tried again`;
     case 'refused':
       return `Not saved since ${clock(phase.since)}`;
     case 'conflict':

@@ -208,8 +208,27 @@ function useRefusals() {
   }, [refused, say]);
 }
 
+/** Says why something is not on the server, and that it is there again. */
+function useSaveProblems() {
+  const problem = useJob(({ saving: { phase } }) => ('problem' in phase ? phase.problem : undefined));
+  const isSaved = useJob((s) => s.saving.phase.is === 'saved');
+  const said = useRef(false);
+  const say = useSay();
+  useEffect(() => {
+    if (problem === undefined) return;
+    said.current = true;
+    say({ tone: 'problem', text: problem });
+  }, [problem, say]);
+  useEffect(() => {
+    if (!isSaved || !said.current) return;
+    said.current = false;
+    say({ tone: 'done', text: 'Everything is on the server again.' });
+  }, [isSaved, say]);
+}
+
 const Stations = memo(function Stations() {
   useRefusals();
+  useSaveProblems();
   const store = useJobStore();
   const desk = useDesk();
   const station = useJob((s) => s.station);

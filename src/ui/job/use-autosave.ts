@@ -22,7 +22,7 @@ import type { JobStore } from './store';
 const REST = 350;
 
 /** Answers after which the same is tried again. */
-const FOR_NOW = [408, 429, 500, 502, 503, 504];
+const FOR_NOW = [408, 429, 500, 502, 503, 504, 507];
 
 /** Saves what was done, in order, soon after every change; what is not on the server is written down in the browser. */
 export function useAutosave(store: JobStore, sitting: string): void {
