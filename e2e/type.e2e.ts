@@ -66,6 +66,25 @@ test('words that find no room flow on to the next side, where typing goes on in 
   expect(back?.paragraphs).toEqual([{ runs: [] }]);
 });
 
+test('a fix that is pressed right after a change is laid on what is there now', async ({ page }) => {
+  const hand = new Hand(page);
+  await begin(page, 'A fix in time', 'A6', '2');
+  await hand.key('Alt+3');
+  await hand.text('Story', 'Eyes need about twenty minutes to learn the dark. '.repeat(5).trim(), { 'y-height': 12 });
+  const enlarge = page.getByRole('button', { name: 'Enlarge the frame' });
+  await expect(enlarge).toBeVisible();
+  await saved(page);
+  const top = page.locator('input[name="y-top"]');
+  const before = await top.inputValue();
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('ArrowDown');
+  // At once: what is shown was found before the frame moved.
+  await enlarge.evaluate((button: HTMLElement) => button.click());
+  await expect(enlarge).toHaveCount(0);
+  await expect(top).not.toHaveValue(before);
+  await expect(page.locator('input[name="y-height"]')).not.toHaveValue('12 mm');
+});
+
 test('some words take a look of their own by key, and typewriter signs are found and mended', async ({ page }) => {
   const hand = new Hand(page);
   await begin(page, 'A look for some words');

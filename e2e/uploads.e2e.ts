@@ -41,7 +41,16 @@ async function workingFile(size: number): Promise<Buffer> {
   const bytes = await tiffOf(size);
   const sha = sha256(bytes).toString('hex');
   const { width, height } = await sharp(bytes).metadata();
-  const facts = { kind: 'picture', name: 'noise.tif', format: 'tiff', width, height, colour: 'rgb', profile: null, alpha: false } as const; // prettier-ignore
+  const facts = {
+    kind: 'picture',
+    name: 'noise.tif',
+    format: 'tiff',
+    width,
+    height,
+    colour: 'rgb',
+    profile: null,
+    alpha: false,
+  } as const;
   const job = makeJob([picture('noise', sha, [10, 10, 60, 60])], { assets: { [sha]: facts } });
   return Buffer.from(zipSync({ 'job.json': Buffer.from(JSON.stringify(job)), [`assets/${sha}`]: bytes }, { level: 0 }));
 }

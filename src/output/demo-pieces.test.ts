@@ -65,12 +65,13 @@ function expectFlowing(job: Job, desk: Desk, textOf: (page: number) => string): 
     for (const words of chain.flatMap(({ text }) => text.paragraphs.map(wordsOf))) {
       let left = letters(words);
       // A paragraph begins where the one before it ended, or later; what it leaves over stands further on.
-      for (; left !== '' && at < pages.length; at += left === '' ? 0 : 1) left = left.slice(longestIn(left, pages[at] ?? ''));
+      for (; left !== '' && at < pages.length; at += left === '' ? 0 : 1)
+        left = left.slice(longestIn(left, pages[at] ?? ''));
       expect([words.slice(0, 40), left]).toEqual([words.slice(0, 40), '']);
     }
   }
   return heads.length;
-} // prettier-ignore
+}
 
 /** How many letters of the beginning of a text can be found in another, in one piece. */
 function longestIn(text: string, page: string): number {
@@ -120,11 +121,14 @@ describe('the pieces of the demo', () => {
         for (const [i, { surface }] of desk.sides.entries()) {
           const { BleedBox = [], TrimBox = [] } = boxes[i] ?? {};
           const across = (b: readonly number[], from: number) => (b[from + 2] ?? NaN) - (b[from] ?? NaN);
-          for (const [from, side] of [[0, 'width'], [1, 'height']] as const) {
-          // pdfinfo prints two decimals.
-          expect(Math.abs(across(TrimBox, from) - surface.boxes.trim[side] * PT)).toBeLessThan(0.0151);
-          expect(Math.abs(across(BleedBox, from) - surface.boxes.bleed[side] * PT)).toBeLessThan(0.0151);
-        } // prettier-ignore
+          for (const [from, side] of [
+            [0, 'width'],
+            [1, 'height'],
+          ] as const) {
+            // pdfinfo prints two decimals.
+            expect(Math.abs(across(TrimBox, from) - surface.boxes.trim[side] * PT)).toBeLessThan(0.0151);
+            expect(Math.abs(across(BleedBox, from) - surface.boxes.bleed[side] * PT)).toBeLessThan(0.0151);
+          }
         }
         const pages = pageTexts(path);
         const read = (page: number) => pages[page - 1] ?? '';
@@ -137,7 +141,11 @@ describe('the pieces of the demo', () => {
 });
 
 test('text that flows through three frames of two sides, hyphenated and justified, is read off the press file whole', async () => {
-  const prose = Array.from({ length: 9 }, (_, i) => `${i + 1}. Eyes need about twenty minutes to accustom themselves to darkness, and one thoughtless headlamp to forget it altogether; unfortunately photographers are remarkably absent-minded.`).join('\n');
+  const prose = Array.from(
+    { length: 9 },
+    (_, i) =>
+      `${i + 1}. Eyes need about twenty minutes to accustom themselves to darkness, and one thoughtless headlamp to forget it altogether; unfortunately photographers are remarkably absent-minded.`,
+  ).join('\n');
   const look = { sizePt: 11, align: 'justified', hyphenate: true } as const;
   const front = [words('a', prose, [10, 10, 60, 60], look), words('b', '', [78, 10, 60, 60], look, { after: 'a' })];
   const back = [words('c', '', [10, 10, 128, 120], look, { after: 'b' })];
@@ -154,16 +162,32 @@ test('text that flows through three frames of two sides, hyphenated and justifie
     // On neither page alone.
     for (const page of [1, 2]) expect(letters(read(page))).not.toContain(letters(prose));
   });
-}); // prettier-ignore
+});
 
 describe('bench and press look alike', () => {
   const shapes: readonly Element[] = [
     box('ground', [0, 0, 148, 210], { fill: { kind: 'process', c: 2, m: 3, y: 14, k: 0 } }),
-    shape('round', [20, 20, 50, 30], { form: 'rectangle', radius: 8 }, { fill: { kind: 'process', c: 80, m: 20, y: 0, k: 10 }, stroke: { paint: { kind: 'process', c: 0, m: 80, y: 90, k: 0 }, widthPt: 3, dash: 'dashed' } }),
-    { ...box('turned', [80, 30, 40, 20], { opacity: 0.5, fill: { kind: 'process', c: 0, m: 60, y: 100, k: 0 } }), placement: { ...box('x', [80, 30, 40, 20]).placement, rotate: 30 } },
-    words('text', 'The same glyphs on the bench and on the press, justified, with a rule beneath them all.', [20, 80, 100, 60], { align: 'justified', sizePt: 16, family: 'Source Serif 4' }),
+    shape(
+      'round',
+      [20, 20, 50, 30],
+      { form: 'rectangle', radius: 8 },
+      {
+        fill: { kind: 'process', c: 80, m: 20, y: 0, k: 10 },
+        stroke: { paint: { kind: 'process', c: 0, m: 80, y: 90, k: 0 }, widthPt: 3, dash: 'dashed' },
+      },
+    ),
+    {
+      ...box('turned', [80, 30, 40, 20], { opacity: 0.5, fill: { kind: 'process', c: 0, m: 60, y: 100, k: 0 } }),
+      placement: { ...box('x', [80, 30, 40, 20]).placement, rotate: 30 },
+    },
+    words(
+      'text',
+      'The same glyphs on the bench and on the press, justified, with a rule beneath them all.',
+      [20, 80, 100, 60],
+      { align: 'justified', sizePt: 16, family: 'Source Serif 4' },
+    ),
     line('rule', [20, 150, 100, 30], { slope: 'up' }),
-  ]; // prettier-ignore
+  ];
 
   test('press page in mutool against the bench’s SVG: mean difference under 2 of 255 in lightness', async () => {
     // mutool here has no colour management, so only lightness of plain shapes is compared, by edges: both pages are
@@ -226,7 +250,10 @@ describe('bench and press look alike', () => {
             cmyk[p * 4 + j] = Math.min(255, (cmyk[p * 4 + j] ?? 0) + (spot[p] ?? 0) * share);
       }
       const rgb = Buffer.from(desk.profile.pictures().cmykToRgb(cmyk));
-      const shown = await sharp(rgb, { raw: { width: c.width, height: c.height, channels: 3 } }).resize(ours.width, ours.height, { fit: 'fill' }).raw().toBuffer(); // prettier-ignore
+      const shown = await sharp(rgb, { raw: { width: c.width, height: c.height, channels: 3 } })
+        .resize(ours.width, ours.height, { fit: 'fill' })
+        .raw()
+        .toBuffer();
       let sum = 0;
       for (let p = 0; p < bench.length; p += 1) {
         const d = (bench[p] ?? 0) - (shown[p] ?? 0);

@@ -41,7 +41,11 @@ test('revisions only grow: undo is one of them, and every state can be had back'
   await save('two', 1, [step('two', 'B')]);
   await save('two', 2, [step('two', 'A', 'undo')]);
   const log = await listRevisions('two');
-  expect(log.map((r) => [r.number, r.kind])).toEqual([[3, 'undo'], [2, 'edit'], [1, 'edit']]); // prettier-ignore
+  expect(log.map((r) => [r.number, r.kind])).toEqual([
+    [3, 'undo'],
+    [2, 'edit'],
+    [1, 'edit'],
+  ]);
   expect(log[0]?.hash).toBe(log[2]?.hash);
   expect(await readCurrent('two')).toMatchObject({ undo: [], redo: [2] });
 });

@@ -72,11 +72,26 @@ const EDITS: Readonly<Record<string, (job: Job, n: number) => Job>> = {
 };
 
 const command = fc.oneof(
-  { weight: 5, arbitrary: fc.record({ does: fc.constant('edit'), tab: fc.nat(1), edit: fc.constantFrom(...Object.keys(EDITS)), joins: fc.boolean() }) },
-  { weight: 4, arbitrary: fc.record({ does: fc.constant('save'), tab: fc.nat(1), line: fc.constantFrom('whole', 'whole', 'broken before', 'broken after') }) },
+  {
+    weight: 5,
+    arbitrary: fc.record({
+      does: fc.constant('edit'),
+      tab: fc.nat(1),
+      edit: fc.constantFrom(...Object.keys(EDITS)),
+      joins: fc.boolean(),
+    }),
+  },
+  {
+    weight: 4,
+    arbitrary: fc.record({
+      does: fc.constant('save'),
+      tab: fc.nat(1),
+      line: fc.constantFrom('whole', 'whole', 'broken before', 'broken after'),
+    }),
+  },
   { weight: 1, arbitrary: fc.record({ does: fc.constant('reload'), tab: fc.nat(1) }) },
   { weight: 1, arbitrary: fc.record({ does: fc.constant('choose'), tab: fc.nat(1), mine: fc.boolean() }) },
-); // prettier-ignore
+);
 type Command = typeof command extends fc.Arbitrary<infer C> ? C : never;
 
 const edit = (tab: Tab, name: string, n: number, joins: boolean): void => {

@@ -84,9 +84,18 @@ export async function platesOf(
   return inFolder(async (folder) => {
     writeFileSync(join(folder, 'f.pdf'), pdf);
     run('gs', [
-      '-q', '-dNOPAUSE', '-dBATCH', '-dSAFER', '-sDEVICE=tiffsep', `-r${ppi * finer}`, `-dDownScaleFactor=${finer}`, `-dFirstPage=${page}`, `-dLastPage=${page}`,
-      `-sOutputFile=${join(folder, 'p.tif')}`, join(folder, 'f.pdf'),
-    ]); // prettier-ignore
+      '-q',
+      '-dNOPAUSE',
+      '-dBATCH',
+      '-dSAFER',
+      '-sDEVICE=tiffsep',
+      `-r${ppi * finer}`,
+      `-dDownScaleFactor=${finer}`,
+      `-dFirstPage=${page}`,
+      `-dLastPage=${page}`,
+      `-sOutputFile=${join(folder, 'p.tif')}`,
+      join(folder, 'f.pdf'),
+    ]);
     const plates = new Map<string, Plate>();
     for (const file of run('ls', [folder]).split('\n')) {
       const name = /^p\((.+)\)\.tif$/.exec(file)?.[1];
