@@ -23,7 +23,15 @@ module.exports = {
       severity: 'error',
       from: {
         orphan: true,
-        pathNot: ['\\.d\\.ts$', '^src/app/', '^src/shims/', '^src/proxy', '^src/instrumentation', '\\.test\\.tsx?$'],
+        pathNot: [
+          '\\.d\\.ts$',
+          '^src/app/',
+          '^src/shims/',
+          '^src/proxy',
+          '^src/instrumentation',
+          '\\.thread\\.ts$',
+          '\\.test\\.tsx?$',
+        ],
       },
       to: {},
     },

@@ -2,21 +2,27 @@ import { execFileSync } from 'node:child_process';
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './scripts/chromium.mjs';
 
-/** A free port, found once: the processes of the tests take it from their environment. */
-process.env['YS_TEST_PORT'] ??= execFileSync(process.execPath, [
-  '-e',
-  "const s = require('node:net').createServer().listen(0, '127.0.0.1', () => { console.log(s.address().port); s.close(); })",
-])
+/** Tests that run side by side. Each has a server and data of its own: none sees what another one does. */
+const WORKERS = 2;
+
+/** Free ports, found once: the processes of the tests take them from their environment. */
+process.env['YS_TEST_PORTS'] ??= execFileSync(process.execPath, ['scripts/free-ports.mjs', String(WORKERS)])
   .toString()
   .trim();
-export const PORT = Number(process.env['YS_TEST_PORT']);
+export const PORTS: readonly number[] = process.env['YS_TEST_PORTS'].split(' ').map(Number);
+
+/** The port of the server that belongs to this process. */
+export const PORT = PORTS[Number(process.env['TEST_PARALLEL_INDEX'] ?? 0)] ?? NaN;
+
+/** Where the server on a port keeps its data. */
+export const dataOf = (port: number): string => `${process.cwd()}/test-results/data-${PORTS.indexOf(port)}`;
 
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/warm-up.ts',
   testMatch: '**/*.e2e.ts',
   outputDir: 'test-results/playwright',
-  workers: 1,
+  workers: WORKERS,
   retries: 0,
   // Limits are for what hangs, not for what is slow: that is seen in the benchmarks. A busy machine takes its time.
   timeout: 900_000,
@@ -30,11 +36,11 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     launchOptions: CHROMIUM,
   },
-  webServer: {
-    command: `rm -rf test-results/data && npx next start -H 127.0.0.1 -p ${PORT}`,
-    url: `http://127.0.0.1:${PORT}/api/jobs`,
-    env: { YS_DEMO: '1', YS_DATA: `${process.cwd()}/test-results/data`, YS_HOME: process.cwd() },
+  webServer: PORTS.map((port) => ({
+    command: `rm -rf ${dataOf(port)} && npx next start -H 127.0.0.1 -p ${port}`,
+    url: `http://127.0.0.1:${port}/api/jobs`,
+    env: { YS_DEMO: '1', YS_DATA: dataOf(port), YS_HOME: process.cwd() },
     reuseExistingServer: false,
     timeout: 600_000,
-  },
+  })),
 });

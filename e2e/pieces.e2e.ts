@@ -46,6 +46,9 @@ const PIECES: readonly Built[] = [
   { file: 'meteor-tickets', build: tickets, most: 40 },
 ];
 
+// Each piece is a job of its own: they may be built side by side.
+test.describe.configure({ mode: 'parallel' });
+
 for (const { file, build, most, always } of PIECES) {
   const isBuilt = always ?? process.env['YS_ALL'] !== undefined;
   test(`${file}, ${isBuilt ? 'built from the empty format, is the one the demo keeps' : 'as the demo keeps it'}, and the bench shows what is printed`, async ({

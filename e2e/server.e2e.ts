@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { strToU8, zipSync } from 'fflate';
-import { PORT } from '../playwright.config';
+import { PORT, dataOf } from '../playwright.config';
 import { open, openJob, saved } from './helpers';
 import { OwnServer, endServers } from './own-server';
 
@@ -13,7 +13,7 @@ const BASE = `http://127.0.0.1:${PORT}`;
 
 test.afterEach(endServers);
 
-const DATA = 'test-results/data';
+const DATA = dataOf(PORT);
 const own = { origin: BASE };
 
 interface Answer {

@@ -6,12 +6,12 @@ import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { zipSync } from 'fflate';
 import sharp from 'sharp';
-import { PORT } from '../playwright.config';
+import { PORT, dataOf } from '../playwright.config';
 import { makeJob, picture } from '../src/testing/jobs';
 import { begin, stored } from './helpers';
 
 const BASE = `http://127.0.0.1:${PORT}`;
-const DATA = join(process.cwd(), 'test-results', 'data');
+const DATA = dataOf(PORT);
 const MB = 1_000_000;
 
 const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest();

@@ -4,12 +4,17 @@ import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url).pathname;
 
-/** Bundles the command line and the room that makes files into dist/; native and WebAssembly packages stay outside. */
+/** Bundles the command line, the room that makes files and the processes of the server into dist/; native and WebAssembly packages stay outside. */
 export async function buildCli() {
   const { metafile } = await build({
     absWorkingDir: root,
     metafile: true,
-    entryPoints: { ys: 'src/cli/ys.ts', output: 'src/output/index.ts' },
+    entryPoints: {
+      ys: 'src/cli/ys.ts',
+      output: 'src/output/index.ts',
+      work: 'src/server/work/process.ts',
+      bounds: 'src/output/bounds.thread.ts',
+    },
     outdir: 'dist',
     outExtension: { '.js': '.mjs' },
     bundle: true,

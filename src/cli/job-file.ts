@@ -1,9 +1,8 @@
 import { createHash } from 'node:crypto';
-import { readFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { MAX_WORKING_BYTES, isZip, readJobText, readWorkingFile } from '../bring-in/working-file';
 import type { Job } from '../core/job';
-import type { AssetSource } from '../output';
+import { folderAssets, type AssetSource } from '../output/assets';
 import { UsageError, type Arguments } from './arguments';
 import { readBounded } from './files';
 
@@ -31,15 +30,3 @@ export async function openJobFile(
   if (!read.ok) throw new UsageError(`${path}: ${read.problems.join('\n')}`);
   return { job: read.job, assets: folderAssets(folder) };
 }
-
-/** Pictures and fonts lying in a folder under the SHA-256 of their bytes. */
-export const folderAssets = (folder: string): AssetSource => ({
-  get: async (sha) => {
-    if (!/^[0-9a-f]{64}$/.test(sha)) return undefined;
-    try {
-      return await readFile(join(folder, sha));
-    } catch {
-      return undefined;
-    }
-  },
-});

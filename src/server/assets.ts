@@ -1,48 +1,24 @@
 import 'server-only';
 import { createHash, randomUUID } from 'node:crypto';
-import { open, readFile, rename, rm, stat } from 'node:fs/promises';
+import { mkdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { readAs, readAsset, type AssetReading, type HowToRead } from '@/bring-in/asset';
-import type { Asset, Job } from '@/core/job';
+import type { AssetReading } from '@/bring-in/asset';
+import type { Asset, JobSummary } from '@/core/job';
 import { Asset as AssetSchema } from '@/core/job';
-import { loadLittleCms, type AssetSource } from '@/output';
-import { documentReading } from './documents';
-import type { Incoming } from './incoming';
+import { folderAssets } from '@/output';
+import { ask } from './ask';
+import { incomingFolder, type Incoming } from './incoming';
+import { createJob } from './jobs';
 import { Problem } from './problem';
 import { dataFolder, store } from './store/database';
+import { writeWhole } from './write-whole';
 
 export const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
 const assetPath = (sha: string): string => dataFolder('assets', sha);
 
-/** Pictures and fonts of this installation. */
-export const assetStore: AssetSource = {
-  get: async (sha) => {
-    if (!/^[0-9a-f]{64}$/.test(sha)) return undefined;
-    return readFile(assetPath(sha)).catch(() => undefined);
-  },
-};
-
-/** Writes a file whole: to a temporary name, forced to disk, then renamed. */
-export async function writeWhole(path: string, bytes: Uint8Array): Promise<void> {
-  const part = `${path}.${randomUUID()}.part`;
-  try {
-    const file = await open(part, 'wx');
-    try {
-      await file.writeFile(bytes);
-      await file.sync();
-    } finally {
-      await file.close();
-    }
-    await rename(part, path);
-  } catch (error) {
-    await rm(part, { force: true });
-    throw error;
-  }
-}
-
-/** PDFs are read in a process of their own. */
-const HOW: HowToRead = { littleCms: loadLittleCms, document: documentReading };
+/** Bytes of a file of this installation; undefined when it is gone. */
+export const assetBytes = (sha: string): Promise<Uint8Array | undefined> => folderAssets(dataFolder('assets')).get(sha);
 
 async function sound(reading: Promise<AssetReading>): Promise<Omit<Added, 'sha'>> {
   const read = await reading;
@@ -50,21 +26,26 @@ async function sound(reading: Promise<AssetReading>): Promise<Omit<Added, 'sha'>
   return read;
 }
 
-/**
- * Takes in a picture or a font from outside. It is read wholly before anything is written; the same bytes are kept once.
- * @throws Problem when it is not one that can be used
- */
+/** Takes in bytes that come from this program, as if they had come in. @throws Problem when they cannot be used */
 export async function addAsset(name: string, bytes: Uint8Array): Promise<Added> {
-  const { asset, left } = await sound(readAsset(name, bytes, HOW));
-  const sha = sha256(bytes);
-  await keep(sha, bytes.length, asset, (path) => writeWhole(path, bytes));
-  return { sha, asset, left };
+  await mkdir(incomingFolder(), { recursive: true });
+  const path = join(incomingFolder(), randomUUID());
+  try {
+    await writeFile(path, bytes, { flush: true });
+    return await addIncoming(name, { path, sha: sha256(bytes), size: bytes.length });
+  } finally {
+    await rm(path, { force: true });
+  }
 }
 
-/** Takes in a file that came in and lies on disk already: it is moved to its place. @throws Problem likewise */
-export async function addIncoming(name: string, { path, sha, size }: Incoming): Promise<Added> {
-  const { asset, left } = await sound(readAsset(name, await readFile(path), HOW));
-  await keep(sha, size, asset, (place) => rename(path, place));
+/**
+ * Takes in a picture or a font that came in and lies on disk: it is read wholly before anything else is written, then moved to its
+ * place; the same bytes are kept once.
+ * @throws Problem when it is not one that can be used
+ */
+export async function addIncoming(name: string, { path, sha, size }: Incoming, signal?: AbortSignal): Promise<Added> {
+  const { asset, left } = await sound(ask('readAsset', { path, name }, { key: `${sha} ${name}`, apart: path, signal }));
+  await keep(sha, size, asset, path);
   return { sha, asset, left };
 }
 
@@ -75,12 +56,13 @@ export interface Added {
   readonly left: readonly string[];
 }
 
-async function keep(sha: string, size: number, asset: Asset, place: (path: string) => Promise<void>): Promise<void> {
+/** Moves a file to where files are kept, and notes what it is. */
+async function keep(sha: string, size: number, asset: Asset, path: string): Promise<void> {
   const present = await stat(assetPath(sha)).then(
     (facts) => facts.size === size,
     () => false,
   );
-  if (!present) await place(assetPath(sha));
+  if (!present) await rename(path, assetPath(sha));
   const { models, write } = await store();
   await write((transaction) =>
     models.assets.upsert(
@@ -90,20 +72,41 @@ async function keep(sha: string, size: number, asset: Asset, place: (path: strin
   );
 }
 
-/** Takes in every asset of a working file: each is read as if it came alone, and the job gets what was found. */
-export async function addWorkingAssets(job: Job, assets: ReadonlyMap<string, Uint8Array>): Promise<Job> {
-  const read = new Map<string, Asset>();
-  for (const [sha, bytes] of assets) {
-    const claimed = job.assets[sha];
-    if (!claimed) continue;
-    read.set(sha, (await sound(readAs(claimed.kind, claimed.name, bytes, HOW))).asset);
+/**
+ * Opens a working file or a job file that came in as a new job. Every file in it is read as if it came alone, and the job gets what
+ * was found; nothing is kept before everything was read.
+ * @throws Problem when it cannot be opened
+ */
+export async function openIncoming({ path, sha }: Incoming, signal?: AbortSignal): Promise<JobSummary> {
+  const folder = join(incomingFolder(), randomUUID());
+  await mkdir(folder);
+  try {
+    const opened = await ask('openJobFile', { path, folder }, { key: sha, apart: folder, signal });
+    if (!opened.ok)
+      throw new Problem(422, 'This file cannot be opened as a job.', opened.problems.join(' '), {
+        problems: opened.problems,
+      });
+    const { job, from, files } = opened;
+    const read = new Map<string, Asset>();
+    for (const file of files) {
+      const claimed = job.assets[file.sha];
+      if (!claimed) continue;
+      const { kind, name } = claimed;
+      const key = `${file.sha} ${kind} ${name}`;
+      read.set(
+        file.sha,
+        (await sound(ask('readAsset', { path: file.path, name, kind }, { key, apart: file.path, signal }))).asset,
+      );
+    }
+    for (const file of files) {
+      const asset = read.get(file.sha);
+      if (asset) await keep(file.sha, file.size, asset, file.path);
+    }
+    const assets = { ...job.assets, ...Object.fromEntries(read) };
+    return await createJob({ ...job, assets }, `Opened from a ${from}`);
+  } finally {
+    await rm(folder, { recursive: true, force: true });
   }
-  // Nothing is written before everything was read.
-  for (const [sha, asset] of read) {
-    const bytes = assets.get(sha) ?? new Uint8Array();
-    await keep(sha, bytes.length, asset, (path) => writeWhole(path, bytes));
-  }
-  return { ...job, assets: { ...job.assets, ...Object.fromEntries(read) } };
 }
 
 /** Facts of an asset, as a job holds them. */

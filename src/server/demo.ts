@@ -46,8 +46,8 @@ export async function loadDemo(): Promise<void> {
   });
   // So that the first look at it need not wait.
   for (const [sha, { kind }] of Object.entries(first?.job.assets ?? {}))
-    if (kind === 'picture') await benchPicture(sha, 'coated-fogra39', undefined);
-  if (first) await thumbnail(first.job.id, head);
+    if (kind === 'picture') await benchPicture({ sha, conversion: 'coated-fogra39', adjust: undefined }, {});
+  if (first) await thumbnail(first.job.id, head, {});
 }
 
 /** The pieces of the demo with their files, which are taken in. */

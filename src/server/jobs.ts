@@ -1,25 +1,13 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import { deflateRawSync, inflateRawSync } from 'node:zlib';
 import type { Transaction } from 'sequelize';
 import { boardFacts, readJob, type Job, type JobSummary } from '@/core/job';
 import { contentHash } from '@/core/save';
 import { history } from './history';
+import { pack, unpack } from './packed';
 import { Problem } from './problem';
 import { store } from './store/database';
 import type { JobRow } from './store/models';
-
-/** How a state is kept. */
-export const pack = (job: Job): Buffer => deflateRawSync(JSON.stringify(job));
-
-function unpack(document: Buffer): Job {
-  const read = readJob(JSON.parse(inflateRawSync(document).toString('utf8')));
-  if (!read.ok)
-    throw new Problem(500, 'A saved state can no longer be read.', 'Restore an earlier revision.', {
-      problems: read.problems,
-    });
-  return read.job;
-}
 
 const summaryOf = (row: JobRow): JobSummary => ({
   id: row.id,
@@ -90,13 +78,16 @@ export async function readCurrent(
   return { head: row.head, job: newest, undo, redo };
 }
 
-/** One saved state. */
-export async function revision(id: string, number: number): Promise<Job> {
+/** One saved state, as it is kept. */
+export async function packedRevision(id: string, number: number): Promise<Uint8Array> {
   const { models } = await store();
   const row = await models.revisions.findOne({ where: { jobId: id, number } });
   if (!row) throw new Problem(404, `This job has no revision ${number}.`, 'Choose one from its record.');
-  return unpack(row.document);
+  return row.document;
 }
+
+/** One saved state. */
+export const revision = async (id: string, number: number): Promise<Job> => unpack(await packedRevision(id, number));
 
 export async function listRevisions(id: string) {
   await jobRow(id);

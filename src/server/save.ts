@@ -2,7 +2,8 @@ import 'server-only';
 import type { Transaction } from 'sequelize';
 import { boardFacts, type Job } from '@/core/job';
 import { contentHash, patched, type SaveAnswer, type SaveRequest, type SentStep } from '@/core/save';
-import { jobRow, pack, revision, trusted } from './jobs';
+import { jobRow, revision, trusted } from './jobs';
+import { pack } from './packed';
 import { Problem } from './problem';
 import { store } from './store/database';
 

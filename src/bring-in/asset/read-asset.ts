@@ -1,5 +1,4 @@
 import type { Asset } from '../../core/job';
-import type { DocumentReading } from '../document';
 import type { LoadPackage } from '../profile';
 
 /** What was read of a file that is brought in, or what is wrong with it. */
@@ -15,8 +14,6 @@ export type AssetReading =
 export interface HowToRead {
   /** Fetches Little CMS, for profiles. */
   readonly littleCms: LoadPackage;
-  /** Reads a PDF; left out, here and now, and not in a process of its own. */
-  readonly document?: (name: string, bytes: Uint8Array) => Promise<DocumentReading>;
 }
 
 const MB = 1024 * 1024;
@@ -79,8 +76,7 @@ export async function readAs(
       return read.ok ? { ok: true, asset: read.profile, left: [] } : read;
     }
     case 'document': {
-      const readDocument = how.document ?? (await import('../document')).readDocument;
-      const read = await readDocument(name, bytes);
+      const read = await (await import('../document')).readDocument(name, bytes);
       return read.ok ? { ok: true, asset: read.document, left: [] } : read;
     }
   }

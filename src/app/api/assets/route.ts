@@ -8,5 +8,5 @@ import { route } from '@/server/respond';
 export const POST = route(async (request) => {
   const name = new URL(request.url).searchParams.get('name')?.slice(0, 255);
   if (!name) throw new Problem(400, 'The file’s name is missing.', 'Drop the file again.');
-  return withIncoming(request, MAX_ASSET_BYTES, (file) => addIncoming(name, file));
+  return withIncoming(request, MAX_ASSET_BYTES, (file) => addIncoming(name, file, request.signal));
 });

@@ -1,9 +1,9 @@
 import { wholeNumber, type Params } from '@/server/params';
 import { route } from '@/server/respond';
 import { file } from '@/server/files';
-import { thumbnail } from '@/server/views';
+import { by, thumbnail } from '@/server/views';
 
 export const GET = route<Params<'id'>>(async (request, { params }) => {
   const number = wholeNumber(new URL(request.url).searchParams.get('rev'), 'A revision');
-  return file(await thumbnail((await params).id, number), 'image/png', 'forever');
+  return file(await thumbnail((await params).id, number, by(request)), 'image/png', 'forever');
 });

@@ -1,10 +1,10 @@
 import { wholeNumber, type Params } from '@/server/params';
 import { file } from '@/server/files';
 import { route } from '@/server/respond';
-import { benchPage } from '@/server/views';
+import { benchPage, by } from '@/server/views';
 
 /** A page of a PDF that was brought in, as a picture for the bench. */
-export const GET = route<Params<'sha' | 'page'>>(async (_request, { params }) => {
+export const GET = route<Params<'sha' | 'page'>>(async (request, { params }) => {
   const { sha, page } = await params;
-  return file(await benchPage(sha, wholeNumber(page, 'The page')), 'image/png', 'forever');
+  return file(await benchPage(sha, wholeNumber(page, 'The page'), by(request)), 'image/png', 'forever');
 });
