@@ -1,4 +1,5 @@
 import next from 'eslint-config-next';
+import regexp from 'eslint-plugin-regexp';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
@@ -27,6 +28,16 @@ export default tseslint.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': ['error', { disallowTypeAnnotations: false }],
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+    },
+  },
+  {
+    // What is searched through may come from outside, and be of any length.
+    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    ignores: ['src/testing/**', '**/*.test.ts'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'certain' }],
+      'regexp/no-super-linear-move': ['error', { report: 'certain', ignoreSticky: true }],
     },
   },
   { files: ['**/*.mjs'], extends: [tseslint.configs.disableTypeChecked] },

@@ -4,8 +4,8 @@ import type { DeskSide } from './desk';
 /** A name that any file system takes. */
 export function fileStem(name: string): string {
   const plain = name.normalize('NFKD').replace(/[\u0300-\u036f]/g, '');
-  const words = plain.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-+|-+$/g, '');
-  return words.toLowerCase().slice(0, 80) || 'job';
+  const words = plain.split(/[^A-Za-z0-9]+/).filter((word) => word !== '');
+  return words.join('-').toLowerCase().slice(0, 80) || 'job';
 }
 
 /** The beginning of a file's name for each side: job and side, the piece too where the job has several, and no name twice. */

@@ -39,10 +39,17 @@ export function colourOfProfile(icc: Uint8Array): 'rgb' | 'grey' | undefined {
   }
 }
 
+/** Where the table of tags begins, with their number, and how long each entry is (ICC.1, 7.3). */
+const [TAGS, TAG_BYTES] = [128, 12];
+
 /** What a profile says of itself; undefined for bytes that are none, or are cut short. */
 function factsOf(bytes: Uint8Array): IccProfile | undefined {
+  if (bytes.length < TAGS + 4) return undefined;
+  const buffer = Buffer.from(bytes);
+  // The package counts on what is said here: four thousand million tags take it minutes.
+  if (TAGS + 4 + buffer.readUInt32BE(TAGS) * TAG_BYTES > bytes.length) return undefined;
   try {
-    return parse(Buffer.from(bytes));
+    return parse(buffer);
   } catch {
     return undefined;
   }

@@ -17,6 +17,8 @@ export type SvgReading =
 /** Largest drawing that is read, characters, and the most shapes and steps it may have. */
 export const MAX_SVG_BYTES = 20_000_000;
 const [MOST_SHAPES, MOST_STEPS, DEEPEST] = [20_000, 400_000, 60];
+/** Elements that are looked at, those that are used several times once for each: uses within uses multiply. */
+const MOST_LOOKS = 200_000;
 
 /** Never drawn by themselves. */
 const SKIPPED = new Set([
@@ -40,8 +42,8 @@ export function readSvg(text: string): SvgReading {
   let document: Document;
   try {
     document = new DOMParser({ onError: onErrorStopParsing }).parseFromString(text, 'image/svg+xml');
-  } catch (error) {
-    return bad(`This SVG cannot be read: ${error instanceof Error ? error.message.slice(0, 120) : 'it is broken'}.`);
+  } catch {
+    return bad('This SVG is broken: it is not well-formed XML. Open it in the program it comes from and save it again.');
   }
   const root = document.documentElement;
   if (root?.localName !== 'svg') return bad('This file has no drawing in it.');
@@ -57,7 +59,11 @@ export function readSvg(text: string): SvgReading {
 const bad = (problem: string): SvgReading => ({ ok: false, problem });
 
 const sheetOf = (root: Element): StyleSheet =>
-  Array.from(root.getElementsByTagName('style')).flatMap((style) => readStyleSheet(style.textContent ?? ''));
+  readStyleSheet(
+    Array.from(root.getElementsByTagName('style'))
+      .map((style) => style.textContent ?? '')
+      .join('\n'),
+  );
 
 /** The elements directly within another. */
 function* elementsIn(parent: Element): Generator<Element> {
@@ -70,6 +76,7 @@ class Walker {
   readonly left = new Set<string>();
   problem = '';
   private steps = 0;
+  private looks = 0;
   private readonly byId = new Map<string, Element>();
 
   constructor(
@@ -86,6 +93,9 @@ class Walker {
   }
 
   walk(element: Element, transforms: readonly string[], inherited: Styles, opacity: number, depth: number): void {
+    this.looks += 1;
+    if (this.looks > MOST_LOOKS)
+      this.problem ||= 'Parts of this SVG are used within each other too often. Save it without repeated parts.';
     const name = element.localName ?? '';
     const words = LEFT_WORDS[name];
     if (words) this.left.add(words);
@@ -98,7 +108,10 @@ class Walker {
     if (name === 'use') return this.use(element, all, styles, here, depth);
     const data = dataOf(element);
     if (data !== undefined) this.shape(data, all, styles, here);
-    for (const child of elementsIn(element)) this.walk(child, all, styles, here, depth + 1);
+    for (const child of elementsIn(element)) {
+      if (this.problem) return;
+      this.walk(child, all, styles, here, depth + 1);
+    }
   } // prettier-ignore
 
   /** Only what is in the same file; a use of itself ends at the greatest depth. */

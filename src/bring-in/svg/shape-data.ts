@@ -13,7 +13,7 @@ const MOST_LENGTH = 1_000_000;
 
 /** A number of an attribute in the drawing’s own units; physical units are turned into them. */
 export function numberOf(text: string | null, otherwise = 0): number {
-  const found = /^\s*([+-]?\d*\.?\d+(?:e[+-]?\d+)?)\s*([a-z]*)\s*$/i.exec(text ?? '');
+  const found = /^([+-]?(?:\d+(?:\.\d+)?|\.\d+)(?:e[+-]?\d+)?)\s*([a-z]*)$/i.exec(text?.trim() ?? '');
   if (!found) return otherwise;
   const value = Number(found[1]);
   const per = MM[(found[2] ?? '').toLowerCase()];

@@ -22,24 +22,66 @@ const declarations = (text: string): Styles =>
     }),
   ); // prettier-ignore
 
-/** A style sheet of plain rules: by element, class or id, as drawing programs write them. */
-export type StyleSheet = readonly { readonly selector: string; readonly styles: Styles }[];
+interface Rule {
+  /** Its place in the sheet: what comes later counts more. */
+  readonly place: number;
+  readonly styles: Styles;
+}
+
+/** A style sheet of plain rules, as drawing programs write them, by element (`g`), class (`.a`) or id (`#a`). */
+export type StyleSheet = ReadonlyMap<string, readonly Rule[]>;
 
 /** Most rules and characters of style sheets that are read. */
 const [MOST_RULES, MOST_TEXT] = [2000, 200_000];
 
 export function readStyleSheet(text: string): StyleSheet {
-  const plain = text.slice(0, MOST_TEXT).replace(/\/\*[\s\S]*?\*\//g, '');
-  return [...plain.matchAll(/([^{}]+)\{([^{}]*)\}/g)].slice(0, MOST_RULES).flatMap(([, selectors = '', body = '']) =>
-    selectors.split(',').map((selector) => ({ selector: selector.trim(), styles: declarations(body) })),
-  );
-} // prettier-ignore
+  const sheet = new Map<string, Rule[]>();
+  let place = 0;
+  for (const { selectors, body } of rulesOf(withoutComments(text.slice(0, MOST_TEXT))).slice(0, MOST_RULES)) {
+    const styles = declarations(body);
+    for (const selector of selectors.split(',').map((s) => s.trim())) {
+      const rules = sheet.get(selector) ?? [];
+      rules.push({ place, styles });
+      sheet.set(selector, rules);
+      place += 1;
+    }
+  }
+  return sheet;
+}
 
-function matches(selector: string, element: Element): boolean {
-  const classes = (element.getAttribute('class') ?? '').split(/\s+/);
-  if (selector.startsWith('.')) return classes.includes(selector.slice(1));
-  if (selector.startsWith('#')) return element.getAttribute('id') === selector.slice(1);
-  return selector === element.localName;
+function withoutComments(text: string): string {
+  let plain = '';
+  let at = 0;
+  for (;;) {
+    const begin = text.indexOf('/*', at);
+    if (begin < 0) return plain + text.slice(at);
+    plain += text.slice(at, begin);
+    const end = text.indexOf('*/', begin + 2);
+    if (end < 0) return plain;
+    at = end + 2;
+  }
+}
+
+/** Selectors and what stands in braces after them; of braces within braces the innermost. */
+function rulesOf(text: string): readonly { readonly selectors: string; readonly body: string }[] {
+  return text
+    .split('}')
+    .slice(0, -1)
+    .flatMap((rule) => {
+      const [selectors, body] = rule.split('{').slice(-2);
+      return selectors !== undefined && body !== undefined ? [{ selectors, body }] : [];
+    });
+}
+
+/** What the sheet says of an element, from the first rule to the last. */
+function ruledStyles(element: Element, sheet: StyleSheet): readonly Styles[] {
+  if (sheet.size === 0) return [];
+  const classes = (element.getAttribute('class') ?? '').split(/\s+/).map((name) => `.${name}`);
+  const names = new Set([...classes, `#${element.getAttribute('id') ?? ''}`, element.localName ?? '']);
+  return [...names]
+    .flatMap((name) => sheet.get(name) ?? [])
+    .sort((a, b) => a.place - b.place)
+    .map((rule) => rule.styles);
 }
 
 /** The styles of an element: inherited, then its attributes, then the style sheet, then its own `style`. */
@@ -51,7 +93,7 @@ export function stylesOf(element: Element, inherited: Styles, sheet: StyleSheet)
       return value === null ? [] : [[name, value]];
     }),
   );
-  const ruled = sheet.filter((rule) => matches(rule.selector, element)).map((rule) => rule.styles);
+  const ruled = ruledStyles(element, sheet);
   const own = declarations(element.getAttribute('style') ?? '');
   const all: Record<string, string> = Object.assign({}, handed, attributes, ...ruled, own) as Record<string, string>;
   for (const [name, value] of Object.entries(all)) if (value === 'inherit') all[name] = inherited[name] ?? '';
@@ -78,7 +120,11 @@ function colourOf(value: string): SolidPaint | undefined {
   return found;
 }
 
+/** No colour takes more characters to say. */
+const LONGEST_COLOUR = 200;
+
 function read(value: string): SolidPaint | undefined {
+  if (value.length > LONGEST_COLOUR) return undefined;
   try {
     const [r = 0, g = 0, b = 0] = new Color(value).to('srgb').coords.map((c) => Math.min(Math.max(c ?? 0, 0), 1));
     return { kind: 'rgb', r: Math.round(r * 255), g: Math.round(g * 255), b: Math.round(b * 255) };

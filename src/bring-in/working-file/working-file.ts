@@ -5,6 +5,9 @@ export const MAX_WORKING_BYTES = 1024 * 1024 * 1024;
 const MAX_ENTRIES = 2_000;
 const MAX_JOB_BYTES = 64 * 1024 * 1024;
 
+/** How many times its size a deflated entry can hold at most (RFC 1951: 258 bytes in two bits). */
+const MOST_GROWTH = 1032;
+
 const JOB_ENTRY = 'job.json';
 const ASSET_ENTRY = /^assets\/([0-9a-f]{64})$/;
 
@@ -38,12 +41,16 @@ export function readWorkingFile(bytes: Uint8Array, hash: (bytes: Uint8Array) => 
   const strange: string[] = [];
   let count = 0;
   let total = 0;
+  let packed = 0;
   let files: Record<string, Uint8Array>;
   try {
     files = unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
+      filter: ({ name, size, originalSize }) => {
         count += 1;
         total += originalSize;
+        packed += size;
+        // Entries that share their bytes, or say that they hold more than bytes can hold, are made to fill the memory.
+        if (packed > bytes.length || originalSize > MOST_GROWTH * (size + 1)) throw new Error('not a sound zip');
         if (name !== JOB_ENTRY && !ASSET_ENTRY.test(name)) {
           strange.push(name);
           return false;

@@ -24,7 +24,8 @@ export function allowance(label: string, help: string, more: More = {}): Paramet
       const [school = '', length] = text
         .trim()
         .toLowerCase()
-        .split(/\s*:\s*/, 2);
+        .split(':', 2)
+        .map((part) => part.trim());
       const at = text.length - (length?.length ?? 0);
       if (school === 'even' && length === undefined) return ok({ school });
       if (school === 'thickness' && length === undefined) return ok({ school, mm: null });

@@ -30,8 +30,8 @@ export function readLines(text: string, context: FieldContext): { readonly lines
       if (!process) return wrong(`A line begins with what is done: ${PROCESSES.join(', ')}.`);
       const rest = words.slice(process.length).trim();
       const every = /^every\s+1\s*\/\s*(\d+)\s+(across|down)$/i.exec(rest);
-      const placed = /^at\s+([xy])\s+(.+)$/i.exec(rest);
-      const edge = /^(.+?)\s+from\s+(left|right|top|bottom)$/i.exec(rest);
+      const placed = /^at\s+([xy])\s+(\S.*)$/i.exec(rest);
+      const edge = /\sfrom\s+(left|right|top|bottom)$/i.exec(rest);
       if (every) {
         const parts = Number(every[1]);
         if (parts < 2 || parts > 100) return wrong('Divide into 2 to 100 parts.');
@@ -42,9 +42,9 @@ export function readLines(text: string, context: FieldContext): { readonly lines
         if (bad) return wrong(bad.error.message);
         lines.push({ process, saying: { kind: 'at', axis: placed[1]?.toLowerCase() === 'x' ? 'x' : 'y', at: read.flatMap((r) => (r.ok ? [r.value] : [])) } });
       } else if (edge) {
-        const read = parseLength(edge[1] ?? '', context);
+        const read = parseLength(rest.slice(0, edge.index).trim(), context);
         if (!read.ok) return wrong(read.error.message);
-        lines.push({ process, saying: { kind: 'from', mm: read.value, edge: edge[2]?.toLowerCase() as 'left' } });
+        lines.push({ process, saying: { kind: 'from', mm: read.value, edge: edge[1]?.toLowerCase() as 'left' } });
       } else return wrong(`Say where: ${LINES_HELP}`);
     }
     at += part.length + 1;

@@ -11,8 +11,8 @@ import {
 import { measuresOf, type NamedMeasure } from './named-measure';
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
-const BEFORE = new RegExp(`^\\s*([-−–]?)\\s*(?:(${NUMBER})\\s*[×x*·]\\s*)?$`);
-const AFTER = new RegExp(`^\\s*(?:([×x*·÷/])\\s*(${NUMBER})\\s*)?(?:([-−–+])\\s*(.+))?$`);
+const BEFORE = new RegExp(`^([-−–]?)\\s*(?:(${NUMBER})\\s*[×x*·])?$`);
+const AFTER = new RegExp(`^(?:([×x*·÷/])\\s*(${NUMBER})\\s*)?(?:([-−–+])\\s*(\\S.*))?$`);
 
 const toNumber = (text: string): number => Number(text.replace(',', '.'));
 const isMinus = (sign: string | undefined): boolean => sign !== undefined && sign !== '' && sign !== '+';
@@ -30,9 +30,9 @@ export function readLength(text: string, context: FieldContext, measures: readon
     .find((m) => low.includes(m.name.toLowerCase()));
   if (!named) return parseLength(text, context);
   const at = low.indexOf(named.name.toLowerCase());
-  const before = BEFORE.exec(text.slice(0, at));
+  const before = BEFORE.exec(text.slice(0, at).trim());
   const end = at + named.name.length;
-  const after = AFTER.exec(text.slice(end));
+  const after = AFTER.exec(text.slice(end).trimStart());
   if (!before || !after) {
     const place = before ? { at: end, length: text.length - end } : { at: 0, length: at };
     const message = `Beside “${named.name}” a factor and a distance can stand: 2 × ${named.name} + 3 mm.`;

@@ -16,8 +16,9 @@ export interface PaintNames {
   readonly swatches?: readonly Pick<Swatch, 'name'>[] | undefined;
 }
 
-/** Name, and percent where it says any: `Silver`, `Silver 60`, `“Headings” 40 %`. */
-const NAMED = /^["“”']?(.+?)["“”']?(?:\s+(\d+(?:[.,]\d+)?)\s*%?)?$/;
+/** Percent at the end of a name: `Silver 60`, `“Headings” 40 %`. */
+const PERCENT = /\s(\d+(?:[.,]\d+)?)\s*%?$/;
+const QUOTES = /^["“”']|["“”']$/g;
 
 const isCalled = (name: string, words: string): boolean => name.toLowerCase() === words.toLowerCase();
 
@@ -26,7 +27,9 @@ function readNamed(words: string, { inks = [], swatches = [] }: PaintNames): Sol
   const shares: SpotShare[] = [];
   let build = { c: 0, m: 0, y: 0, k: 0 };
   for (const part of words.split('+').map((p) => p.trim())) {
-    const [, said = '', number] = NAMED.exec(part) ?? [];
+    const end = PERCENT.exec(part);
+    const said = (end ? part.slice(0, end.index) : part).trim().replace(QUOTES, '');
+    const number = end?.[1];
     const tint = number === undefined ? 100 : percent(number);
     if (tint > 100) return undefined;
     // A name may end in a number itself.

@@ -15,7 +15,12 @@ const DECIMALS: Readonly<Record<Unit, number>> = {
 /** A number with at most so many decimals and no trailing zeros: 94.133, 210, 0.5. */
 export function formatNumber(value: number, decimals = 3): string {
   const text = value.toFixed(decimals);
-  const trimmed = text.includes('.') ? text.replace(/0+$/, '').replace(/\.$/, '') : text;
+  let end = text.length;
+  if (text.includes('.')) {
+    while (text[end - 1] === '0') end -= 1;
+    if (text[end - 1] === '.') end -= 1;
+  }
+  const trimmed = text.slice(0, end);
   return trimmed === '-0' ? '0' : trimmed;
 }
 

@@ -29,7 +29,7 @@ const INCH: Readonly<Record<string, readonly [number, number]>> = {
 
 const ISO_BY_NAME = new Map(Object.entries(ISO).map(([name, sides]) => [name.replace(/ /g, ''), sides]));
 
-const ORIENTATION = /\s*\b(landscape|portrait)\b\s*/;
+const ORIENTATION = /\b(landscape|portrait)\b/;
 
 /** Every paper name a size field knows, as people write them. */
 export const PAPER_NAMES: readonly string[] = [
@@ -48,7 +48,7 @@ export function paperSize(name: string): Size | undefined {
     .toLowerCase()
     .replace(/[-_\s]+/g, ' ');
   const turn = ORIENTATION.exec(clean)?.[1];
-  const bare = clean.replace(ORIENTATION, ' ').trim().replace(/^us /, '');
+  const bare = clean.replace(ORIENTATION, '').replace('  ', ' ').trim().replace(/^us /, '');
   const iso = ISO_BY_NAME.get(bare.replace(/ /g, ''));
   const inch = Object.hasOwn(INCH, bare) ? INCH[bare] : undefined;
   const sides = iso ?? inch?.map((side) => side * 25.4);

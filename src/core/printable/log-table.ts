@@ -95,7 +95,7 @@ interface Column extends Track {
 /** Columns with a width have it; the others share what is left. */
 function widths(text: string, room: Mm, { write }: PrintableContext): readonly Column[] {
   const read = linesOf(text).map((line) => {
-    const [heading = '', width] = line.split(/\s*=\s*/, 2);
+    const [heading = '', width] = line.split('=', 2).map((part) => part.trim());
     if (width === undefined) return { heading, width: undefined };
     const length = parseLength(width, { unit: 'mm', ppi: 300 });
     if (!length.ok || length.value <= 0) throw new Impossible('columns', `“${line}”: the width is a length, such as Time = 18 mm.`);

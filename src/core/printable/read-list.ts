@@ -13,7 +13,10 @@ export function readList(text: string): Read {
   const sections: Section[] = [];
   for (const line of text.split('\n')) {
     if (line.trim() === '') continue;
-    const [, heading = '', rows = ''] = /^(.*?)(?::\s*(\d+|rest))?\s*$/i.exec(line.trim()) ?? [];
+    const colon = line.lastIndexOf(':');
+    const said = colon < 0 ? '' : line.slice(colon + 1).trim();
+    const rows = /^(?:\d+|rest)$/i.test(said) ? said : '';
+    const heading = rows === '' ? line : line.slice(0, colon);
     if (Number(rows) > 500) return { ok: false, message: `“${line}” asks for more rows than a page has: 500 at most.` };
     sections.push({ heading: heading.trim(), rows: rows === '' || rows.toLowerCase() === 'rest' ? undefined : Number(rows) });
   }

@@ -10,7 +10,7 @@ const COUNTS: Readonly<Record<string, number>> = { M: 2, L: 2, C: 6, Z: 0 };
 export function readPathData(data: string): { readonly ok: true; readonly path: Path } | { readonly ok: false; readonly problem: string } {
   const path: Segment[] = [];
   for (const [, letter = '', rest = ''] of data.matchAll(/([MLCZ])([^MLCZ]*)/g)) {
-    const numbers = rest.match(/-?\d*\.?\d+(?:[eE][+-]?\d+)?/g)?.map(Number) ?? [];
+    const numbers = rest.match(/-?(?:\d+(?:\.\d+)?|\.\d+)(?:[eE][+-]?\d+)?/g)?.map(Number) ?? [];
     const per = COUNTS[letter] ?? 0;
     if (per === 0) {
       path.push(['Z']);

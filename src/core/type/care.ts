@@ -63,7 +63,7 @@ function habitsOf(language: string): readonly Habit[] {
     fixed('sign', /(?<=\d ?)x(?= ?\d)/g, '×'),
     fixed('sign', /\(c\)(?= ?\d{4})/gi, '©'),
     ...(base === 'en' ? [{ what: 'ordinal' as const, find: /(?<!\d)(\d{1,4})(st|nd|rd|th)\b/g, right: (m: RegExpExecArray) => (m[2] === english(Number(m[1])) ? undefined : `${m[1] ?? ''}${english(Number(m[1]))}`) }] : []),
-    ...(base === 'fr' ? [fixed('ordinal', /(?<=\b1)ère\b/g, 're'), fixed('ordinal', /(?<=\b(?:[2-9]|\d\d+))(?:i?ème)\b/g, 'e')] : []),
+    ...(base === 'fr' ? [fixed('ordinal', /(?<=\b1)ère\b/g, 're'), fixed('ordinal', /(?<=\b(?:[2-9]|\d{2,6}))(?:i?ème)\b/g, 'e')] : []),
     ...(['es', 'it', 'pt'].includes(base) ? [fixed('ordinal', /(?<=\b\d{1,3}\.?)o\b/g, 'º'), fixed('ordinal', /(?<=\b\d{1,3}\.?)a\b/g, 'ª')] : []),
   ];
 } // prettier-ignore

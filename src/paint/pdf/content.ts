@@ -13,7 +13,7 @@ import type {
   StrokeStyle,
 } from '../../core/drawing';
 import { edges, grow, isIdentity, pathBounds, rectPath, type Matrix, type Rect } from '../../core/layout';
-import { MM_PER_PT } from '../../core/measure';
+import { MM_PER_PT, formatNumber } from '../../core/measure';
 import type { ShapingFont } from '../../core/type';
 import { num, textString } from './objects';
 import { plateColour, type Plate } from './spaces';
@@ -89,7 +89,7 @@ export const itemsContent = (items: readonly Item[], context: ContentContext): s
   items.map((item) => drawItem(item, context)).join('');
 
 /** The page matrix carries ten decimals, so that a box 20 m away still lands within a thousandth of a point. */
-const precise = (value: number): string => value.toFixed(10).replace(/\.?0+$/, '');
+const precise = (value: number): string => formatNumber(value, 10);
 
 function drawItem(item: Item, context: ContentContext): string {
   const clip = item.clip ? `${pathOperators(item.clip.path)}${item.clip.rule === 'evenodd' ? 'W*' : 'W'} n\n` : '';

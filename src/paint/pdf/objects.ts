@@ -11,6 +11,7 @@ import {
   type PDFContext,
   type PDFRef,
 } from '@cantoo/pdf-lib';
+import { formatNumber } from '../../core/measure';
 
 const encoder = new TextEncoder();
 export const utf8 = (s: string): Uint8Array => encoder.encode(s);
@@ -87,7 +88,4 @@ export const addStream = (
 export type AddStream = (entries: { readonly [key: string]: Value | undefined }, bytes: Uint8Array) => PDFRef;
 
 /** Five decimals: a hundred-thousandth of a millimetre, and never an exponent. */
-export const num = (value: number): string => {
-  const text = value.toFixed(5).replace(/\.?0+$/, '');
-  return text === '-0' ? '0' : text;
-};
+export const num = (value: number): string => formatNumber(value, 5);

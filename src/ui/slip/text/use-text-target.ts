@@ -36,7 +36,11 @@ export interface TextTarget {
 
 /** The word around a caret; the caret itself where there is none. */
 function wordAt(text: string, at: number): TextRange {
-  const before = /[\p{L}\p{N}\p{M}’']*$/u.exec(text.slice(0, at))?.[0].length ?? 0;
+  const before =
+    text
+      .slice(0, at)
+      .split(/[^\p{L}\p{N}\p{M}’']/u)
+      .at(-1)?.length ?? 0;
   const after = /^[\p{L}\p{N}\p{M}’']*/u.exec(text.slice(at))?.[0].length ?? 0;
   return [at - before, at + after];
 }
