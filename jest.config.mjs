@@ -5,7 +5,7 @@
  */
 const config = {
   testMatch: ['<rootDir>/src/**/*.test.ts'],
-  runner: ['jest-light-runner', { runtime: 'child_process' }],
+  runner: '<rootDir>/scripts/test-runner.mjs',
   maxWorkers: 2,
 };
 

@@ -118,7 +118,7 @@ test('the page shows how far a file is, sends it again when the line broke, and 
   await begin(page, 'Much to bring in');
   await page.keyboard.press('Alt+3');
   const input = page.getByLabel('Pictures, drawings, PDFs and fonts to bring in');
-  const list = page.getByRole('region', { name: 'On its way to the server' });
+  const list = page.getByRole('region', { name: 'Files being brought in' });
 
   let tries = 0;
   await page.route('**/api/assets?name=*', (route) => {

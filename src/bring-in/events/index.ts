@@ -49,6 +49,7 @@ function linesOf(event: InstanceType<typeof ICAL.Event>, year: number): readonly
   const length = daysOf(event, first);
   if (!event.isRecurring()) return spread(first, length, name);
   const rule = event.component.getFirstPropertyValue('rrule');
+  if (rule instanceof ICAL.Recur && isNever(rule)) return [];
   const isYearly = rule instanceof ICAL.Recur && rule.freq === 'YEARLY' && rule.interval === 1 && Object.keys(rule.parts).every((p) => p === 'BYMONTH' || p === 'BYMONTHDAY') && rule.until === null && rule.count === null;
   if (isYearly && length === 1) return [`${two(start.month)}-${two(start.day)} ${name}`];
   const out: string[] = [];
@@ -61,6 +62,17 @@ function linesOf(event: InstanceType<typeof ICAL.Event>, year: number): readonly
   }
   return out;
 } // prettier-ignore
+
+/** Days of each month at most. */
+const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+
+/** Whether a rule names days that no month of it has, such as the 31st of February: the package would look for one for ever. */
+function isNever({ parts }: InstanceType<typeof ICAL.Recur>): boolean {
+  const { BYMONTH: months, BYMONTHDAY: days } = parts as Readonly<Record<string, readonly number[] | undefined>>;
+  if (!days) return false;
+  const most = Math.max(...(months ?? [1]).map((month) => MONTH_DAYS[month - 1] ?? 0));
+  return days.every((day) => Math.abs(day) > most);
+}
 
 /** How many days it takes; the end of an event of whole days is the day after its last. */
 function daysOf(event: InstanceType<typeof ICAL.Event>, first: Day): number {

@@ -9,38 +9,119 @@ const NEAR = 0.02;
 
 type Vertex = readonly [number, number];
 
+/** Most lines and arcs of a drawing, blocks counted once for each place that they are laid in. */
+const MOST_ENTITIES = 20_000;
+/** Most turns that an arc may go round. */
+const MOST_TURNS = 2;
+
 /** Every line and arc of a DXF file as one outline in millimetres; pieces that meet are joined. */
 export function readDxfOutline(text: string): OutlineReading {
   try {
     const helper = new Helper(text);
     const { insUnits } = helper.parsed.header as { insUnits?: number };
     const k = MM[insUnits ?? 0] ?? 1;
+    const problem = tooMuch(helper.parsed as unknown as Parsed);
+    if (problem !== undefined) return { ok: false, problem };
     // Y runs up in DXF.
     const runs = helper.toPolylines().polylines.map((p) => p.vertices.map(([x, y]): Vertex => [x * k, -y * k]));
     const outline = joined(runs.filter((run) => run.length > 1)).map(written).join(' ');
     return outline === '' ? { ok: false, problem: 'There is no line in this DXF.' } : { ok: true, outline };
-  } catch (error) {
-    return { ok: false, problem: `This DXF cannot be read: ${error instanceof Error ? error.message.slice(0, 120) : 'it is broken'}.` };
+  } catch {
+    return { ok: false, problem: 'This DXF is broken. Open it in the program it comes from and save it again, as plain text.' };
   }
 } // prettier-ignore
+
+interface Entity {
+  readonly type?: string;
+  readonly block?: string;
+  readonly rowCount?: number;
+  readonly columnCount?: number;
+  readonly startAngle?: number;
+  readonly endAngle?: number;
+}
+
+/** What the package reads of a file, as far as it is looked at here. */
+interface Parsed {
+  readonly entities: readonly Entity[];
+  readonly blocks: readonly { readonly name?: string; readonly entities?: readonly Entity[] }[];
+}
+
+/** Says what of a drawing would multiply beyond measure when it is drawn; undefined where nothing does. */
+function tooMuch({ entities, blocks }: Parsed): string | undefined {
+  const all = [...entities, ...blocks.flatMap((block) => block.entities ?? [])];
+  const turns = ({ startAngle = 0, endAngle = 0 }: Entity) => Math.abs(endAngle - startAngle) / (2 * Math.PI);
+  if (all.some((e) => !(turns(e) <= MOST_TURNS)))
+    return 'An arc in this DXF goes round many times. Draw it again and save the file.';
+  const inBlock = new Map(blocks.map((block) => [block.name, block.entities ?? []]));
+  const counts = new Map<string | undefined, number>();
+  const countOf = (list: readonly Entity[]): number => list.reduce((sum, e) => sum + weightOf(e), 0);
+  const weightOf = ({ type, block, rowCount = 1, columnCount = 1 }: Entity): number => {
+    if (type !== 'INSERT') return 1;
+    const before = counts.get(block);
+    // A block within itself has no end.
+    if (before === undefined) {
+      counts.set(block, Infinity);
+      counts.set(block, countOf(inBlock.get(block) ?? []));
+    }
+    return 1 + Math.max(1, rowCount) * Math.max(1, columnCount) * (counts.get(block) ?? 0);
+  };
+  return countOf(entities) <= MOST_ENTITIES
+    ? undefined
+    : `Blocks and copies in this DXF make more than ${MOST_ENTITIES} lines. Save the outline alone.`;
+}
 
 const meets = (a: Vertex | undefined, b: Vertex | undefined): boolean =>
   a !== undefined && b !== undefined && Math.hypot(a[0] - b[0], a[1] - b[1]) < NEAR;
 
+/** Ends of runs by where they are, so that those near a point are found without looking at all. */
+class Ends {
+  private readonly cells = new Map<string, number[]>();
+
+  constructor(private readonly runs: readonly (readonly Vertex[])[]) {
+    for (const [i, run] of runs.entries())
+      for (const end of [run[0], run.at(-1)]) {
+        if (!end) continue;
+        const key = this.key(end[0] / NEAR, end[1] / NEAR);
+        const cell = this.cells.get(key);
+        if (cell) cell.push(i);
+        else this.cells.set(key, [i]);
+      }
+  }
+
+  private key(x: number, y: number): string {
+    return `${Math.floor(x)} ${Math.floor(y)}`;
+  }
+
+  /** The first run with an end near a point, of those that are free. */
+  near(point: Vertex, isFree: (run: number) => boolean): number | undefined {
+    const [x, y] = [point[0] / NEAR, point[1] / NEAR];
+    const found = [-1, 0, 1].flatMap((dx) =>
+      [-1, 0, 1].flatMap((dy) => this.cells.get(this.key(x + dx, y + dy)) ?? []),
+    );
+    const fitting = found.filter(
+      (i) => isFree(i) && (meets(this.runs[i]?.[0], point) || meets(this.runs[i]?.at(-1), point)),
+    );
+    return fitting.length > 0 ? Math.min(...fitting) : undefined;
+  }
+}
+
 /** Runs put end to end where their ends meet. */
 function joined(runs: readonly (readonly Vertex[])[]): readonly (readonly Vertex[])[] {
-  const left = [...runs];
+  const ends = new Ends(runs);
+  const taken = new Set<number>();
   const out: (readonly Vertex[])[] = [];
-  for (let first = left.shift(); first; first = left.shift()) {
-    let run = [...first];
+  for (const [i, first] of runs.entries()) {
+    if (taken.has(i)) continue;
+    taken.add(i);
+    const run = [...first];
     for (;;) {
       const end = run.at(-1);
-      if (meets(run[0], end) && run.length > 2) break;
-      const at = left.findIndex((r) => meets(r[0], end) || meets(r.at(-1), end));
-      const next = left[at];
-      if (!next) break;
-      left.splice(at, 1);
-      run = [...run, ...(meets(next[0], end) ? next : [...next].reverse()).slice(1)];
+      if (!end || (meets(run[0], end) && run.length > 2)) break;
+      const at = ends.near(end, (r) => !taken.has(r));
+      const next = at === undefined ? undefined : runs[at];
+      if (at === undefined || !next) break;
+      taken.add(at);
+      for (const vertex of (meets(next[0], end) ? next : [...next].reverse()).slice(1)) run.push(vertex);
     }
     out.push(run);
   }

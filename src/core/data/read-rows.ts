@@ -14,7 +14,10 @@ export function readRows(text: string, most = MOST_DATA_ROWS): RowsReading {
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   // A single column has no separator to be found; that is no fault.
   const [fault] = errors.filter((e) => e.type !== 'Delimiter');
-  if (fault) return { ok: false, problem: `Row ${(fault.row ?? 0) + 1}: ${fault.message}.` };
+  if (fault) {
+    const where = `Row ${(fault.row ?? 0) + 1}`;
+    return { ok: false, problem: `${where} begins a cell with a quotation mark and does not end it. Mend it in the spreadsheet.` };
+  }
   if (data.length === 0) return { ok: false, problem: 'There is nothing in it.' };
   if (data.length > most) return { ok: false, problem: `It has ${data.length} rows; at most ${most} are taken.` };
   return { ok: true, rows: data.map((row) => row.map((cell) => cell.trim().replace(/\r\n?/g, '\n'))) };

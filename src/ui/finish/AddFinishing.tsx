@@ -2,7 +2,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { readOutlineFile } from '@/bring-in/outline';
 import { elementsOn, paintsOf, pictureAsset, styleBook, type Finishing } from '@/core/job';
 import { COATINGS, PROCESSES, type Coating, type Process } from '@/core/shop';
 import { ChoiceField } from '../field/ChoiceField';
@@ -12,6 +11,7 @@ import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
+import { readOutline } from '../shell/read-outline';
 import { PROCESS_WORDS, TRACE_WORDS } from './words';
 
 interface Props {
@@ -90,7 +90,7 @@ export function AddLine({ onAdd }: Props) {
   const add = (course: Extract<Finishing, { does: 'line' }>['course']) =>
     onAdd({ does: 'line', id: freshId(), process, course, past: 0 });
   const take = async (file: File) => {
-    const read = readOutlineFile(await file.text());
+    const read = await readOutline(file);
     if (read.ok) add({ course: 'drawing', path: read.outline });
     else say({ tone: 'problem', text: `${file.name}: ${read.problem}` });
   };

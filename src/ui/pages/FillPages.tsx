@@ -8,7 +8,6 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useMemo, useRef, useState } from 'react';
-import { readRows } from '@/core/data';
 import { facingOf, pageName } from '@/core/format';
 import { fillPages, pageCount, withBase, type Asset, type NamedRows, type SideName } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
@@ -20,6 +19,7 @@ import { useDesk } from '../job/use-desk';
 import { wordsOf } from '../shell/api';
 import { addAsset } from '../shell/bring-in';
 import { useSay } from '../shell/Messages';
+import { readData } from '../shell/read-data';
 
 interface Props {
   /** The page that takes the first row. */
@@ -63,7 +63,7 @@ export function FillPages({ from, onClose }: Props) {
   }, [sets, piece, left, right, rows, pictures]);
 
   const take = async (file: File) => {
-    const read = readRows(await file.text());
+    const read = await readData(file);
     if (!read.ok || read.rows.length < 2) {
       setProblem(`${file.name}: ${read.ok ? 'It needs a row that names the columns, and at least one below it.' : read.problem}`);
       return;

@@ -1,22 +1,19 @@
 'use client';
 import Box from '@mui/material/Box';
+import type { ReadEvents } from '@/bring-in/events';
 import type { PrintableElement } from '@/core/job';
 import { FileButton } from '../field/FileButton';
 import { useDecisions } from './use-decisions';
 import { useSay } from '../shell/Messages';
-
-/** Longest file that is read here, bytes. */
-const MOST_BYTES = 4 * 1024 * 1024;
+import { readFile } from '../shell/read-file';
 
 /** Brings days and their names in from a calendar file. */
 export function EventsFile({ element }: { readonly element: PrintableElement }) {
   const change = useDecisions(element);
   const say = useSay();
   const bring = async (file: File) => {
-    if (file.size > MOST_BYTES) return say({ tone: 'problem', text: `${file.name} is larger than 4 MB: keep only the days that the calendar shows.` });
-    const { readEvents } = await import('@/bring-in/events');
     const year = typeof element.content['year'] === 'number' ? element.content['year'] : new Date().getFullYear();
-    const read = readEvents(await file.text(), year);
+    const read = await readFile(file, { mostMb: 4, larger: 'Keep only the days that the calendar shows.', read: async (readers, text): Promise<ReadEvents> => readers.events(text, year) });
     if (!read.ok) return say({ tone: 'problem', text: `${file.name}: ${read.problem}` });
     const before = typeof element.content['events'] === 'string' ? element.content['events'] : '';
     const known = new Set(before.split('\n'));

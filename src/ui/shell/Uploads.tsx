@@ -3,24 +3,25 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Paper from '@mui/material/Paper';
+import { useEffect, useState } from 'react';
+import { useGoing, type Going } from './going';
 import { FACES } from './theme';
-import { useUploads, type Going } from './upload';
 
-/** Smaller files are there before anybody could read about them, bytes. */
-const WORTH_SAYING = 2_000_000;
+/** What takes less than this, ms, is there before anybody could read about it. */
+const WORTH_SAYING = 800;
 
 const mb = (bytes: number): string => (bytes / 1_000_000).toFixed(1);
 
-/** What is on its way to the server, how far it is, and a way to stop it. */
+/** Files that are being brought in, how far they are, and a way to stop each. */
 export function Uploads() {
-  const going = useUploads((s) => s.going).filter(({ size, waits }) => size > WORTH_SAYING || waits);
+  const { going } = useGoing();
   if (going.length === 0) return null;
   return (
     <Paper
       component="section"
-      aria-label="On its way to the server"
+      aria-label="Files being brought in"
       elevation={6}
-      sx={{ position: 'fixed', left: 24, bottom: 88, width: 350, p: 1.5, zIndex: 'snackbar', display: 'grid', gap: 1 }}
+      sx={{ position: 'fixed', left: 24, bottom: 88, width: 350, zIndex: 'snackbar', display: 'grid' }}
     >
       {going.map((file) => (
         <File key={file.id} file={file} />
@@ -29,10 +30,28 @@ export function Uploads() {
   );
 }
 
-function File({ file: { id, name, size, sent, waits, stop } }: { readonly file: Going }) {
-  const isThere = sent >= size;
+/** Whether something has gone on for so long that it is worth saying. */
+function useIsLong(since: number): boolean {
+  const [isLong, setIsLong] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setIsLong(true), since + WORTH_SAYING - Date.now());
+    return () => clearTimeout(timer);
+  }, [since]);
+  return isLong;
+}
+
+function wordsOf({ how, size, sent, waits }: Going): string {
+  if (how === 'read') return `${mb(size)} MB are being read.`;
+  if (waits) return 'The line broke; it is sent again.';
+  return sent >= size ? `${mb(size)} MB arrived; it is being read.` : `${mb(sent)} of ${mb(size)} MB`;
+}
+
+function File({ file }: { readonly file: Going }) {
+  const { id, name, how, size, sent, waits, stop } = file;
+  if (!useIsLong(file.since)) return null;
+  const isCounted = how === 'sent' && sent < size && !waits;
   return (
-    <Box sx={{ display: 'grid', gap: 0.5 }}>
+    <Box sx={{ display: 'grid', gap: 0.5, p: 1.5 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', fontSize: 13.5 }}>
         <Box
           id={`going-${id}`}
@@ -45,16 +64,12 @@ function File({ file: { id, name, size, sent, waits, stop } }: { readonly file: 
         </Button>
       </Box>
       <LinearProgress
-        variant={isThere || waits ? 'indeterminate' : 'determinate'}
+        variant={isCounted ? 'determinate' : 'indeterminate'}
         value={Math.min(100, (sent / size) * 100)}
         aria-labelledby={`going-${id}`}
       />
       <Box role="status" sx={{ fontFamily: FACES.figure, fontSize: 12 }}>
-        {waits
-          ? 'The line broke; it is sent again.'
-          : isThere
-            ? `${mb(size)} MB arrived; it is being read.`
-            : `${mb(sent)} of ${mb(size)} MB`}
+        {wordsOf(file)}
       </Box>
     </Box>
   );

@@ -1,24 +1,6 @@
 import { sha256 } from '@noble/hashes/sha2.js';
-import { create } from 'zustand';
 import { ApiError, Unreachable, resultOf } from './api';
-
-/** A file on its way to the server. */
-export interface Going {
-  readonly id: string;
-  readonly name: string;
-  readonly size: number;
-  /** Bytes that were sent of it. */
-  readonly sent: number;
-  /** The line broke: it is sent again soon. */
-  readonly waits: boolean;
-  readonly stop: () => void;
-}
-
-/** Files on their way, in the order in which they were given. */
-export const useUploads = create<{ readonly going: readonly Going[] }>(() => ({ going: [] }));
-
-const change = (id: string, values: Partial<Going>): void =>
-  useUploads.setState(({ going }) => ({ going: going.map((g) => (g.id === id ? { ...g, ...values } : g)) }));
+import { beginGoing } from './going';
 
 /** How often a file is sent before it is given up, and the first of the pauses between, ms: each is twice as long. */
 const [TRIES, PAUSE] = [6, 1_000];
@@ -38,28 +20,24 @@ class Stopped extends Error {}
  * @throws ApiError, Unreachable, or an error that says it was stopped
  */
 export async function upload<T>(path: string, file: File): Promise<T> {
-  const id = crypto.randomUUID();
-  const stopping = new AbortController();
-  const { signal } = stopping;
-  const going: Going = { id, name: file.name, size: file.size, sent: 0, waits: false, stop: () => stopping.abort() };
-  useUploads.setState((s) => ({ going: [...s.going, going] }));
+  const { signal, change, end } = beginGoing(file, 'sent');
   try {
     const digest = await digestOf(file, signal);
     for (let tries = 1; ; tries += 1) {
       try {
-        const onSent = (sent: number) => change(id, { sent, waits: false });
+        const onSent = (sent: number) => change({ sent, waits: false });
         const { status, text } = await sendOnce(path, file, digest, signal, onSent);
         return resultOf(status, text) as T;
       } catch (error) {
         if (!isPassing(error) || tries >= TRIES) throw error;
-        change(id, { sent: 0, waits: true });
+        change({ sent: 0, waits: true });
         await pause(PAUSE * 2 ** (tries - 1), signal);
       }
     }
   } catch (error) {
     throw error instanceof Stopped ? new Error(`“${file.name}” was stopped. Nothing was changed.`) : error;
   } finally {
-    useUploads.setState((s) => ({ going: s.going.filter((g) => g.id !== id) }));
+    end();
   }
 }
 

@@ -1,14 +1,14 @@
 'use client';
-import { readOutlineFile } from '@/bring-in/outline';
 import { FileButton } from '../field/FileButton';
 import { useSay } from '../shell/Messages';
+import { readOutline } from '../shell/read-outline';
 import type { Resize } from './use-resize';
 
 /** Brings in the outline of an own format from an SVG or DXF file. */
 export function FromFile({ resize }: { readonly resize: Resize }) {
   const say = useSay();
   const take = async (file: File) => {
-    const read = readOutlineFile(await file.text());
+    const read = await readOutline(file);
     const problem = read.ok ? resize.refuse('outline', read.outline) : read.problem;
     if (problem !== undefined) say({ tone: 'problem', text: `${file.name}: ${problem}` });
     else if (read.ok) resize.set('outline', read.outline);

@@ -1,5 +1,4 @@
 'use client';
-import { readRows } from '@/core/data';
 import {
   MOST_COLUMNS,
   MOST_ROWS,
@@ -17,6 +16,7 @@ import { SizesField } from '../../field/SizesField';
 import { useJob } from '../../job/context';
 import { useDesk } from '../../job/use-desk';
 import { useSay } from '../../shell/Messages';
+import { readData } from '../../shell/read-data';
 import { Opener } from '../Opener';
 import { Group } from '../Slip';
 import { useChange } from '../use-change';
@@ -43,7 +43,7 @@ export function TableFields({ element }: { readonly element: Table }) {
   const context = { unit: job.unit, ppi: rules.ppi.value };
 
   const fill = async (file: File) => {
-    const read = readRows(await file.text(), MOST_ROWS);
+    const read = await readData(file, MOST_ROWS);
     if (!read.ok) return say({ tone: 'problem', text: `${file.name}: ${read.problem}` });
     set(`Words from ${file.name}`, (table) => withTableWords(table, read.rows));
     say({ tone: 'done', text: `${read.rows.length} rows from ${file.name}.` });
