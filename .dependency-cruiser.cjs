@@ -58,14 +58,20 @@ module.exports = {
     only(
       'cli-has-no-screen',
       '^src/cli/',
-      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/', '^src/demo/'],
+      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/', '^src/demo/', '^src/upkeep/'],
       'The same core without a screen or a server.',
+    ),
+    only(
+      'upkeep-knows-no-server',
+      '^src/upkeep/',
+      ['^src/core/'],
+      'What looks after the data runs without a server too.',
     ),
     only('demo-is-data', '^src/demo/', ['^src/core/'], 'The demo world is jobs and pictures.'),
     only(
       'server-knows-no-screen',
       '^src/server/',
-      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/', '^src/demo/'],
+      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/', '^src/demo/', '^src/upkeep/'],
       'The server keeps and makes; it shows nothing.',
     ),
     only(

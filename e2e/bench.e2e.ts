@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { begin, clickAt, dragFromTo, field, onScreen, saved, write } from './helpers';
+import { begin, clickAt, dragFromTo, field, onScreen, openChoice, saved, write } from './helpers';
 
 test.describe('laying out by hand', () => {
   test.beforeEach(async ({ page }) => {
@@ -78,7 +78,7 @@ test.describe('laying out by hand', () => {
     await dragFromTo(page, [100, 150], [8, 10]);
     await expect(page.getByText('2 elements', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: 'Align', exact: true }).click();
-    await page.getByLabel('against').click();
+    await openChoice(page.getByLabel('against'));
     await page.getByRole('option', { name: 'Oval' }).click();
     await page.getByRole('button', { name: 'Align left' }).click();
     await page.keyboard.press('Escape');
@@ -156,7 +156,7 @@ test('a figure shows its working, takes a value by hand, and gives it back', asy
 test('a new size moves everything rightly, and another unit only writes it differently', async ({ page }) => {
   await begin(page, 'Resize');
   await page.keyboard.press('x');
-  await page.getByLabel('box').click();
+  await openChoice(page.getByLabel('box'));
   await page.getByRole('option', { name: 'trim' }).click();
   await write(field(page, 'x-off centre'), '0');
   await page.keyboard.press('Alt+2');
@@ -183,7 +183,7 @@ test('a designer’s own font is brought in, chosen, and set on the bench', asyn
   await page.keyboard.press('Escape');
   const before = await page.locator('[data-element] path').first().getAttribute('d');
   await page.getByRole('button', { name: 'Letters' }).click();
-  await page.getByRole('combobox', { name: 'face' }).click();
+  await openChoice(page.getByRole('combobox', { name: 'face' }));
   await page.getByRole('option', { name: 'Spline Sans Mono' }).click();
   await expect.poll(() => page.locator('[data-element] path').first().getAttribute('d')).not.toBe(before);
   await expect(page.locator('[data-finding="missing"]')).toHaveCount(0);

@@ -3,7 +3,7 @@ import { PDFArray, PDFDict, PDFDocument, PDFName, decodePDFRawStream, type PDFRa
 import { expect, test, type Page } from '@playwright/test';
 import { toKept } from '../src/demo/keep';
 import { platesOf } from '../src/testing/programs';
-import { exportedFile, field, openJob, stored, write } from './helpers';
+import { exportedFile, field, openChoice, openJob, stored, write } from './helpers';
 import { bookmark } from './pieces/finished';
 import { Hand } from './pieces/hand';
 
@@ -41,7 +41,7 @@ test('a bookmark with matt varnish over the moons in its picture: seen on its pl
   await sheet(page).getByLabel('knocks out the print beneath').check();
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText('cuts a white hole');
   await expect.poll(() => covered(page, 'Cyan')).toBeLessThan(before - 5);
-  await page.getByRole('combobox', { name: 'layer' }).click();
+  await openChoice(page.getByRole('combobox', { name: 'layer' }));
   await page.getByRole('option', { name: 'Varnish matt' }).click();
   await expect(page.getByText('it knocks out')).toContainText('Cyan');
   const hole = platesOf(await exportedFile(page, 'press'), 1, 50);
@@ -79,7 +79,7 @@ test('a printer’s own profile is brought in, another intent is seen, and the p
   const theirs = '/usr/share/color/icc/ghostscript/default_cmyk.icc';
   await file.setInputFiles(theirs);
   await expect.poll(async () => (await stored(page)).output.profile).toMatch(/^icc-/);
-  await page.getByRole('combobox', { name: 'colours beyond it' }).click();
+  await openChoice(page.getByRole('combobox', { name: 'colours beyond it' }));
   await page.getByRole('option', { name: /^perceptual/ }).click();
   await expect.poll(async () => (await stored(page)).output.intent).toBe('perceptual');
   const pdf = await PDFDocument.load(await exportedFile(page, 'press'));

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { field, open, saved, write } from './helpers';
+import { field, open, openChoice, saved, write } from './helpers';
 
 /** Counts what a person does, and lets nothing else through. */
 function hands(page: Page) {
@@ -119,7 +119,7 @@ test.describe('set up with not one number typed that the tool can know', () => {
     await hand.press('Begin');
     await expect(figure(page, 'spine')).toContainText('6.5');
     await expect(figure(page, 'flat')).toContainText('346.5 × 240');
-    await page.getByRole('combobox', { name: 'Side or page' }).click();
+    await openChoice(page.getByRole('combobox', { name: 'Side or page' }));
     await page.getByRole('option', { name: 'page 100', exact: true }).click();
     await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /page 100/);
     expect(hand.report('catalogue').actions).toBeLessThanOrEqual(9);
@@ -148,7 +148,7 @@ test('what cannot be begun says so at its field, with what could', async ({ page
   await expect(page.getByText('take 8')).toHaveCount(0);
   await page.getByRole('radio', { name: 'Banner' }).click();
   await field('Finished size').fill('1 x 0.3 m');
-  await page.getByLabel('Pole pockets').click();
+  await openChoice(page.getByLabel('Pole pockets'));
   await page.getByRole('option', { name: 'head', exact: true }).click();
   await field('Pole').fill('400mm');
   await expect(page.getByText('A pole is thinner than the banner is high')).toBeVisible();
@@ -230,7 +230,7 @@ test('an own outline comes in from a file, an open one is refused', async ({ pag
 
 test('another printer says what changes and what then fails, before it is taken', async ({ page }) => {
   await open(page, '/jobs/demo-winter-talks?at=brief');
-  await page.getByLabel('From the shop’s printers').click();
+  await openChoice(page.getByLabel('From the shop’s printers'));
   await page.getByRole('option', { name: 'Flatbed Nine' }).click();
   const ask = page.getByRole('alertdialog');
   await expect(ask).toContainText('Bleed 0.125 in → 0.3937 in');

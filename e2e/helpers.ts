@@ -69,6 +69,14 @@ export async function dragFromTo(
   await page.mouse.up();
 }
 
+/**
+ * Opens the list of a choice, by its key: a mouse button that is let go of late, on a busy machine, chooses what lies under the pointer.
+ */
+export async function openChoice(control: Locator): Promise<void> {
+  await control.press('Enter');
+  await expect(control.page().getByRole('listbox')).toBeVisible();
+}
+
 /** Writes into a field and takes it with Enter. */
 export async function write(field: Locator, text: string): Promise<void> {
   await field.fill(text);

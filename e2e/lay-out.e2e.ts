@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { begin as beginAtSize, clickAt, dragFromTo, field, open, saved, write } from './helpers';
+import { begin as beginAtSize, clickAt, dragFromTo, field, open, openChoice, saved, write } from './helpers';
 
 /** Begins an A5 job and goes to where it is laid out. */
 async function begin(page: Page, name: string): Promise<string> {
@@ -69,7 +69,7 @@ test('elements stand in, past and mirrored with each other; gaps show; a row kee
   await bench.focus();
   await page.keyboard.press('Control+a');
   await page.keyboard.press('Control+g');
-  await page.getByRole('combobox', { name: 'stands in' }).click();
+  await openChoice(page.getByRole('combobox', { name: 'stands in' }));
   await page.getByRole('option', { name: 'a row across' }).click();
   // 138 mm of safe area, 62 mm of boxes: two gaps of 38 mm.
   const [a, b, c] = [await boxOf(page, 0), await boxOf(page, 1), await boxOf(page, 2)];
@@ -81,7 +81,7 @@ test('elements stand in, past and mirrored with each other; gaps show; a row kee
   await page.keyboard.up('Alt');
   await page.getByRole('button', { name: /^Repeat/ }).click();
   await page.getByRole('button', { name: 'Mirror image' }).click();
-  await page.getByRole('combobox', { name: 'changes' }).click();
+  await openChoice(page.getByRole('combobox', { name: 'changes' }));
   await page.getByRole('option', { name: 'top and bottom' }).click();
   await page.keyboard.press('Escape');
   await expect(page.locator('.MuiPopover-root')).toHaveCount(0);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { open, openJob, saved } from './helpers';
+import { open, openChoice, openJob, saved } from './helpers';
 
 /** The job as the server has it. */
 const stored = async (page: Page, id: string) => (await (await page.request.get(`/api/jobs/${id}`)).json()) as {
@@ -48,7 +48,7 @@ test('a template of a job: a slot for words and one for a date are filled in ano
     if ((await door.getAttribute('aria-expanded')) !== 'true') await door.click();
     await list.getByRole('button', { name, exact: true }).click();
     await page.getByRole('group', { name: 'Whole' }).getByRole('button', { name: /^More/ }).click();
-    await page.getByLabel('in a template').click();
+    await openChoice(page.getByLabel('in a template'));
     await page.getByRole('option', { name: slot, exact: true }).click();
     await page.keyboard.press('Escape');
   }
@@ -109,7 +109,7 @@ test('the client’s kit is taken, what differs from it is named and mended, and
 
   await openJob(page, 'demo-first-proof');
   await page.keyboard.press('Alt+1');
-  await page.getByLabel('The client’s kit').click();
+  await openChoice(page.getByLabel('The client’s kit'));
   await page.getByRole('option', { name: 'Quillrook Dark-Sky Society' }).click();
   await page.getByRole('button', { name: 'Change it' }).click();
   await expect(page.getByText(/This job differs from its kit in \d+ things/)).toBeVisible();

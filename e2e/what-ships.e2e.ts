@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { inkAt, kindsJob, pictureKinds, worstOf, type PictureKind } from '../src/testing/picture-kinds';
 import { platesOf } from '../src/testing/programs';
 import { unpackInks } from '../src/paint/plates';
-import { begin, clickAt, exportedFile, openJob, saved, stored } from './helpers';
+import { begin, clickAt, exportedFile, openChoice, openJob, saved, stored } from './helpers';
 
 /** Kinds whose inks are more than one percent off, by name. */
 const off = (kinds: readonly PictureKind[], at: Parameters<typeof worstOf>[2]) =>
@@ -77,7 +77,7 @@ test('a proposal that is only shown is not the base of the next', async ({ page 
   const before = await stored(page);
   await page.keyboard.press('Alt+1');
   const choose = async (label: string, option: RegExp) => {
-    await page.getByLabel(label).click();
+    await openChoice(page.getByLabel(label));
     await page.getByRole('option', { name: option }).first().click();
     await expect(page.getByRole('button', { name: 'Change it' })).toBeVisible();
   };

@@ -22,7 +22,7 @@ export async function buildCli() {
     platform: 'node',
     target: 'node20',
     format: 'esm',
-    external: ['harfbuzzjs', 'lcms-wasm', 'sharp', '@resvg/resvg-js', 'woff2-encoder', '@cantoo/pdf-lib'],
+    external: ['sqlite3', 'harfbuzzjs', 'lcms-wasm', 'sharp', '@resvg/resvg-js', 'woff2-encoder', '@cantoo/pdf-lib'],
     banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
     // Half as much to parse at each start; names stay, for those who read a trace.
     minifyWhitespace: true,

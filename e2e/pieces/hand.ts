@@ -1,6 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { demoFile } from '../../src/demo/pictures';
-import { open } from '../helpers';
+import { open, openChoice } from '../helpers';
 
 /**
  * What a person writes into the fields of the slip, by the name of each field; `true` ticks a box. `Frame › stands` is a
@@ -62,7 +62,7 @@ export class Hand {
 
   private async choose(control: Locator, option: string): Promise<void> {
     this.actions += 2;
-    await control.click();
+    await openChoice(control);
     await this.page.getByRole('option', { name: option, exact: true }).first().click();
     await expect(this.page.getByRole('listbox')).toHaveCount(0);
   }

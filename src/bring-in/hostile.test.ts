@@ -71,7 +71,7 @@ describe('pictures', () => {
   test('text that calls itself a PNG, an SVG, and nothing at all', async () => {
     expect(problemOf(await readPicture('words.png', strToU8('these are only words')))).toContain('is not a picture');
     expect(problemOf(await readPicture('x.png', strToU8('<svg xmlns="http://www.w3.org/2000/svg"/>')))).toContain(
-      'can be placed',
+      'Save it as JPEG',
     );
     expect(problemOf(await readPicture('x.png', new Uint8Array()))).toContain('is not a picture');
   });

@@ -24,8 +24,10 @@ const WITH_VALUE = [
   'into',
   'side',
   'ppi',
+  'data',
+  'of',
 ] as const;
-const PLAIN = ['json', 'strict', 'unchecked', 'spreads'] as const;
+const PLAIN = ['json', 'strict', 'unchecked', 'spreads', 'mend'] as const;
 
 /** Reads the words after the command. */
 export function readArguments(argv: readonly string[]): Arguments {

@@ -129,6 +129,26 @@ export const COMMANDS: readonly Command[] = [
     load: () => import('./commands/export'),
   },
   {
+    name: 'doctor',
+    typed: ['ys doctor [--data DIR] [--mend]'],
+    about: 'Looks at everything a server keeps: the database, every revision and file, space and copies.',
+    options: [
+      ['--data DIR', 'the data folder; data/ here'],
+      ['--mend', 'mends what can be mended; no server may be working with it'],
+    ],
+    load: () => import('./commands/doctor'),
+  },
+  {
+    name: 'restore',
+    typed: ['ys restore [--data DIR] [--of DAY]'],
+    about: 'Puts a copy of the database back; the one from before is kept beside it.',
+    options: [
+      ['--data DIR', 'the data folder; data/ here'],
+      ['--of DAY', 'the day of the copy, such as 2026-11-29; otherwise the newest'],
+    ],
+    load: () => import('./commands/restore'),
+  },
+  {
     name: 'pages',
     typed: ['ys pages FILE.pdf'],
     about: 'The pages of a PDF and their sizes, mm.',

@@ -1,5 +1,5 @@
 import 'server-only';
-import { fork, type ChildProcess } from 'node:child_process';
+import { fork } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdir, readFile, readdir, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -42,22 +42,34 @@ const factsOf = (row: ExportRow): ExportFacts => ({
   at: row.createdAt.toISOString(),
 });
 
-/** The queue of this process: one export at a time, in a process of its own, so that it can be stopped and bounded. */
+/** An export that is being made. */
+interface Running {
+  readonly since: number;
+  readonly stopping: AbortController;
+}
+
+/** The queue of this process: exports are made in processes of their own, so that they can be stopped and bounded. */
 interface Queue {
-  running: { readonly id: string; readonly child: ChildProcess } | undefined;
-  readonly cancelled: Set<string>;
+  readonly running: Map<string, Running>;
+  /** Looking for exports that wait. */
   busy: boolean;
   /** Something was asked for while the queue was looked through. */
   asked: boolean;
 }
 
+/** Exports made at a time; and when all of those take long, as many again, so that a short one need not wait for a long one. */
+const AT_A_TIME = 2;
+const LONG = 20_000;
+
 const holder = globalThis as { yellowSheetQueue?: Queue };
-const queue: Queue = (holder.yellowSheetQueue ??= {
-  running: undefined,
-  cancelled: new Set(),
-  busy: false,
-  asked: false,
-});
+const queue: Queue = (holder.yellowSheetQueue ??= { running: new Map(), busy: false, asked: false });
+
+/** Whether one more may begin. */
+function hasRoom(): boolean {
+  const all = [...queue.running.values()];
+  const fresh = all.filter(({ since }) => Date.now() - since < LONG);
+  return fresh.length < AT_A_TIME && all.length < 2 * AT_A_TIME;
+}
 
 const folderOf = (id: string): string => dataFolder('exports', id);
 
@@ -104,13 +116,9 @@ export const readExport = async (id: string): Promise<ExportFacts> => factsOf(aw
 
 /** Stops an export that waits or runs; what it made so far is removed. */
 export async function cancelExport(id: string): Promise<ExportFacts> {
-  const row = await exportRow(id);
-  if (row.state === 'waiting' || row.state === 'running') {
-    queue.cancelled.add(id);
-    await change(id, { state: 'cancelled', step: 'Cancelled' });
-    if (queue.running?.id === id) queue.running.child.kill('SIGKILL');
-    await rm(folderOf(id), { recursive: true, force: true });
-  }
+  await exportRow(id);
+  await move(id, ['waiting', 'running'], { state: 'cancelled', step: 'Cancelled' });
+  queue.running.get(id)?.stopping.abort();
   return readExport(id);
 }
 
@@ -138,9 +146,15 @@ export async function resumeExports(): Promise<void> {
   look();
 }
 
-async function change(id: string, values: Partial<Pick<ExportRow, 'state' | 'share' | 'step' | 'problem' | 'files'>>) {
+type Values = Partial<Pick<ExportRow, 'state' | 'share' | 'step' | 'problem' | 'files'>>;
+
+/** Changes an export that is in one of some states: what was cancelled meanwhile stays so. @returns whether it was */
+async function move(id: string, from: readonly ExportState[], values: Values): Promise<boolean> {
   const { models, write } = await store();
-  await write((transaction) => models.exports.update(values, { where: { id }, transaction }));
+  const [count] = await write((transaction) =>
+    models.exports.update(values, { where: { id, state: [...from] }, transaction }),
+  );
+  return count > 0;
 }
 
 /** Looks for exports that wait. One that is asked for while this is done is found by one more look. */
@@ -158,10 +172,10 @@ async function work(): Promise<void> {
     const { models } = await store();
     while (queue.asked) {
       queue.asked = false;
-      for (;;) {
+      while (hasRoom()) {
         const next = await models.exports.findOne({ where: { state: 'waiting' }, order: [['createdAt', 'ASC']] });
         if (!next) break;
-        await runOne(next);
+        if (await move(next.id, ['waiting'], { state: 'running', step: 'Starting' })) begin(next);
       }
     }
   } finally {
@@ -170,32 +184,42 @@ async function work(): Promise<void> {
   }
 }
 
-async function runOne(row: ExportRow): Promise<void> {
+/** Begins to make an export. When it ends, and when it turns out to take long, the next one is looked for. */
+function begin(row: ExportRow): void {
+  const stopping = new AbortController();
+  queue.running.set(row.id, { since: Date.now(), stopping });
+  const long = setTimeout(look, LONG + 50);
+  runOne(row, stopping.signal)
+    .catch((error: unknown) => console.error('How an export ended was not noted.', error))
+    .finally(() => {
+      clearTimeout(long);
+      queue.running.delete(row.id);
+      look();
+    });
+}
+
+async function runOne(row: ExportRow, signal: AbortSignal): Promise<void> {
   const folder = folderOf(row.id);
+  let isKept = false;
   try {
     await mkdir(join(folder, 'in'), { recursive: true });
-    const job = await revision(row.jobId, row.revision);
     const jobFile = join(folder, 'in', 'job.ysjob.json');
-    await writeFile(jobFile, JSON.stringify(job));
-    await change(row.id, { state: 'running', step: 'Starting' });
-    const made = await child(row, jobFile, folder);
-    if (queue.cancelled.has(row.id)) return;
+    await writeFile(jobFile, JSON.stringify(await revision(row.jobId, row.revision)));
+    const made = await child(row, jobFile, folder, signal);
     await rm(join(folder, 'in'), { recursive: true, force: true });
-    await change(row.id, { state: 'done', share: 1, step: 'Done', files: JSON.stringify(made) });
+    isKept = await move(row.id, ['running'], { state: 'done', share: 1, step: 'Done', files: JSON.stringify(made) });
   } catch (error) {
-    if (queue.cancelled.has(row.id)) return;
-    await rm(folder, { recursive: true, force: true });
     const message = error instanceof Error ? error.message : String(error);
-    await change(row.id, { state: 'failed', step: 'Failed', problem: message });
+    await move(row.id, ['running'], { state: 'failed', step: 'Failed', problem: message });
   } finally {
-    queue.running = undefined;
+    if (!isKept) await rm(folder, { recursive: true, force: true });
   }
 }
 
 const Step = z.object({ share: z.number(), step: z.string() });
 
 /** Runs the command line on the job: the same core, in a process that can be killed. */
-function child(row: ExportRow, jobFile: string, out: string): Promise<z.infer<typeof Files>> {
+function child(row: ExportRow, jobFile: string, out: string, signal: AbortSignal): Promise<z.infer<typeof Files>> {
   return new Promise((resolve, reject) => {
     const program = shipped('dist', 'ys.mjs');
     const args = ['export', jobFile, '--to', row.kind, '--out', out, '--assets', dataFolder('assets')];
@@ -207,16 +231,16 @@ function child(row: ExportRow, jobFile: string, out: string): Promise<z.infer<ty
       execArgv: ['--max-old-space-size=4096'],
       timeout: MINUTES * 60_000,
       killSignal: 'SIGKILL',
+      signal,
     });
-    queue.running = { id: row.id, child: running };
     let printed = '';
     let said = '';
     running.stdout?.on('data', (data: Buffer) => (printed += data.toString()));
     running.stderr?.on('data', (data: Buffer) => (said += data.toString()));
     running.on('message', (message) => {
       const step = Step.safeParse(message);
-      if (step.success && !queue.cancelled.has(row.id))
-        change(row.id, step.data).catch((error: unknown) =>
+      if (step.success)
+        move(row.id, ['running'], step.data).catch((error: unknown) =>
           console.error('How far an export is was not noted.', error),
         );
     });

@@ -4,7 +4,8 @@ import type { Transaction } from 'sequelize';
 import { boardFacts, readJob, type Job, type JobSummary } from '@/core/job';
 import { contentHash } from '@/core/save';
 import { history } from './history';
-import { pack, unpack } from './packed';
+import { pack, readPacked } from '@/upkeep';
+import { unpack } from './packed';
 import { Problem } from './problem';
 import { store } from './store/database';
 import type { JobRow } from './store/models';
@@ -74,8 +75,43 @@ export async function readCurrent(
     order: [['number', 'ASC']],
   });
   const { undo, redo } = history(log);
-  const newest = await revision(id, row.head);
-  return { head: row.head, job: newest, undo, redo };
+  const document = await packedRevision(id, row.head);
+  const newest = readPacked(document);
+  if (newest.ok) return { head: row.head, job: newest.job, undo, redo };
+  const readable = await newestReadable(id, row.head);
+  throw new Problem(
+    500,
+    `The newest state of this job, revision ${row.head}, can no longer be read.`,
+    readable === undefined
+      ? 'No earlier one can be read either: put back a copy of the database.'
+      : `Revision ${readable} can be read.`,
+    { readable, problems: newest.problems },
+  );
+}
+
+/** The newest revision below one that can be read. */
+async function newestReadable(id: string, below: number): Promise<number | undefined> {
+  const { models } = await store();
+  for (let number = below - 1; number > 0; number -= 1) {
+    const row = await models.revisions.findOne({ where: { jobId: id, number } });
+    if (row && readPacked(row.document).ok) return number;
+  }
+  return undefined;
+}
+
+/** Lays an earlier state on top as the newest, where the newest can no longer be read. */
+export async function layOnTop(id: string, number: number): Promise<void> {
+  const job = await revision(id, number);
+  const { models, write } = await store();
+  await write(async (transaction) => {
+    const row = await jobRow(id, transaction);
+    const label = `Revision ${number} put back: what came after it cannot be read`;
+    await models.revisions.create(
+      { jobId: id, number: row.head + 1, step: null, kind: 'edit', label, hash: contentHash(job), document: pack(job) },
+      { transaction },
+    );
+    await row.update({ head: row.head + 1, ...boardFacts(job) }, { transaction });
+  });
 }
 
 /** One saved state, as it is kept. */

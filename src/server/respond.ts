@@ -27,7 +27,7 @@ export function route<C>(handler: Handler<C>): (request: Request, context: C) =>
 }
 
 /** What is said of an error: what the disk refuses is no riddle. */
-function problemOf(error: unknown): Problem {
+export function problemOf(error: unknown): Problem {
   if (error instanceof Problem) return error;
   const { code, original } = error as { code?: unknown; original?: { code?: unknown; message?: unknown } };
   const said = [code, original?.code, original?.message].join(' ');
@@ -44,7 +44,7 @@ function problemOf(error: unknown): Problem {
     return new Problem(
       500,
       `The database in ${where} is damaged.`,
-      'Stop the server and put back the last copy of it.',
+      'Stop the server and put back its last copy: npm run ys -- restore.',
     );
   return new Problem(
     500,
@@ -60,6 +60,14 @@ function guard(request: Request): void {
   const host = request.headers.get('host');
   if (!isOwnHost(host))
     throw new Problem(421, 'This address is not this server’s.', 'Open it as localhost or 127.0.0.1.');
+  // A page of somebody else may not make this server compute, though it would not see the answer. What no page asks for says nothing.
+  const from = request.headers.get('sec-fetch-site');
+  if (from !== null && from !== 'same-origin' && from !== 'none')
+    throw new Problem(
+      403,
+      'This request came from another site.',
+      'Open Yellow Sheet in its own window and try again.',
+    );
   if (request.method !== 'GET' && !isOwnOrigin(request.headers.get('origin'), host)) {
     throw new Problem(
       403,

@@ -3,7 +3,7 @@ import type { Transaction } from 'sequelize';
 import { boardFacts, type Job } from '@/core/job';
 import { contentHash, patched, type SaveAnswer, type SaveRequest, type SentStep } from '@/core/save';
 import { jobRow, revision, trusted } from './jobs';
-import { pack } from './packed';
+import { pack } from '@/upkeep';
 import { Problem } from './problem';
 import { store } from './store/database';
 

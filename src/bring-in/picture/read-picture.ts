@@ -4,7 +4,6 @@ import type { PictureAsset } from '../../core/job';
 
 /** Largest picture, pixels: a 16-metre banner at 100 ppi and more. */
 export const MAX_PIXELS = 300_000_000;
-const SECONDS = 30;
 
 export type PictureReading =
   { readonly ok: true; readonly picture: PictureAsset } | { readonly ok: false; readonly problem: string };
@@ -26,8 +25,6 @@ export const openPicture = (bytes: Uint8Array, ownNumbers = false): Sharp =>
     failOn: 'truncated',
     sequentialRead: true,
     ignoreIcc: ownNumbers,
-  }).timeout({
-    seconds: SECONDS,
   });
 
 /**
@@ -38,8 +35,11 @@ export async function readPicture(name: string, bytes: Uint8Array): Promise<Pict
   const type = await fileTypeFromBuffer(bytes);
   const format = type && FORMATS[type.mime];
   if (!format) {
-    const is = type ? `is a ${type.ext.toUpperCase()} file` : 'is not a picture';
-    return bad(`“${name}” ${is}. JPEG, PNG, TIFF and WebP can be placed.`);
+    // What a package takes a file for is a guess: it is said only where it is a picture that others open.
+    const is = type?.mime.startsWith('image/')
+      ? `is a picture of another kind (${type.ext})`
+      : 'is not a picture, a font, a profile, an SVG or a PDF';
+    return bad(`“${name}” ${is}. Save it as JPEG, PNG, TIFF or WebP and bring that in.`);
   }
   try {
     const meta = await sharp(bytes, { limitInputPixels: false }).metadata();

@@ -1,5 +1,6 @@
 import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
+import { watched } from '../../output/bounds';
 import { EXPORTS, type ExportKind } from '../../output/kinds';
 import { UsageError, type Arguments } from '../arguments';
 import { openJob } from '../job-file';
@@ -27,7 +28,8 @@ export async function run(args: Arguments): Promise<number> {
     say('No file was made: --strict wants a job without faults.');
     return 1;
   }
-  // A parent process that listens is told how far it is.
+  // A parent process that listens is told how far it is; without it nobody wants the files.
+  if (process.send) watched();
   const progress = (share: number, step: string) => process.send?.({ share, step });
   const files = await exportJob({ job, assets, kind: to, at, progress });
   await mkdir(out, { recursive: true });

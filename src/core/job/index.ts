@@ -12,6 +12,7 @@ export * from './inherit';
 export * from './edit-pages';
 export * from './base-surface';
 export * from './fill-pages';
+export * from './describe-problems';
 export * from './read';
 export * from './differences';
 export * from './next-version';

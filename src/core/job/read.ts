@@ -3,6 +3,7 @@ import type { Asset, FontAsset, PictureAsset } from './asset';
 import { Job, JOB_VERSION, type Piece } from './schema';
 import { Impossible } from '../format';
 import { blankOf } from './blank-of';
+import { describeProblems } from './describe-problems';
 import { upgraded } from './upgrade';
 import { readLayouts } from './inherit';
 import { looseEnds } from './loose-ends';
@@ -44,14 +45,6 @@ function impossibilities(job: Job, piece: Piece): string[] {
     if (error instanceof Impossible) return [`pieces → ${piece.id} → ${error.parameter}: ${error.message}`];
     throw error;
   }
-}
-
-/** Sentences that say where a document is wrong: `pieces → 0 → size → width: …`. */
-export function describeProblems(error: z.ZodError): string[] {
-  return error.issues.slice(0, 12).map((issue) => {
-    const where = issue.path.map(String).join(' → ') || 'the whole file';
-    return `${where}: ${issue.message}`;
-  });
 }
 
 function repeatedIds(job: Job): string[] {

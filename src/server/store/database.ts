@@ -1,8 +1,10 @@
 import 'server-only';
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { Sequelize, Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
+import { copyDays, databasePath } from '@/upkeep';
+import { Problem } from '../problem';
 import { Umzug, SequelizeStorage } from 'umzug';
 import { MIGRATIONS } from './migrations';
 import { defineModels, type Models } from './models';
@@ -23,6 +25,8 @@ class Connection extends sqlite3.Database {
 export interface Store {
   readonly sequelize: Sequelize;
   readonly models: Models;
+  /** Whether the file that was opened still lies where it lay: what is written to one that was taken away is lost. */
+  readonly isThere: () => boolean;
   /** Runs writes one after another, each in a transaction of its own that takes the write lock at once. */
   readonly write: <T>(work: (transaction: Transaction) => Promise<T>) => Promise<T>;
 }
@@ -31,10 +35,13 @@ async function open(): Promise<Store> {
   mkdirSync(dataFolder('assets'), { recursive: true });
   mkdirSync(dataFolder('exports'), { recursive: true });
   mkdirSync(dataFolder('cache'), { recursive: true });
+  const path = databasePath(dataFolder());
+  // An empty one in its place would look as if everything were lost.
+  if (!existsSync(path) && (await copyDays(dataFolder())).length > 0) throw gone();
   const sequelize = new Sequelize({
     dialect: 'sqlite',
     dialectModule: { ...sqlite3, Database: Connection },
-    storage: dataFolder('yellow-sheet.sqlite'),
+    storage: path,
     logging: false,
   });
   const umzug = new Umzug({
@@ -45,10 +52,12 @@ async function open(): Promise<Store> {
   });
   await umzug.up();
   const models = defineModels(sequelize);
+  const { ino } = statSync(path);
   let last: Promise<unknown> = Promise.resolve();
   return {
     sequelize,
     models,
+    isThere: () => statSync(path, { throwIfNoEntry: false })?.ino === ino,
     write: (work) => {
       const next = last.then(() => sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work));
       last = next.catch(() => undefined);
@@ -60,7 +69,24 @@ async function open(): Promise<Store> {
 // One store a process, also across the reloads of the development server.
 const holder = globalThis as { yellowSheetStore?: Promise<Store> };
 
-export const store = (): Promise<Store> => (holder.yellowSheetStore ??= open());
+/** @throws Problem when the database is not there; whatever SQLite says when it cannot be opened, and tries again the next time */
+export async function store(): Promise<Store> {
+  const opening = (holder.yellowSheetStore ??= open());
+  // What could not be opened is tried again by the next that asks.
+  opening.catch(() => {
+    if (holder.yellowSheetStore === opening) delete holder.yellowSheetStore;
+  });
+  const opened = await opening;
+  if (!opened.isThere()) throw gone();
+  return opened;
+}
+
+const gone = (): Problem =>
+  new Problem(
+    500,
+    `The database is no longer in ${dataFolder()}.`,
+    'Stop the server, put the database back, or its last copy with “npm run ys -- restore”, and start again.',
+  );
 
 /** Closes the store; the next that asks for one opens it anew, wherever its data lies then. */
 export async function closeStore(): Promise<void> {

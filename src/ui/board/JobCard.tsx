@@ -5,10 +5,13 @@ import Paper from '@mui/material/Paper';
 import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
 import type { JobSummary } from '@/core/job';
+import { useRef } from 'react';
 import { leftJobs } from '../job/journal';
 import { api } from '../shell/api';
 import { COLOURS, FACES } from '../shell/theme';
 import { dueWords } from './due';
+import { NotMade } from './NotMade';
+import { useThumbnail } from './use-thumbnail';
 
 /** A job on the board: how it looks, when it is due, and what stands in its way. */
 interface Props {
@@ -21,11 +24,17 @@ interface Props {
 const SMALL = { zIndex: 1, minHeight: 0, minWidth: 0, fontSize: 12, color: 'text.secondary', p: 0.25 };
 
 export function JobCard({ job, onRemove, onNext }: Props) {
-  const { data } = useQuery({
+  const asked = useRef(0);
+  const checks = useQuery({
     queryKey: ['findings', job.id, job.head],
-    queryFn: () => api.findings(job.id, job.head),
+    // What was stopped is tried again only when somebody wants that.
+    queryFn: () => api.findings(job.id, job.head, (asked.current += 1) > 1),
     staleTime: Infinity,
+    refetchOnMount: false,
+    refetchOnWindowFocus: false,
   });
+  const { data } = checks;
+  const picture = useThumbnail(job);
   const { data: left } = useQuery({ queryKey: ['left'], queryFn: leftJobs, staleTime: 0 });
   const since = left?.get(job.id);
   const open = data?.findings.filter((f) => f.severity !== 'note') ?? [];
@@ -44,8 +53,10 @@ export function JobCard({ job, onRemove, onNext }: Props) {
       <Box sx={{ width: 92, flex: 'none', bgcolor: COLOURS.bench, display: 'grid', placeItems: 'center', p: 1 }}>
         {/* eslint-disable-next-line @next/next/no-img-element -- made by our own server, already small */}
         <img
-          src={`/api/jobs/${job.id}/thumbnail?rev=${job.head}`}
+          src={picture.src}
           alt=""
+          onError={picture.onError}
+          hidden={picture.error !== null}
           style={{ maxWidth: '100%', maxHeight: 104, boxShadow: '0 2px 5px rgb(27 35 52 / 0.3)' }}
         />
       </Box>
@@ -73,7 +84,12 @@ export function JobCard({ job, onRemove, onNext }: Props) {
             them.
           </Box>
         )}
+        {picture.error && <NotMade what="drawn" name={job.name} error={picture.error} onAgain={picture.again} />}
+        {checks.error && (
+          <NotMade what="checked" name={job.name} error={checks.error} onAgain={() => void checks.refetch()} />
+        )}
         <Box
+          hidden={checks.error !== null}
           sx={{
             fontSize: 12.5,
             color: first ? (first.severity === 'fault' ? 'error.main' : 'warning.main') : 'secondary.main',

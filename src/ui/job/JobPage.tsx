@@ -1,11 +1,9 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import { useQuery } from '@tanstack/react-query';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
 import { flushSync } from 'react-dom';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
@@ -22,7 +20,6 @@ import { Palette } from '../palette/Palette';
 import { commandsFor, type Command } from '../palette/commands';
 import { useKeys } from '../palette/use-keys';
 import { useSay } from '../shell/Messages';
-import { ApiError, wordsOf } from '../shell/api';
 import { YellowSheet } from '../sheet/YellowSheet';
 import { BriefForm } from '../stations/BriefForm';
 import { InspectSlip } from '../stations/InspectSlip';
@@ -49,6 +46,7 @@ import {
   useLiveDesk,
   type Desk,
 } from './use-desk';
+import { NotOpened } from './NotOpened';
 import { openedJob, type Opened } from './take-up';
 import { useFiles } from './use-files';
 
@@ -68,18 +66,7 @@ export function JobPage({ id }: { readonly id: string }) {
     gcTime: 0,
     refetchOnWindowFocus: false,
   });
-  if (error) {
-    const gone = error instanceof ApiError && error.status === 404;
-    return (
-      <Box sx={{ p: 6, display: 'grid', gap: 2, justifyItems: 'start' }}>
-        <Alert severity="error">{wordsOf(error)}</Alert>
-        {!gone && <Button onClick={() => void refetch()}>Try again</Button>}
-        <Button component={Link} href="/" variant="contained">
-          To the board
-        </Button>
-      </Box>
-    );
-  }
+  if (error) return <NotOpened id={id} error={error} onAgain={() => void refetch()} />;
   return data ? <OpenJob key={id} {...data} /> : <Waiting words="Opening the job" />;
 }
 

@@ -88,9 +88,12 @@ export const api = {
   create: (document: Job, label: string) => call<JobSummary>('/api/jobs', json('POST', { document, label })),
   remove: (id: string) => call<unknown>(`/api/jobs/${id}`, { method: 'DELETE' }),
   putBack: (id: string) => call<unknown>(`/api/jobs/${id}`, { method: 'PUT' }),
-  findings: (id: string, rev: number) => call<{ findings: readonly Finding[] }>(`/api/jobs/${id}/checks?rev=${rev}`),
+  findings: (id: string, rev: number, again = false) =>
+    call<{ findings: readonly Finding[] }>(`/api/jobs/${id}/checks?rev=${rev}${again ? '&again=1' : ''}`),
   current: (id: string) => call<CurrentJob>(`/api/jobs/${id}`),
   revision: (id: string, number: number) => call<{ job: Job }>(`/api/jobs/${id}/revisions/${number}`),
+  /** Makes an earlier state the newest, where the newest can no longer be read. */
+  layOnTop: (id: string, number: number) => call<unknown>(`/api/jobs/${id}/revisions/${number}`, { method: 'PUT' }),
   save: (id: string, request: SaveRequest, keepalive = false) =>
     call<SaveAnswer>(`/api/jobs/${id}/revisions`, { ...json('POST', request), keepalive }),
   settle: (id: string, conflict: number) => call<unknown>(`/api/jobs/${id}/conflicts/${conflict}`, { method: 'PUT' }),

@@ -1,0 +1,6 @@
+export * from './copies';
+export * from './database-file';
+export * from './doctor';
+export * from './hold';
+export * from './packed';
+export * from './prune';
