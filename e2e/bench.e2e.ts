@@ -156,7 +156,7 @@ test('a figure shows its working, takes a value by hand, and gives it back', asy
 test('a new size moves everything rightly, and another unit only writes it differently', async ({ page }) => {
   await begin(page, 'Resize');
   await page.keyboard.press('x');
-  await openChoice(page.getByLabel('box'));
+  await page.getByLabel('box').click();
   await page.getByRole('option', { name: 'trim' }).click();
   await write(field(page, 'x-off centre'), '0');
   await page.keyboard.press('Alt+2');

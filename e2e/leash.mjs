@@ -2,7 +2,8 @@
 import { spawn } from 'node:child_process';
 
 const [, , command, ...args] = process.argv;
-const child = spawn(command, args, { stdio: ['ignore', 'inherit', 'inherit'] });
+const child = spawn(command, args, { stdio: ['ignore', 'ignore', 'inherit'] });
+process.stdout.write(`${child.pid}\n`);
 child.on('exit', (code) => process.exit(code ?? 1));
 process.stdin.resume();
 process.stdin.on('close', () => child.kill('SIGKILL'));

@@ -19,15 +19,26 @@ const running = new Set<ChildProcess>();
 /** A built server of a test’s own. It ends with the test, however that ends. */
 export class OwnServer {
   private leash: ChildProcess | undefined;
+  /** The process that serves. */
+  pid = 0;
 
   private constructor(
     readonly port: number,
     private readonly env: Readonly<Record<string, string>>,
+    private readonly quiet: boolean,
   ) {}
 
-  static async on(env: Readonly<Record<string, string>>): Promise<OwnServer> {
-    const server = new OwnServer(await freePort(), env);
+  /** @param quiet what it says of errors is not passed on */
+  static async on(env: Readonly<Record<string, string>>, quiet = false): Promise<OwnServer> {
+    const server = new OwnServer(await freePort(), env, quiet);
     await server.start();
+    return server;
+  }
+
+  /** One that was begun, and may not answer yet. */
+  static async begun(env: Readonly<Record<string, string>>, quiet = false): Promise<OwnServer> {
+    const server = new OwnServer(await freePort(), env, quiet);
+    await server.start(false);
     return server;
   }
 
@@ -35,17 +46,19 @@ export class OwnServer {
     return `http://127.0.0.1:${this.port}`;
   }
 
-  /** Starts it, and waits until it answers or has ended. */
-  async start(): Promise<void> {
+  /** Starts it, and waits until it answers or has ended. @param waits false: until it was begun only */
+  async start(waits = true): Promise<void> {
     const next = createRequire(import.meta.url).resolve('next/dist/bin/next');
     const program = [process.execPath, next, 'start', '-H', '127.0.0.1', '-p', String(this.port)];
     const leash = spawn(process.execPath, [join(import.meta.dirname, 'leash.mjs'), ...program], {
       env: { ...process.env, YS_HOME: process.cwd(), ...this.env },
-      stdio: ['pipe', 'ignore', 'inherit'],
+      stdio: ['pipe', 'pipe', this.quiet ? 'ignore' : 'inherit'],
     });
     this.leash = leash;
+    leash.stdout.on('data', (data: Buffer) => (this.pid = Number(data.toString())));
     running.add(leash);
     leash.on('exit', () => running.delete(leash));
+    if (!waits) return;
     const isUp = () =>
       fetch(`${this.base}/api/jobs`).then(
         (answer) => answer.ok,

@@ -97,6 +97,7 @@ class Pool {
     const task = desk && this.waiting.shift();
     if (!task) return;
     clearTimeout(desk.timer);
+    holdOpen(desk.child, true);
     desk.task = task;
     desk.timer = setTimeout(() => desk.child.kill(ENDED_BY.seconds), HANGS);
     // A process that ended meanwhile is told by its end.
@@ -130,6 +131,7 @@ class Pool {
   private rest(desk: Desk): void {
     clearTimeout(desk.timer);
     desk.task = undefined;
+    holdOpen(desk.child, false);
     desk.timer = setTimeout(() => desk.child.kill('SIGKILL'), IDLE);
     desk.timer.unref();
   }
@@ -139,6 +141,17 @@ class Pool {
     clearTimeout(desk.timer);
     desk.task?.answer({ done: false, why });
     this.next();
+  }
+}
+
+/** A process without work keeps nobody from ending. */
+function holdOpen(child: ChildProcess, isHeld: boolean): void {
+  if (isHeld) {
+    child.ref();
+    child.channel?.ref();
+  } else {
+    child.unref();
+    child.channel?.unref();
   }
 }
 

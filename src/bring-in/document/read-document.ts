@@ -13,6 +13,10 @@ export type DocumentReading =
 export async function readDocument(name: string, bytes: Uint8Array): Promise<DocumentReading> {
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 1024));
   if (!head.includes('%PDF-')) return bad(`“${name}” is not a PDF.`);
+  // A reader that guesses at the rest would lose pages without a word (ISO 32000-1, 7.5.5: a file ends with this mark).
+  const tail = new TextDecoder('latin1').decode(bytes.subarray(-2048));
+  const damaged = `“${name}” is damaged or cut short and cannot be opened. Save or export it again.`;
+  if (!tail.includes('%%EOF')) return bad(damaged);
   try {
     const document = await PDFDocument.load(bytes, { updateMetadata: false });
     const count = document.getPageCount();
@@ -29,7 +33,7 @@ export async function readDocument(name: string, bytes: Uint8Array): Promise<Doc
     return { ok: true, document: { kind: 'document', name: name.slice(0, 255), pages } };
   } catch (error) {
     const locked = error instanceof Error && /encrypt/i.test(error.message);
-    return bad(locked ? `“${name}” is protected by a password. Save it without.` : `“${name}” is damaged or cut short and cannot be opened. Save or export it again.`);
+    return bad(locked ? `“${name}” is protected by a password. Save it without.` : damaged);
   }
 } // prettier-ignore
 

@@ -1,4 +1,5 @@
 import { watched } from '@/output/bounds';
+import { CannotExport } from '@/output';
 import { Problem } from '../problem';
 import { WORKS, type Order, type Outcome } from '.';
 import { BOUNDS } from './bounds';
@@ -11,6 +12,8 @@ async function outcomeOf({ name, given }: Order): Promise<Outcome> {
   try {
     return { ok: true, made: await work(given) };
   } catch (error) {
+    if (error instanceof CannotExport)
+      return { ok: false, problem: { status: 422, message: error.message, todo: 'Nothing was changed.', details: {} } };
     if (!(error instanceof Problem))
       return {
         ok: false,
