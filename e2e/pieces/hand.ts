@@ -157,10 +157,13 @@ export class Hand {
   private async find(box: Locator, name: string): Promise<void> {
     this.actions += 2;
     this.typed.push(name);
-    // A click shows what there is, whatever stands in the box already.
-    await box.click();
-    await box.fill(name);
-    await this.page.getByRole('option', { name, exact: true }).click();
+    // A click shows what there is, whatever stands in the box already. On a busy machine the sheet may follow what was done before only
+    // now, and close the list: a person opens it again.
+    await expect(async () => {
+      await box.click();
+      await box.fill(name);
+      await this.page.getByRole('option', { name, exact: true }).click({ timeout: 10_000 });
+    }).toPass();
   }
 
   /** Makes a paint a gradient: where each stop is (percent), its colour and its opacity (percent). */
