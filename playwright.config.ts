@@ -11,6 +11,9 @@ process.env['YS_TEST_PORTS'] ??= execFileSync(process.execPath, ['scripts/free-p
   .trim();
 export const PORTS: readonly number[] = process.env['YS_TEST_PORTS'].split(' ').map(Number);
 
+/** A connection that waits is not closed just when it is used again, ms. */
+export const KEEP_ALIVE = 600_000;
+
 /** The port of the server that belongs to this process. */
 export const PORT = PORTS[Number(process.env['TEST_PARALLEL_INDEX'] ?? 0)] ?? NaN;
 
@@ -37,7 +40,7 @@ export default defineConfig({
     launchOptions: CHROMIUM,
   },
   webServer: PORTS.map((port) => ({
-    command: `rm -rf ${dataOf(port)} && npx next start -H 127.0.0.1 -p ${port}`,
+    command: `rm -rf ${dataOf(port)} && npx next start -H 127.0.0.1 -p ${port} --keepAliveTimeout ${KEEP_ALIVE}`,
     url: `http://127.0.0.1:${port}/api/jobs`,
     env: { YS_DEMO: '1', YS_DATA: dataOf(port), YS_HOME: process.cwd() },
     reuseExistingServer: false,

@@ -49,7 +49,17 @@ export class OwnServer {
   /** Starts it, and waits until it answers or has ended. @param waits false: until it was begun only */
   async start(waits = true): Promise<void> {
     const next = createRequire(import.meta.url).resolve('next/dist/bin/next');
-    const program = [process.execPath, next, 'start', '-H', '127.0.0.1', '-p', String(this.port)];
+    const program = [
+      process.execPath,
+      next,
+      'start',
+      '-H',
+      '127.0.0.1',
+      '-p',
+      String(this.port),
+      '--keepAliveTimeout',
+      '600000',
+    ];
     const leash = spawn(process.execPath, [join(import.meta.dirname, 'leash.mjs'), ...program], {
       env: { ...process.env, YS_HOME: process.cwd(), ...this.env },
       stdio: ['pipe', 'pipe', this.quiet ? 'ignore' : 'inherit'],

@@ -21,7 +21,7 @@ function pdfOf(size: number): Buffer {
   const head = Buffer.from(
     `%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj\n2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj\n3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 200 100]/Resources<<>>>>endobj\n4 0 obj<</Length ${size}>>stream\n`,
   );
-  return Buffer.concat([head, randomBytes(size), Buffer.from('\nendstream endobj\ntrailer<</Root 1 0 R>>\n')]);
+  return Buffer.concat([head, randomBytes(size), Buffer.from('\nendstream endobj\ntrailer<</Root 1 0 R>>\n%%EOF\n')]);
 }
 
 /** A picture of noise of about so many bytes, unpacked. */

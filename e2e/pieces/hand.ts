@@ -478,7 +478,11 @@ export class Hand {
     for (const [i, name] of names.entries()) {
       this.actions += 1;
       if (i === 1) await this.page.keyboard.down('Shift');
-      await this.page.locator('[aria-label="artwork"] button, [role=group] button[aria-pressed]').filter({ hasText: new RegExp(`^(⁝ )?${name}$`) }).click(); // prettier-ignore
+      const rows = this.page.locator('[aria-label="artwork"] button, [role=group] button[aria-pressed]');
+      const row = rows.filter({ hasText: new RegExp(`^(⁝ )?${name}$`) });
+      await row.click();
+      // A key that is pressed before the sheet has followed would act on what was selected before.
+      await expect(row).toHaveAttribute('aria-pressed', 'true');
     }
     await this.page.keyboard.up('Shift');
   }

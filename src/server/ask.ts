@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { readFile, rm, stat } from 'node:fs/promises';
 import { z } from 'zod';
 import { shipped } from '@/output';
-import { pool, type Ending } from './pool';
+import { pool } from './pool';
 import { Problem } from './problem';
 import { dataFolder } from './store/database';
 import type { Given, Made, Outcome, WorkName } from './work';
@@ -28,11 +28,11 @@ const WORDS: Readonly<Record<WorkName, readonly [what: string, todo: string]>> =
   openJobFile: ['Reading this file', 'Nothing was changed. Export it again.'],
   thumbnail: [
     'Drawing this job',
-    'Open it and take out what is repeated very often; it is drawn again after each change.',
+    'Open it and take out what is repeated very often.',
   ],
   findings: [
     'Checking this job',
-    'Open it and take out what is repeated very often; it is checked again after each change.',
+    'Open it and take out what is repeated very often.',
   ],
   benchPicture: ['Drawing this picture', 'Save it smaller and bring it in again.'],
   pictureInks: ['Reading the inks of this picture', 'Save it smaller and bring it in again.'],
@@ -45,17 +45,29 @@ const WORDS: Readonly<Record<WorkName, readonly [what: string, todo: string]>> =
   fontFile: ['Reading this font', 'Bring in another file of it.'],
 };
 
-const WHY: Readonly<Record<Ending, string>> = {
-  seconds: `took more than ${BOUNDS.seconds} seconds of computing and was stopped`,
-  megabytes: `needed more than ${BOUNDS.megabytes / 1024} GB of memory and was stopped`,
-  crash: 'broke off: the process that did it ended',
-};
+/** How work ended that came to no end, and what it was allowed to use. */
+const Note = z.object({
+  why: z.enum(['seconds', 'megabytes', 'crash']),
+  at: z.iso.datetime(),
+  seconds: z.number(),
+  megabytes: z.number(),
+});
+type Note = z.infer<typeof Note>;
 
-const Note = z.object({ why: z.enum(['seconds', 'megabytes', 'crash']), at: z.iso.datetime() });
+function whyOf({ why, seconds, megabytes }: Note): string {
+  switch (why) {
+    case 'seconds':
+      return `took more than ${seconds} seconds of computing and was stopped`;
+    case 'megabytes':
+      return `needed more than ${megabytes / 1024} GB of memory and was stopped`;
+    case 'crash':
+      return 'broke off: the process that did it ended';
+  }
+}
 
-function stoppedProblem(name: WorkName, { why, at }: z.infer<typeof Note>): Problem {
+function stoppedProblem(name: WorkName, note: Note): Problem {
   const [what, todo] = WORDS[name];
-  return new Problem(422, `${what} ${WHY[why]}.`, todo, { stopped: { why, at } });
+  return new Problem(422, `${what} ${whyOf(note)}.`, todo, { stopped: note });
 }
 
 /**
@@ -84,7 +96,7 @@ export async function ask<N extends WorkName>(name: N, given: Given<N>, asking: 
     case 'seconds':
     case 'megabytes':
     case 'crash': {
-      const noted = { why: answer.why, at: new Date().toISOString() };
+      const noted: Note = { why: answer.why, at: new Date().toISOString(), ...BOUNDS };
       await writeWhole(note, Buffer.from(JSON.stringify(noted)));
       throw stoppedProblem(name, noted);
     }

@@ -44,10 +44,12 @@ export async function loadDemo(): Promise<void> {
     await models.notes.create({ name: 'demo-loaded', value: new Date().toISOString() }, { transaction });
     return head;
   });
-  // So that the first look at it need not wait.
-  for (const [sha, { kind }] of Object.entries(first?.job.assets ?? {}))
-    if (kind === 'picture') await benchPicture({ sha, conversion: 'coated-fogra39', adjust: undefined }, {});
-  if (first) await thumbnail(first.job.id, head, {});
+  // So that the first look at it need not wait. What cannot be drawn now is said where it is looked at.
+  const drawn: Promise<unknown>[] = Object.entries(first?.job.assets ?? {})
+    .filter(([, { kind }]) => kind === 'picture')
+    .map(([sha]) => benchPicture({ sha, conversion: 'coated-fogra39', adjust: undefined }, {}));
+  if (first) drawn.push(thumbnail(first.job.id, head, {}));
+  await Promise.allSettled(drawn);
 }
 
 /** The pieces of the demo with their files, which are taken in. */

@@ -18,6 +18,7 @@ import { coatFineRule } from './coat-fine';
 import { coatKnocksOutRule } from './coat-knocks-out';
 import { coatOnGlueRule } from './coat-on-glue';
 import { coatSolidRule } from './coat-solid';
+import { copiesLeftRule } from './copies-left';
 import { cutBleedRule } from './cut-bleed';
 import { foldMeetRule } from './fold-meet';
 import { foreignPageRule } from './foreign-page';
@@ -51,6 +52,7 @@ export const RULES: readonly Rule[] = [
   textOverflowRule,
   tablePastBoxRule,
   printableRoomRule,
+  copiesLeftRule,
   missingRule,
   foreignPageRule,
   slotOpenRule,

@@ -1,4 +1,4 @@
-import type { Frame, Item } from '../drawing';
+import { leavesOf, type Frame, type Item, type Note } from '../drawing';
 import type { Element } from '../element';
 import {
   IDENTITY,
@@ -35,7 +35,8 @@ export function composeElement(element: Element, placed: Rect, around: Surroundi
   const rect = positive(placed);
   const { rotate, shear } = element.placement;
   const matrix = pose(rect, rotate, shear);
-  const copies = element.repeat.length > 0 ? copiesOf(element.repeat, mappedBounds(rect, matrix), around.boxes) : ONE;
+  const { laid, asked } =
+    element.repeat.length > 0 ? copiesOf(element.repeat, mappedBounds(rect, matrix), around.boxes) : ONE;
   const known = new Map<string, Whole>();
   /** One copy: what reaches the trim where it stands bleeds there, so copies that bleed alike share their items. */
   const wholeAt = (copy: Matrix): Whole => {
@@ -47,6 +48,8 @@ export function composeElement(element: Element, placed: Rect, around: Surroundi
     known.set(key, made);
     return made;
   };
+  const each = leavesOf(wholeAt(laid[0] ?? IDENTITY).items).length;
+  const copies = laid.slice(0, Math.max(1, Math.floor(MOST_COPIED / Math.max(1, each))));
   const wholes = copies.map((copy) => ({ copy, whole: wholeAt(copy) }));
   const [first] = wholes;
   const items = wholes.flatMap(({ copy, whole }) => (isIdentity(copy) ? whole.items : moved(whole.items, copy)));
@@ -65,10 +68,16 @@ export function composeElement(element: Element, placed: Rect, around: Surroundi
     ...(element.unprinted && { unprinted: items }),
     ...(first?.whole.body.findings && { findings: first.whole.body.findings }),
   };
-  return { frame, notes: first?.whole.body.notes ?? [] };
+  const notes = first?.whole.body.notes ?? [];
+  if (copies.length >= asked) return { frame, notes };
+  const left: Note = { kind: 'copies-left', element: element.id, asked, drawn: copies.length };
+  return { frame, notes: [...notes, left] };
 }
 
-const ONE: readonly Matrix[] = [IDENTITY];
+/** Most things that an element and its copies may be drawn with: what multiplies without end would fill the memory. */
+const MOST_COPIED = 50_000;
+
+const ONE = { laid: [IDENTITY], asked: 1 };
 
 interface Whole {
   readonly body: Body;

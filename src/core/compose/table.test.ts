@@ -165,3 +165,15 @@ test('type of a cell is checked like any: a font that is not here is named and m
   expect(mended?.rows[1]?.content[1]?.cell.look?.family).toBe('Source Sans 3');
   expect(mended?.rows[2]).toEqual(odd.rows[2]);
 }); // prettier-ignore
+
+test('a table copied beyond measure is drawn as often as can be, and the rest is a fault', async () => {
+  const many = tableIn({ start: 0, size: 60 }, { start: 0, size: 40 }, { repeat: [{ way: 'rows', in: { box: 'trim' }, across: 500, down: 500 }] }); // prettier-ignore
+  const desk = await openDesk(makeJob([many]), inMemory());
+  const [fault] = checkDesk(desk).filter((f) => f.rule === 'copies-left');
+  expect(fault).toMatchObject({ severity: 'fault', element: 't' });
+  const [drawn, asked] = fault?.message.match(/\d+/g)?.map(Number) ?? [];
+  expect(asked).toBe(250_000);
+  const frame = desk.sides[0]?.drawing.frames.find((f) => f.element === 't');
+  expect(frame?.copies).toHaveLength(drawn ?? 0);
+  expect(leavesOf(frame?.items ?? []).length).toBeLessThanOrEqual(50_000);
+});

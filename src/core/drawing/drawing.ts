@@ -215,6 +215,8 @@ export type Note =
   | { readonly kind: 'table-past-box'; readonly element: string; readonly width: Mm; readonly height: Mm }
   /** OpenType features that the font does not have. */
   | { readonly kind: 'missing-feature'; readonly element: string; readonly features: readonly string[] }
+  /** Copies beyond what can be drawn. */
+  | { readonly kind: 'copies-left'; readonly element: string; readonly asked: number; readonly drawn: number }
   /** What a printable found no place for. */
   | { readonly kind: 'printable-left'; readonly element: string; readonly message: string }
   /** A line or coating follows something that is not there, or nothing is left of it. */

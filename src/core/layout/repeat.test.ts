@@ -4,7 +4,7 @@ import { apply, centreOf, copiesOf, edges, mappedBounds, surfaceBoxes, type Rect
 
 const boxes = surfaceBoxes({ width: 100, height: 80 }, edges(3), edges(5), Grid.parse({}));
 const rect: Rect = { x: 10, y: 10, width: 8, height: 4 };
-const copies = (...repeats: readonly object[]) => copiesOf(repeats.map((r) => Repeat.parse(r)), rect, boxes); // prettier-ignore
+const copies = (...repeats: readonly object[]) => copiesOf(repeats.map((r) => Repeat.parse(r)), rect, boxes).laid; // prettier-ignore
 const trim = { box: 'trim' } as const;
 const places = (...repeats: readonly object[]) =>
   copies(...repeats).map((m) => {

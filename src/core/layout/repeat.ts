@@ -19,20 +19,29 @@ import { spanX, spanY } from './tracks';
 /** Most copies that all the repeats of one element give together. */
 const MOST = 5000;
 
+/** Where the copies of an element lie, and how many there would be were there no bound. */
+export interface LaidCopies {
+  readonly laid: readonly Matrix[];
+  readonly asked: number;
+}
+
 /**
  * Where the copies of an element stand, as maps from where it stands itself; the first is itself.
  * @param rect what is repeated, as placed on the sheet
  */
-export function copiesOf(repeats: readonly Repeat[], rect: Rect, boxes: SurfaceBoxes): readonly Matrix[] {
+export function copiesOf(repeats: readonly Repeat[], rect: Rect, boxes: SurfaceBoxes): LaidCopies {
   let all: readonly Matrix[] = [IDENTITY];
+  let asked = 1;
   for (const repeat of repeats) {
     // Each repeat goes on from all that is there: rows of what goes around, a mirror image of rows.
     const whole = bounds(all.map((m) => mappedBounds(rect, m)));
     const before = all;
-    const steps = stepsOf(repeat, whole, boxes).slice(0, Math.max(1, Math.floor(MOST / before.length)));
-    all = steps.flatMap((step) => before.map((m) => multiply(step, m)));
+    const steps = stepsOf(repeat, whole, boxes);
+    asked *= steps.length;
+    const most = Math.max(1, Math.floor(MOST / before.length));
+    all = steps.slice(0, most).flatMap((step) => before.map((m) => multiply(step, m)));
   }
-  return all;
+  return { laid: all, asked };
 }
 
 function bounds(rects: readonly Rect[]): Rect {

@@ -10,6 +10,8 @@ export interface Opportunity {
 }
 
 const SOFT = '\u00ad';
+/** No word that is hyphenated has more letters; a row of letters that has is no word. */
+const LONGEST_WORD = 100;
 
 /** Line-break opportunities of a paragraph: Unicode's (UAX 14), soft hyphens, and the language's hyphenation. */
 export function opportunities(text: string, hyphenator: Hyphenator | undefined): readonly Opportunity[] {
@@ -27,6 +29,7 @@ export function opportunities(text: string, hyphenator: Hyphenator | undefined):
 function hyphens(chunk: string, from: number, hyphenator: Hyphenator): Opportunity[] {
   const found: Opportunity[] = [];
   for (const word of chunk.matchAll(/\p{L}{5,}/gu)) {
+    if (word[0].length > LONGEST_WORD) continue;
     let at = from + word.index;
     for (const part of hyphenator(word[0]).slice(0, -1)) {
       at += part.length;

@@ -56,14 +56,15 @@ export async function loadHyphenator(language: string): Promise<Hyphenator | und
 function keepLetters(parts: readonly string[]): readonly string[] {
   const kept: string[] = [];
   let open = '';
-  parts.forEach((part, i) => {
+  let sofar = 0;
+  let rest = parts.reduce((sum, part) => sum + part.length, 0);
+  for (const part of parts) {
     open += part;
-    const rest = parts.slice(i + 1).join('').length;
-    const sofar = kept.join('').length + open.length;
-    if (rest === 0 || (sofar >= BEFORE && rest >= AFTER)) {
-      kept.push(open);
-      open = '';
-    }
-  });
+    sofar += part.length;
+    rest -= part.length;
+    if (rest > 0 && (sofar < BEFORE || rest < AFTER)) continue;
+    kept.push(open);
+    open = '';
+  }
   return kept;
 }

@@ -18,7 +18,8 @@ class Connection extends sqlite3.Database {
   constructor(filename: string, mode: number, callback: (error: Error | null) => void) {
     super(filename, mode, callback);
     this.configure('busyTimeout', 10_000);
-    this.exec('PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON;');
+    // What is wrong with a file that is no database is said by the first question to it.
+    this.exec('PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON;', () => undefined);
   }
 }
 

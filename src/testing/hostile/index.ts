@@ -3,7 +3,7 @@ import { PDFDocument, rgb } from '@cantoo/pdf-lib';
 import { strToU8, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { writeWorkingFile } from '../../bring-in/working-file';
-import { pictureAsset } from '../../core/job';
+import { pictureAsset, tableOfWords } from '../../core/job';
 import { box, makeJob, picture, pictureFacts, words } from '../jobs';
 import { sha256 } from './sha256';
 import { spoilt } from './spoil';
@@ -218,13 +218,11 @@ function jobs(): readonly Hostile[] {
       ...plain,
       pieces: plain.pieces.map((piece) => ({ ...piece, surfaces: { ...piece.surfaces, front: elements } })),
     });
-  const cell = { paragraphs: [{ runs: [{ text: 'x' }] }] };
   const table = (rows: number, columns: number) => ({
     kind: 'table',
     id: 't',
     placement: { against: { box: 'trim' }, x: { start: 1, size: 100 }, y: { start: 1, size: 100 } },
-    columns: Array.from({ length: columns }, () => ({ width: null })),
-    rows: Array.from({ length: rows }, () => ({ cells: Array.from({ length: columns }, () => cell) })),
+    ...tableOfWords(Array.from({ length: rows }, (_, i) => Array.from({ length: columns }, () => `night ${i}`))),
   });
   const shadow = { effect: 'shadow', paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 }, blur: 200, spread: 100 };
   const long = (n: number, word: string) =>
@@ -267,10 +265,10 @@ function jobs(): readonly Hostile[] {
       Array.from({ length: 2_000 }, (_, i) => ({ ...box(`s${i}`, [1, 1, 90, 90]), effects: [shadow] })),
     ),
     withElements('a box five hundred times five hundred times', [
-      { ...box('r', [0, 0, 1, 1]), repeat: { way: 'rows', in: { box: 'trim' }, across: 500, down: 500 } },
+      { ...box('r', [0, 0, 1, 1]), repeat: [{ way: 'rows', in: { box: 'trim' }, across: 500, down: 500 }] },
     ]),
     withElements('a table five thousand times', [
-      { ...table(40, 10), repeat: { way: 'rows', in: { box: 'trim' }, across: 100, down: 50 } },
+      { ...table(40, 10), repeat: [{ way: 'rows', in: { box: 'trim' }, across: 100, down: 50 }] },
     ]),
     withElements('a table of ten thousand cells', [table(500, 20)]),
     withElements('a path of two hundred thousand points', [

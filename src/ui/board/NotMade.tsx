@@ -18,7 +18,7 @@ export function NotMade({ what, name, error, onAgain }: Props) {
       role="note"
       sx={{ position: 'relative', zIndex: 1, fontSize: 12.5, color: 'warning.main', fontWeight: 600, lineHeight: 1.25 }}
     >
-      ▲ Not {what}. {wordsOf(error)}{' '}
+      ▲ {wordsOf(error)}{' '}
       <Button
         size="small"
         onClick={onAgain}
