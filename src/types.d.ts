@@ -71,10 +71,26 @@ declare module 'fontkit' {
 }
 
 declare module 'dxf' {
+  /** Angles in radians. */
+  export interface DxfEntity {
+    readonly type?: string;
+    readonly block?: string;
+    readonly rowCount?: number;
+    readonly columnCount?: number;
+    readonly startAngle?: number;
+    readonly endAngle?: number;
+  }
+
+  export interface DxfFile {
+    readonly header: { readonly insUnits?: number };
+    readonly entities: readonly DxfEntity[];
+    readonly blocks: readonly { readonly name?: string; readonly entities?: readonly DxfEntity[] }[];
+  }
+
   /** A DXF file as read; only what the outline reader asks for. */
   export class Helper {
     constructor(text: string);
-    readonly parsed: { readonly header: object };
+    readonly parsed: DxfFile;
     toPolylines(): { readonly polylines: readonly { readonly vertices: readonly (readonly [number, number])[] }[] };
   }
 }

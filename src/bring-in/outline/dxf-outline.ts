@@ -1,4 +1,4 @@
-import { Helper } from 'dxf';
+import { Helper, type DxfEntity, type DxfFile } from 'dxf';
 import type { OutlineReading } from './read-outline';
 
 /** Millimetres for each code of $INSUNITS; a file that does not say is taken to be in millimetres. */
@@ -18,9 +18,9 @@ const MOST_TURNS = 2;
 export function readDxfOutline(text: string): OutlineReading {
   try {
     const helper = new Helper(text);
-    const { insUnits } = helper.parsed.header as { insUnits?: number };
+    const { insUnits } = helper.parsed.header;
     const k = MM[insUnits ?? 0] ?? 1;
-    const problem = tooMuch(helper.parsed as unknown as Parsed);
+    const problem = tooMuch(helper.parsed);
     if (problem !== undefined) return { ok: false, problem };
     // Y runs up in DXF.
     const runs = helper.toPolylines().polylines.map((p) => p.vertices.map(([x, y]): Vertex => [x * k, -y * k]));
@@ -31,31 +31,16 @@ export function readDxfOutline(text: string): OutlineReading {
   }
 } // prettier-ignore
 
-interface Entity {
-  readonly type?: string;
-  readonly block?: string;
-  readonly rowCount?: number;
-  readonly columnCount?: number;
-  readonly startAngle?: number;
-  readonly endAngle?: number;
-}
-
-/** What the package reads of a file, as far as it is looked at here. */
-interface Parsed {
-  readonly entities: readonly Entity[];
-  readonly blocks: readonly { readonly name?: string; readonly entities?: readonly Entity[] }[];
-}
-
 /** Says what of a drawing would multiply beyond measure when it is drawn; undefined where nothing does. */
-function tooMuch({ entities, blocks }: Parsed): string | undefined {
+function tooMuch({ entities, blocks }: DxfFile): string | undefined {
   const all = [...entities, ...blocks.flatMap((block) => block.entities ?? [])];
-  const turns = ({ startAngle = 0, endAngle = 0 }: Entity) => Math.abs(endAngle - startAngle) / (2 * Math.PI);
+  const turns = ({ startAngle = 0, endAngle = 0 }: DxfEntity) => Math.abs(endAngle - startAngle) / (2 * Math.PI);
   if (all.some((e) => !(turns(e) <= MOST_TURNS)))
     return 'An arc in this DXF goes round many times. Draw it again and save the file.';
   const inBlock = new Map(blocks.map((block) => [block.name, block.entities ?? []]));
   const counts = new Map<string | undefined, number>();
-  const countOf = (list: readonly Entity[]): number => list.reduce((sum, e) => sum + weightOf(e), 0);
-  const weightOf = ({ type, block, rowCount = 1, columnCount = 1 }: Entity): number => {
+  const countOf = (list: readonly DxfEntity[]): number => list.reduce((sum, e) => sum + weightOf(e), 0);
+  const weightOf = ({ type, block, rowCount = 1, columnCount = 1 }: DxfEntity): number => {
     if (type !== 'INSERT') return 1;
     const before = counts.get(block);
     // A block within itself has no end.

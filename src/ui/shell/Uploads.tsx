@@ -17,16 +17,15 @@ export function Uploads() {
   const { going } = useGoing();
   if (going.length === 0) return null;
   return (
-    <Paper
+    <Box
       component="section"
       aria-label="Files being brought in"
-      elevation={6}
-      sx={{ position: 'fixed', left: 24, bottom: 88, width: 350, zIndex: 'snackbar', display: 'grid' }}
+      sx={{ position: 'fixed', left: 24, bottom: 88, width: 350, zIndex: 'snackbar', display: 'grid', gap: 1 }}
     >
       {going.map((file) => (
         <File key={file.id} file={file} />
       ))}
-    </Paper>
+    </Box>
   );
 }
 
@@ -51,7 +50,7 @@ function File({ file }: { readonly file: Going }) {
   if (!useIsLong(file.since)) return null;
   const isCounted = how === 'sent' && sent < size && !waits;
   return (
-    <Box sx={{ display: 'grid', gap: 0.5, p: 1.5 }}>
+    <Paper elevation={6} sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 0.5, p: 1.5 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', fontSize: 13.5 }}>
         <Box
           id={`going-${id}`}
@@ -71,6 +70,6 @@ function File({ file }: { readonly file: Going }) {
       <Box role="status" sx={{ fontFamily: FACES.figure, fontSize: 12 }}>
         {wordsOf(file)}
       </Box>
-    </Box>
+    </Paper>
   );
 }
