@@ -83,7 +83,7 @@ async function given(
   label: string,
 ): Promise<{ readonly ms: number; readonly hears: number }> {
   // What was said before does not count.
-  const close = page.getByRole('button', { name: 'Close' });
+  const close = page.getByRole('button', { name: 'Close', exact: true });
   if (await close.isVisible()) await close.click();
   const at = Date.now();
   await page
@@ -93,7 +93,8 @@ async function given(
   for (;;) {
     const asked = Date.now();
     const isDone = await page.evaluate(
-      () => document.querySelector('[role=alert]') !== null || document.querySelector('[data-save=saving]') !== null,
+      () =>
+        document.querySelector('.MuiSnackbar-root') !== null || document.querySelector('[data-save=saving]') !== null,
     );
     hears = Math.max(hears, Date.now() - asked);
     const isBeingRead = await page.getByRole('region', { name: 'Files being brought in' }).isVisible();
