@@ -5,7 +5,8 @@ import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM } from '../chromium.mjs';
 import { OwnServer } from '../../e2e/own-server';
 import { formatOf } from '../../src/core/format';
-import { Job, startJob } from '../../src/core/job';
+import { Element, Job, startJob, tableOfWords } from '../../src/core/job';
+import { makeJob } from '../../src/testing/jobs';
 import { hostileThings, type Hostile } from '../../src/testing/hostile';
 import { LONGEST } from './hostile';
 import { pause, type Found } from './watch';
@@ -16,6 +17,15 @@ function begun(kind: string, set: Readonly<Record<string, string>>): Job {
   if (!started?.ok) throw new Error(started?.error.message ?? `there is no ${kind}`);
   return started.job;
 }
+
+const PAGE_WAYS = ['outline', 'events', 'rows'] as const;
+
+/** Where files of each sort are given to the page. */
+const FIELDS: Readonly<Record<(typeof PAGE_WAYS)[number], { readonly job: string; readonly label: string }>> = {
+  outline: { job: 'siege-own', label: 'Outline file, SVG or DXF' },
+  events: { job: 'demo-moon-calendar', label: 'A calendar file' },
+  rows: { job: 'siege-table', label: 'Words for the table, as CSV' },
+};
 
 /** Files that are read in the page: after each, the page still hears keys, and says what it made of the file. */
 export async function hostileInPage(share = 1): Promise<Found> {
@@ -33,26 +43,33 @@ export async function hostileInPage(share = 1): Promise<Found> {
   page.on('pageerror', (error) => notes.push(`an error of the page: ${error.message}`));
   const json = { origin: server.base, 'content-type': 'application/json' };
   const own = begun('own', { outline: 'M0 0L90 0L90 60Z' });
-  await fetch(`${server.base}/api/jobs`, {
-    method: 'POST',
-    headers: json,
-    body: JSON.stringify({ document: own, label: 'Begun' }),
+  const placement = { against: { box: 'trim' }, x: { start: 5, size: 90 }, y: { start: 5, size: 'content' } };
+  const table = Element.parse({
+    kind: 'table',
+    id: 't',
+    name: 'Programme',
+    placement,
+    ...tableOfWords([
+      ['a', 'b'],
+      ['c', 'd'],
+    ]),
   });
-  for (const way of ['outline', 'events'] as const) {
-    await page.goto(
-      way === 'outline' ? `${server.base}/jobs/${own.id}?at=size` : `${server.base}/jobs/demo-moon-calendar?at=layout`,
-    );
+  const tabled = { ...makeJob([table]), id: 'siege-table' };
+  for (const document of [own, tabled])
+    await fetch(`${server.base}/api/jobs`, {
+      method: 'POST',
+      headers: json,
+      body: JSON.stringify({ document, label: 'Begun' }),
+    });
+  for (const way of PAGE_WAYS) {
+    const { job, label } = FIELDS[way];
+    await page.goto(`${server.base}/jobs/${job}?at=${way === 'outline' ? 'size' : 'layout'}`);
     await page.locator('[data-bench]').waitFor();
-    if (way === 'events') {
-      await page.keyboard.press('Alt+3');
-      for (let i = 0; i < 4; i += 1) await page.keyboard.press('PageDown');
-    }
+    if (way !== 'outline') await page.keyboard.press('Alt+3');
+    if (way === 'events') for (let i = 0; i < 4; i += 1) await page.keyboard.press('PageDown');
+    if (way === 'rows') await page.locator('[aria-label="artwork"] button').filter({ hasText: 'Programme' }).click();
     for (const thing of things.filter((t) => t.way === way)) {
-      const { ms, hears } = await given(
-        page,
-        thing,
-        way === 'outline' ? 'Outline file, SVG or DXF' : 'A calendar file',
-      );
+      const { ms, hears } = await given(page, thing, label);
       slowest = Math.max(slowest, ms);
       others = Math.max(others, hears);
       if (ms > LONGEST) notes.push(`${thing.what}: no word within ${LONGEST / 1000} s`);
