@@ -101,7 +101,9 @@ async function given(
 ): Promise<{ readonly ms: number; readonly hears: number }> {
   // What was said before does not count.
   const close = page.getByRole('button', { name: 'Close', exact: true });
-  if (await close.isVisible()) await close.click();
+  // A message may be on its way out by itself.
+  while (await close.isVisible()) await close.click({ timeout: 2_000 }).catch(() => undefined);
+  await page.locator('.MuiSnackbar-root').waitFor({ state: 'detached' });
   const at = Date.now();
   await page
     .getByLabel(label)
