@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { begin, clickAt, dragFromTo, field, onScreen, openChoice, saved, write } from './helpers';
+import { begin, clickAt, cornerOf, dragFromTo, field, onScreen, openChoice, saved, write } from './helpers';
 
 test.describe('laying out by hand', () => {
   test.beforeEach(async ({ page }) => {
@@ -26,9 +26,9 @@ test.describe('laying out by hand', () => {
 
   test('stretching an edge onto the trim makes it bleed', async ({ page }) => {
     const handle = page.locator('[data-handle="-1,0"]');
-    const from = await handle.boundingBox();
+    const from = await cornerOf(handle);
     const to = await onScreen(page, 0.3, 35);
-    await page.mouse.move((from?.x ?? 0) + 4, (from?.y ?? 0) + 4);
+    await page.mouse.move(from.x + 4, from.y + 4);
     await page.mouse.down();
     await page.mouse.move(to.x, to.y, { steps: 6 });
     await page.mouse.up();
@@ -39,9 +39,9 @@ test.describe('laying out by hand', () => {
   });
 
   test('turning, nudging, duplicating, deleting, and undoing all of it', async ({ page }) => {
-    const knob = await page.locator('[data-handle="turn"]').boundingBox();
+    const knob = await cornerOf(page.locator('[data-handle="turn"]'));
     const side = await onScreen(page, 80, 40);
-    await page.mouse.move((knob?.x ?? 0) + 5, (knob?.y ?? 0) + 5);
+    await page.mouse.move(knob.x + 5, knob.y + 5);
     await page.mouse.down();
     await page.mouse.move(side.x, side.y, { steps: 5 });
     await page.mouse.up();

@@ -37,13 +37,55 @@ export async function begin(page: Page, name: string, size = 'A5', sides = '1'):
   return id;
 }
 
+/** Frames, and time in ms, for which a thing must not have moved before the hand is put to it. */
+const STILL = { frames: 4, ms: 120 };
+
+/**
+ * Where a thing is, once it lies still: another station or another slip gives the bench another size, and the piece is
+ * fitted to it a moment later.
+ */
+async function whenStill(thing: Locator): Promise<{ x: number; y: number; scale: number; origin: string }> {
+  const found = await thing.evaluate(
+    (element, { frames, ms }) =>
+      new Promise<{ x: number; y: number; scale: number; origin: string } | undefined>((resolve) => {
+        const look = () => {
+          const { x, y } = element.getBoundingClientRect();
+          const bench = document.querySelector<HTMLElement>('[data-bench]');
+          return { x, y, scale: Number(bench?.dataset['scale']), origin: bench?.dataset['origin'] ?? '' };
+        };
+        let before = look();
+        let count = 0;
+        let since = performance.now();
+        const frame = () => {
+          const now = look();
+          const isSame = JSON.stringify(now) === JSON.stringify(before);
+          count = isSame ? count + 1 : 0;
+          if (!isSame) since = performance.now();
+          before = now;
+          // Drawn anew meanwhile: what stands there now is another one.
+          if (!element.isConnected) resolve(undefined);
+          else if (count >= frames && performance.now() - since >= ms) resolve(now);
+          else requestAnimationFrame(frame);
+        };
+        requestAnimationFrame(frame);
+      }),
+    STILL,
+  );
+  return found ?? whenStill(thing);
+}
+
+/** The top left corner of a thing on the screen, once it lies still. */
+export async function cornerOf(thing: Locator): Promise<{ x: number; y: number }> {
+  await expect(thing).toBeVisible();
+  const { x, y } = await whenStill(thing);
+  return { x, y };
+}
+
 /** Where a point of the surface, in mm from the trimmed corner, is on the screen. */
 export async function onScreen(page: Page, x: number, y: number): Promise<{ x: number; y: number }> {
-  const bench = page.locator('[data-bench]');
-  const box = await bench.boundingBox();
-  const scale = Number(await bench.getAttribute('data-scale'));
-  const [ox = 0, oy = 0] = ((await bench.getAttribute('data-origin')) ?? '').split(',').map(Number);
-  return { x: (box?.x ?? 0) + ox + x * scale, y: (box?.y ?? 0) + oy + y * scale };
+  const bench = await whenStill(page.locator('[data-bench]'));
+  const [ox = 0, oy = 0] = bench.origin.split(',').map(Number);
+  return { x: bench.x + ox + x * bench.scale, y: bench.y + oy + y * bench.scale };
 }
 
 export async function clickAt(

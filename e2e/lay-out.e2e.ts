@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { begin as beginAtSize, clickAt, dragFromTo, field, open, openChoice, saved, write } from './helpers';
+import { begin as beginAtSize, clickAt, cornerOf, dragFromTo, field, open, openChoice, saved, write } from './helpers';
 
 /** Begins an A5 job and goes to where it is laid out. */
 async function begin(page: Page, name: string): Promise<string> {
@@ -22,6 +22,7 @@ const frameOf = (page: Page, index: number) => page.locator('[data-bench] [data-
 
 /** Where an element’s ink stands on the screen. */
 const boxOf = async (page: Page, index: number) => {
+  await cornerOf(frameOf(page, index));
   const found = await frameOf(page, index).boundingBox();
   if (!found) throw new Error(`element ${index} is not drawn`);
   return found;
@@ -156,10 +157,10 @@ test('points of a path, a gradient’s end and a colour from the bench, by hand'
   await expect(page.locator('[data-path-points]')).toBeVisible();
   const points = page.locator('[data-point]');
   await expect(points).toHaveCount(3);
-  const first = await points.first().boundingBox();
-  await page.mouse.move((first?.x ?? 0) + 5, (first?.y ?? 0) + 5);
+  const first = await cornerOf(points.first());
+  await page.mouse.move(first.x + 5, first.y + 5);
   await page.mouse.down();
-  await page.mouse.move((first?.x ?? 0) - 40, (first?.y ?? 0) + 60, { steps: 5 });
+  await page.mouse.move(first.x - 40, first.y + 60, { steps: 5 });
   await page.mouse.up();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   await page.keyboard.press('Delete');
@@ -172,10 +173,10 @@ test('points of a path, a gradient’s end and a colour from the bench, by hand'
   await page.getByRole('button', { name: /^paint: 0 0 0 20/ }).click();
   await page.getByRole('button', { name: 'Gradient' }).click();
   await close(page);
-  const end = await page.locator('[data-gradient=end]').boundingBox();
-  await page.mouse.move((end?.x ?? 0) + 7, (end?.y ?? 0) + 7);
+  const end = await cornerOf(page.locator('[data-gradient=end]'));
+  await page.mouse.move(end.x + 7, end.y + 7);
   await page.mouse.down();
-  await page.mouse.move((end?.x ?? 0) + 90, (end?.y ?? 0) - 30, { steps: 5 });
+  await page.mouse.move(end.x + 90, end.y - 30, { steps: 5 });
   await page.mouse.up();
   await page.getByRole('button', { name: /^paint: linear/ }).click();
   const angle = Number((await field(page, 'angle').inputValue()).replace('°', ''));

@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { Job } from '../src/core/job';
 import { toKept } from '../src/demo/keep';
-import { openJob, saved } from './helpers';
+import { cornerOf, openJob, saved } from './helpers';
 import { businessCard, memberCard, solsticeCard } from './pieces/cards';
 import { eyepieceBox, eyepieceLabels, moonSticker, trailMap } from './pieces/finished';
 import { Hand } from './pieces/hand';
@@ -143,9 +143,9 @@ async function paperOf(page: Page, white: string): Promise<Buffer> {
     const at = (name: string) => Number(rect.getAttribute(name));
     return { x: at('x'), y: at('y'), width: at('width'), height: at('height') };
   });
-  const box = await bench.boundingBox();
+  const box = await cornerOf(bench);
   // Whole pixels: a fraction would move one picture against the other.
-  const [left, top] = [Math.round(clip.x + (box?.x ?? 0)), Math.round(clip.y + (box?.y ?? 0))];
+  const [left, top] = [Math.round(clip.x + box.x), Math.round(clip.y + box.y)];
   return page.screenshot({ clip: { x: left, y: top, width: Math.round(clip.width), height: Math.round(clip.height) } });
 } // prettier-ignore
 

@@ -26,14 +26,8 @@ export interface Asking {
 const WORDS: Readonly<Record<WorkName, readonly [what: string, todo: string]>> = {
   readAsset: ['Reading this file', 'Nothing was changed. Save it simpler in the program it comes from.'],
   openJobFile: ['Reading this file', 'Nothing was changed. Export it again.'],
-  thumbnail: [
-    'Drawing this job',
-    'Open it and take out what is repeated very often.',
-  ],
-  findings: [
-    'Checking this job',
-    'Open it and take out what is repeated very often.',
-  ],
+  thumbnail: ['Drawing this job', 'Open it and take out what is repeated very often.'],
+  findings: ['Checking this job', 'Open it and take out what is repeated very often.'],
   benchPicture: ['Drawing this picture', 'Save it smaller and bring it in again.'],
   pictureInks: ['Reading the inks of this picture', 'Save it smaller and bring it in again.'],
   pictureGamut: ['Comparing this picture with the paper', 'Save it smaller and bring it in again.'],
