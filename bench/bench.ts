@@ -21,6 +21,7 @@ import { inBrowser, typedInBrowser } from './in-browser';
 import { catalogue } from './catalogue';
 import { planner } from './planner';
 import { plates } from './plates';
+import { saving } from './saving';
 import { typing } from './typing';
 import { chainedPage, crowdedPage, manyPages } from './pages';
 import { mean, ms, note, rows, times, once } from './report';
@@ -211,6 +212,7 @@ const PARTS = {
   planner,
   plates,
   press,
+  saving,
   browser: inBrowser,
   typed: typedInBrowser,
 };

@@ -1,17 +1,10 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { CHROMIUM } from '../scripts/chromium.mjs';
-import type { Job } from '../src/core/job';
 import { makeJob } from '../src/testing/jobs';
 import { chainedPage, crowdedPage } from './pages';
 import { flowingJob } from './typing';
 import { mb, ms, note, times } from './report';
-
-const PORT = 4397;
-const BASE = `http://127.0.0.1:${PORT}`;
+import { BASE, post, served } from './served';
 
 const average = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
 
@@ -31,14 +24,6 @@ const frames = (page: Page): Promise<number[]> =>
         requestAnimationFrame(tick);
       }),
   );
-
-async function post(job: Job): Promise<void> {
-  await fetch(`${BASE}/api/jobs`, {
-    method: 'POST',
-    headers: { origin: BASE, 'content-type': 'application/json' },
-    body: JSON.stringify({ document: job, label: 'Bench' }),
-  });
-}
 
 /** From the address to the last element on the bench (of so many, or any), ms, and what the page holds then, bytes. */
 async function opened(browser: Browser, id: string, count?: number) {
@@ -129,26 +114,15 @@ async function typed(page: Page): Promise<number[]> {
 }
 
 /** The application running on data of its own, and a browser beside it, for as long as `work` takes. */
-async function running(work: (browser: Browser) => Promise<void>): Promise<void> {
-  const data = mkdtempSync(join(tmpdir(), 'ys-bench-data-'));
-  const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {
-    env: { ...process.env, YS_DATA: data, YS_DEMO: '1' },
-    stdio: 'ignore',
-    detached: true,
-  });
-  const browser = await chromium.launch(CHROMIUM);
-  try {
-    for (let i = 0; i < 100; i += 1) {
-      if (await fetch(`${BASE}/api/jobs`).then((r) => r.ok, () => false)) break; // prettier-ignore
-      await new Promise((r) => setTimeout(r, 100));
+const running = (work: (browser: Browser) => Promise<void>): Promise<void> =>
+  served({ YS_DEMO: '1' }, async () => {
+    const browser = await chromium.launch(CHROMIUM);
+    try {
+      await work(browser);
+    } finally {
+      await browser.close();
     }
-    await work(browser);
-  } finally {
-    await browser.close();
-    if (server.pid) process.kill(-server.pid, 'SIGKILL');
-    rmSync(data, { recursive: true, force: true });
-  }
-}
+  });
 
 /** An empty page, opened twice: the first page of all also fetches the application. */
 async function openedEmpty(browser: Browser) {

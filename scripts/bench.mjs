@@ -17,6 +17,7 @@ await build({
     'harfbuzzjs',
     'lcms-wasm',
     'sharp',
+    'sqlite3',
     '@resvg/resvg-js',
     'woff2-encoder',
     '@cantoo/pdf-lib',

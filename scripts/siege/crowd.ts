@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { OwnServer } from '../../e2e/own-server';
 import { box, makeJob } from '../../src/testing/jobs';
-import { Somebody, leavings, memoryOf, pause, type Found } from './watch';
+import { REST, Somebody, leavings, memoryOf, pause, type Found } from './watch';
 
 /** Many people at once: each saves a job of their own again and again; meanwhile exports are asked for, and half of them stopped. */
 export async function crowd(writers: number, saves: number, exports: number): Promise<Found> {
@@ -85,7 +85,7 @@ export async function crowd(writers: number, saves: number, exports: number): Pr
   notes.push(`exports: ${[...states].map(([state, count]) => `${count} ${state}`).join(', ')}`);
   if ([...states.keys()].some((state) => state !== 'done' && state !== 'cancelled')) lost += 1;
   await somebody.end();
-  await pause(2_000);
+  await pause(REST);
   const memory = memoryOf(server.pid) - before;
   const left = leavings(data);
   await server.kill();

@@ -3,12 +3,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { OwnServer } from '../../e2e/own-server';
 import { hostileThings, type Hostile } from '../../src/testing/hostile';
-import { Somebody, eachOf, leavings, memoryOf, pause, type Found } from './watch';
+import { REST, Somebody, eachOf, leavings, memoryOf, pause, type Found } from './watch';
 
 /** Longest that any answer may take, ms. */
 export const LONGEST = 30_000;
-/** Processes without work end after half a minute. */
-const REST = 40_000;
+/** How many of the slowest are told by name. */
+const SLOWEST_TOLD = 10;
 
 interface Answer {
   readonly status: number;
@@ -86,10 +86,12 @@ export async function hostileAtServer(share = 1): Promise<Found> {
   const somebody = new Somebody(server.base);
   const notes: string[] = [];
   const all: Answer[] = [];
+  const slow: { what: string; ms: number }[] = [];
   const waiting = Date.now();
   await eachOf(things, 3, async (thing) => {
     const answers = await send(server.base, thing);
     all.push(...answers);
+    slow.push({ what: thing.what, ms: Math.max(...answers.map((a) => a.ms)) });
     const bad = answers.find((a) => isError(a) || a.ms > LONGEST);
     if (bad) notes.push(`${thing.what}: ${bad.status} after ${bad.ms} ms, ${bad.text.slice(0, 120)}`);
     const wordless = answers.find(
@@ -100,6 +102,7 @@ export async function hostileAtServer(share = 1): Promise<Found> {
   notes.push(
     `${all.filter((a) => a.status < 400).length} of ${all.length} answers gave something, in ${Math.round((Date.now() - waiting) / 1000)} s`,
   );
+  for (const { what, ms } of slow.sort((a, b) => b.ms - a.ms).slice(0, SLOWEST_TOLD)) notes.push(`${ms} ms: ${what}`);
   await somebody.end();
   await pause(share === 1 ? REST : 0);
   const memory = share === 1 ? memoryOf(server.pid) - before : 0;

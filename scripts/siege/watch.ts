@@ -77,6 +77,9 @@ export function leavings(data: string): readonly string[] {
   return [...parts, ...names('incoming')];
 }
 
+/** How long after all is over memory is looked at, ms: processes without work end after half a minute. */
+export const REST = 40_000;
+
 export const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Somebody else at the same server: asks for the board again and again, and notes how long it takes. */

@@ -1,8 +1,10 @@
 import 'server-only';
+import isSame from 'fast-deep-equal';
 import type { Transaction } from 'sequelize';
 import { boardFacts, type Job } from '@/core/job';
 import { contentHash, patched, type SaveAnswer, type SaveRequest, type SentStep } from '@/core/save';
 import { jobRow, revision, trusted } from './jobs';
+import { keepAtHand, stateAt } from './newest';
 import { pack } from '@/upkeep';
 import { Problem } from './problem';
 import { store } from './store/database';
@@ -22,7 +24,7 @@ export async function saveSteps(id: string, request: SaveRequest): Promise<SaveA
     // The same states came by another way since.
     if ((await arrived(id, request.steps, transaction)).length !== laid.before) return undefined;
     const newest = states.at(-1);
-    if (!newest) return { head: from, hash: contentHash(await revision(id, from)) };
+    if (!newest) return { head: from, hash: contentHash(await stateAt(id, from)) };
     if (row.head !== from) {
       const kept = await models.conflicts.create(
         { jobId: id, base: from, document: newest.document, settledAt: null },
@@ -41,7 +43,11 @@ export async function saveSteps(id: string, request: SaveRequest): Promise<SaveA
     return { head: from + states.length, hash: contentHash(newest.job) };
   });
   if (!saved) return saveSteps(id, request);
-  if (!('conflict' in saved)) return saved;
+  if (!('conflict' in saved)) {
+    const newest = laid.states.at(-1);
+    if (newest) await keepAtHand(id, saved.head, newest.job, newest.document);
+    return saved;
+  }
   throw new Problem(
     409,
     'Somebody saved this job in the meantime.',
@@ -63,16 +69,21 @@ async function laidOn(id: string, { base, hash, steps }: SaveRequest): Promise<L
   const before = numbers.length;
   const from = numbers.at(-1) ?? base;
   const known = before === 0 ? hash : hashAfter(steps[before - 1]);
-  const jobs = statesFrom(await revision(id, from), known, steps.slice(before)).map((state) => ({
-    ...trusted(state),
-    id,
-  }));
+  const jobs = statesFrom(await stateAt(id, from), known, steps.slice(before)).map((state) => keptAs(state, id));
   const states = steps.slice(before).flatMap((step, i) => {
     const job = jobs[i];
     return job ? [{ step, job, document: pack(job) }] : [];
   });
   return { before, from, states };
 }
+
+/** A state as it is kept. Where reading it changed nothing it is the same thing still, whose content is known already. */
+function keptAs(state: unknown, id: string): Job {
+  const job = { ...trusted(state), id };
+  return isContentOf(job, state) ? state : job;
+}
+
+const isContentOf = (job: Job, state: unknown): state is Job => isSame(state, job);
 
 /** The numbers of those steps, from the first on, that are kept already. */
 async function arrived(id: string, steps: readonly SentStep[], transaction?: Transaction): Promise<readonly number[]> {

@@ -1,6 +1,6 @@
-import canonicalize from 'canonicalize';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
+import { canonical } from './canonical';
 
 const known = new WeakMap<object, string>();
 
@@ -8,7 +8,7 @@ const known = new WeakMap<object, string>();
 export function contentHash(document: object): string {
   const before = known.get(document);
   if (before !== undefined) return before;
-  const hash = bytesToHex(sha256(new TextEncoder().encode(canonicalize(document) ?? '')));
+  const hash = bytesToHex(sha256(new TextEncoder().encode(canonical(document))));
   known.set(document, hash);
   return hash;
 }

@@ -1,10 +1,13 @@
 import { create } from 'jsondiffpatch';
 import { format } from 'jsondiffpatch/formatters/jsonpatch';
-import { applyPatch } from 'rfc6902';
+import { applyPatch, Pointer as Way } from 'rfc6902';
 import { z } from 'zod';
 
 /** An address within a document (RFC 6901). */
-const Pointer = z.string().max(2_000);
+const Pointer = z
+  .string()
+  .max(2_000)
+  .regex(/^(?:\/|$)/);
 
 /** One change of a document (RFC 6902, section 4); what is tested or copied is of no use here. */
 const Operation = z.discriminatedUnion('op', [
@@ -17,6 +20,7 @@ const Operation = z.discriminatedUnion('op', [
 /** What was changed between two states of a job, as a JSON Patch (RFC 6902). */
 export const Patch = z.array(Operation).max(20_000);
 export type Patch = z.infer<typeof Patch>;
+type PatchStep = z.infer<typeof Operation>;
 
 const differ = create({
   // Elements, texts and pieces are known by their names, wherever they lie in a list.
@@ -31,11 +35,45 @@ export function patchBetween(before: unknown, after: unknown): Patch {
 }
 
 /**
- * The state that a patch leads to; what was given stays as it was.
+ * The state that a patch leads to; what was given stays as it was, and parts that the patch does not reach are shared.
  * @returns undefined where the patch does not fit the document
  */
 export function patched(document: unknown, patch: Patch): unknown {
-  const copy: unknown = structuredClone(document);
-  const failed = applyPatch(copy, patch).some((error) => error !== null);
-  return failed ? undefined : copy;
+  const root = { document };
+  const own = new Set<unknown>([root]);
+  for (const operation of patch) {
+    const within: PatchStep = { ...operation, path: `/document${operation.path}` };
+    if (within.op === 'move') within.from = `/document${within.from}`;
+    const places = within.op === 'move' ? [within.from, within.path] : [within.path];
+    if (!places.every((place) => makeOwn(root, place, own))) return undefined;
+    const [failed] = applyPatch(root, [within]);
+    if (failed !== null) return undefined;
+  }
+  return root.document;
 }
+
+/**
+ * Copies what holds a place, and what holds that, each thing once, so that it can be changed where it stands.
+ * @param own what was copied already
+ * @returns false where the way leads over something that is not there
+ */
+function makeOwn(root: object, place: string, own: Set<unknown>): boolean {
+  let holder: unknown = root;
+  for (const key of Way.fromJSON(place).tokens.slice(1, -1)) {
+    if (!isContainer(holder) || !Object.hasOwn(holder, key)) return false;
+    const found: unknown = Reflect.get(holder, key);
+    if (!isContainer(found)) return false;
+    const copy = own.has(found) ? found : shallowCopy(found);
+    own.add(copy);
+    Reflect.set(holder, key, copy);
+    holder = copy;
+  }
+  return true;
+}
+
+type Container = Record<string, unknown> | unknown[];
+
+/** A list stays a list. */
+const shallowCopy = (container: Container): Container => (Array.isArray(container) ? [...container] : { ...container });
+
+const isContainer = (value: unknown): value is Container => typeof value === 'object' && value !== null;
