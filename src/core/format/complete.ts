@@ -128,9 +128,17 @@ function completeSurface(plan: SurfacePlan, bleed: Edges, safe: Edges, { grid, m
   };
 }
 
+const bleeds = new WeakMap<Path, Map<Mm, Path>>();
+
 /** Bleed follows the outline: a constant distance outside it, the widest of the four. */
-const bleedAround = (outline: Path, by: EdgeLengths): Path =>
-  offsetPath(outline, Math.max(by.top, by.right, by.bottom, by.left), 'sharp');
+function bleedAround(outline: Path, by: EdgeLengths): Path {
+  const distance = Math.max(by.top, by.right, by.bottom, by.left);
+  const known = bleeds.get(outline) ?? new Map<Mm, Path>();
+  bleeds.set(outline, known);
+  const bleed = known.get(distance) ?? offsetPath(outline, distance, 'sharp');
+  known.set(distance, bleed);
+  return bleed;
+}
 
 const lifeSize = ({ boxes }: BlankSurface, scale: number): Blank['pressed'] => ({
   trim: { width: boxes.trim.width * scale, height: boxes.trim.height * scale },

@@ -1,9 +1,27 @@
+import { LRUCache } from 'lru-cache';
 import { rectPath } from '../layout';
 import { defineFormat } from './format';
 import { openEnd, readOutline, toCorner } from './outline-text';
 import { LINES_HELP, placeLines, placesOf, readLines, writeLines } from './own-lines';
 import { Impossible, ok, size, text, wrong } from '../parameter';
 import { frontAndBack, shaped, sides } from './sides';
+
+/** Shapes by their text: each change of a job asks for its own again, and its bleed is worked out once. */
+const shapes = new LRUCache<string, ReturnType<typeof toCorner>>({ max: 16 });
+
+/** @throws Impossible where the text is no closed outline with an area */
+function shapeOf(text: string): ReturnType<typeof toCorner> {
+  const known = shapes.get(text);
+  if (known) return known;
+  const drawn = readOutline(text);
+  if ('problem' in drawn) throw new Impossible('outline', drawn.problem);
+  const open = openEnd(drawn.path);
+  if (open) throw new Impossible('outline', open);
+  const shape = toCorner(drawn.path);
+  if (shape.width < 1 || shape.height < 1) throw new Impossible('outline', 'The outline has no area.');
+  shapes.set(text, shape);
+  return shape;
+}
 
 export const own = defineFormat({
   kind: 'own',
@@ -26,12 +44,7 @@ export const own = defineFormat({
     }),
   }, // prettier-ignore
   plan: (d, { write }) => {
-    const drawn = d.outline === '' ? undefined : readOutline(d.outline);
-    if (drawn && 'problem' in drawn) throw new Impossible('outline', drawn.problem);
-    const open = drawn && openEnd(drawn.path);
-    if (open) throw new Impossible('outline', open);
-    const shape = drawn ? toCorner(drawn.path) : undefined;
-    if (shape && (shape.width < 1 || shape.height < 1)) throw new Impossible('outline', 'The outline has no area.');
+    const shape = d.outline === '' ? undefined : shapeOf(d.outline);
     const flat = shape ? { width: shape.width, height: shape.height } : d.size;
     const outline = shape?.path ?? rectPath({ x: 0, y: 0, ...flat });
     const read = readLines(d.lines, { unit: 'mm', ppi: 300 });

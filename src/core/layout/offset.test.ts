@@ -12,13 +12,40 @@ import {
   rectPath,
   unionPath,
   type Path,
+  type Point,
 } from './index';
+
+/** A star of so many points. */
+const star = (count: number): Path =>
+  polygonPath(
+    Array.from({ length: count }, (_, i) => {
+      const [turn, radius] = [(2 * Math.PI * i) / count, i % 2 === 0 ? 60 : 45];
+      return { x: radius * Math.cos(turn), y: radius * Math.sin(turn) };
+    }),
+  );
+
+/** A rectangle with many points along its edges that change nothing. */
+function pricked(width: number, height: number, count: number): Path {
+  const along = (from: Point, to: Point) =>
+    Array.from({ length: count }, (_, i) => ({
+      x: from.x + ((to.x - from.x) * i) / count,
+      y: from.y + ((to.y - from.y) * i) / count,
+    }));
+  const [a, b, c, d] = [
+    { x: 0, y: 0 },
+    { x: width, y: 0 },
+    { x: width, y: height },
+    { x: 0, y: height },
+  ];
+  return polygonPath([...along(a, b), ...along(b, c), ...along(c, d), ...along(d, a)]);
+}
 
 const SHAPES: readonly (readonly [string, Path])[] = [
   ['rectangle', rectPath({ x: 0, y: 0, width: 80, height: 50 })],
   ['round corners', rectPath({ x: 0, y: 0, width: 80, height: 50 }, 8)],
   ['ellipse', ellipsePath({ x: 0, y: 0, width: 60, height: 40 })],
   ['chevron', polygonPath([{ x: 0, y: 0 }, { x: 60, y: 0 }, { x: 80, y: 25 }, { x: 60, y: 50 }, { x: 0, y: 50 }, { x: 20, y: 25 }])],
+  ['star of 1,200 points', star(1_200)],
   ...(['sticker', 'tuck-box', 'pocket-folder', 'hang-tag', 'envelope'] as const).map((kind): readonly [string, Path] => {
     const job = begin(kind, kind === 'sticker' ? { shape: 'crescent' } : {});
     const [piece] = job.pieces;
@@ -58,6 +85,22 @@ describe('offsets agree with shapely’s', () => {
 
 test('sharp corners stay sharp: a rectangle grows into a rectangle', () => {
   expect(pathArea(offsetPath(rectPath({ x: 0, y: 0, width: 10, height: 10 }), 1, 'sharp'))).toBeCloseTo(144, 3);
+});
+
+test('an outline of thousands of points grows in steps to the same: corners stay sharp, and none is cut short', () => {
+  const grown = offsetPath(pricked(80, 50, 600), 3, 'sharp');
+  expect(pathArea(grown)).toBeCloseTo(86 * 56, 2);
+  expect(pathBounds(grown)).toMatchObject({ x: -3, y: -3, width: 86, height: 56 });
+  expect(pathArea(offsetPath(pricked(80, 50, 600), -3, 'sharp'))).toBeCloseTo(74 * 44, 2);
+
+  const [sharp, round] = [offsetPath(star(1_500), 3, 'sharp'), offsetPath(star(1_500), 3)];
+  expect(pathArea(differencePath(round, sharp)) / pathArea(round)).toBeLessThan(0.0005);
+  const reach = Math.max(
+    ...flatten(sharp)
+      .flat()
+      .map(({ x, y }) => Math.hypot(x, y)),
+  );
+  expect(reach).toBeLessThanOrEqual(60 + 2 * 3);
 });
 
 test('union and difference keep the sum of areas', () => {
