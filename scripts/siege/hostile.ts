@@ -57,8 +57,16 @@ async function send(base: string, { way, name, bytes }: Hostile): Promise<readon
       );
       return [taken, ...more];
     }
-    case 'import': {
-      const taken = await asked(`${base}/api/import`, { method: 'POST', headers, body });
+    case 'import':
+    case 'state': {
+      const taken =
+        way === 'import'
+          ? await asked(`${base}/api/import`, { method: 'POST', headers, body })
+          : await asked(`${base}/api/jobs`, {
+              method: 'POST',
+              headers: { ...headers, 'content-type': 'application/json' },
+              body: `{"label":"Begun","document":${new TextDecoder().decode(body)}}`,
+            });
       if (taken.status !== 200) return [taken];
       const { id } = JSON.parse(taken.text) as { id: string };
       const views = [`${id}/thumbnail?rev=1`, `${id}/checks?rev=1`, id];

@@ -26,6 +26,7 @@ export interface Asking {
 const WORDS: Readonly<Record<WorkName, readonly [what: string, todo: string]>> = {
   readAsset: ['Reading this file', 'Nothing was changed. Save it simpler in the program it comes from.'],
   openJobFile: ['Reading this file', 'Nothing was changed. Export it again.'],
+  readJobText: ['Reading this job', 'Nothing was changed. Take out what is repeated very often.'],
   thumbnail: ['Drawing this job', 'Open it and take out what is repeated very often.'],
   findings: ['Checking this job', 'Open it and take out what is repeated very often.'],
   benchPicture: ['Drawing this picture', 'Save it smaller and bring it in again.'],

@@ -18,6 +18,7 @@ import { kitOf, type Job } from '@/core/job';
 import { putRecord } from './books';
 import { insertJob } from './jobs';
 import { benchPicture, thumbnail } from './views';
+import { stateOf } from './state';
 import { store } from './store/database';
 
 /** The piece that is opened first. */
@@ -36,7 +37,7 @@ export async function loadDemo(): Promise<void> {
   const head = await write(async (transaction) => {
     let head = 1;
     for (const job of jobs) {
-      const made = await insertJob(job, 'Demo', transaction);
+      const made = await insertJob(stateOf(job), 'Demo', transaction);
       if (job === first?.job) ({ head } = made);
     }
     for (const { file, job } of pieces)

@@ -1,12 +1,13 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import { boardFacts, readJob, type Job, type JobSummary } from '@/core/job';
-import { contentHash } from '@/core/save';
+import type { Job, JobSummary } from '@/core/job';
 import { history } from './history';
-import { pack, readPacked } from '@/upkeep';
+import { readPacked } from '@/upkeep';
 import { unpack } from './packed';
 import { Problem } from './problem';
+import { readState } from './read-state';
+import { stateOf, type State } from './state';
 import { store } from './store/database';
 import type { JobRow } from './store/models';
 
@@ -30,29 +31,22 @@ export async function listJobs(): Promise<readonly JobSummary[]> {
 
 /** Begins a job with its first revision. A job that came with an id already known gets a new one. */
 export async function createJob(document: unknown, label: string): Promise<JobSummary> {
-  const job = trusted(document);
+  const state = await readState(document);
   const { write } = await store();
-  return write(async (transaction) => insertJob(job, label, transaction));
+  return write(async (transaction) => insertJob(state, label, transaction));
 }
 
 /** Begins a job as part of something that is done as one. */
-export async function insertJob(job: Job, label: string, transaction: Transaction): Promise<JobSummary> {
+export async function insertJob(state: State, label: string, transaction: Transaction): Promise<JobSummary> {
   const { models } = await store();
-  const taken = await models.jobs.findByPk(job.id, { transaction });
-  const own: Job = taken ? { ...job, id: randomUUID() } : job;
-  const row = await models.jobs.create({ id: own.id, head: 1, removedAt: null, ...boardFacts(own) }, { transaction });
+  const taken = await models.jobs.findByPk(state.job.id, { transaction });
+  const { job, hash, document, facts } = taken ? stateOf({ ...state.job, id: randomUUID() }) : state;
+  const row = await models.jobs.create({ id: job.id, head: 1, removedAt: null, ...facts }, { transaction });
   await models.revisions.create(
-    { jobId: own.id, number: 1, step: null, kind: 'edit', label, hash: contentHash(own), document: pack(own) },
+    { jobId: job.id, number: 1, step: null, kind: 'edit', label, hash, document },
     { transaction },
   );
   return summaryOf(row);
-}
-
-/** A job from outside. @throws Problem where it is none */
-export function trusted(document: unknown): Job {
-  const read = readJob(document);
-  if (read.ok) return read.job;
-  throw new Problem(422, 'This is not a job that can be saved.', read.problems.join(' '), { problems: read.problems });
 }
 
 export async function jobRow(id: string, transaction?: Transaction): Promise<JobRow> {
@@ -101,16 +95,16 @@ async function newestReadable(id: string, below: number): Promise<number | undef
 
 /** Lays an earlier state on top as the newest, where the newest can no longer be read. */
 export async function layOnTop(id: string, number: number): Promise<void> {
-  const job = await revision(id, number);
+  const { hash, document, facts } = stateOf(await revision(id, number));
   const { models, write } = await store();
   await write(async (transaction) => {
     const row = await jobRow(id, transaction);
     const label = `Revision ${number} put back: what came after it cannot be read`;
     await models.revisions.create(
-      { jobId: id, number: row.head + 1, step: null, kind: 'edit', label, hash: contentHash(job), document: pack(job) },
+      { jobId: id, number: row.head + 1, step: null, kind: 'edit', label, hash, document },
       { transaction },
     );
-    await row.update({ head: row.head + 1, ...boardFacts(job) }, { transaction });
+    await row.update({ head: row.head + 1, ...facts }, { transaction });
   });
 }
 

@@ -1,4 +1,4 @@
-import { route } from './respond';
+import { readJson, route } from './respond';
 
 const ask = (error: unknown) =>
   route(() => Promise.reject(error as Error))(
@@ -22,4 +22,19 @@ test.each([
   const { error: said } = (await answer.json()) as { error: { message: string; todo: string } };
   expect(said.message).toMatch(words);
   expect(said.todo).not.toBe('');
+});
+
+test.each([
+  ['{"a":', 400, /not JSON/],
+  [`${'['.repeat(100_000)}${']'.repeat(100_000)}`, 400, /nested deeper/],
+  [`{"a":${'['.repeat(150)}${']'.repeat(150)}}`, 200, /^$/],
+])('%#: a body that is broken, too deep, or as deep as it may be', async (body, status, words) => {
+  const headers = { host: 'localhost', origin: 'http://localhost' };
+  const answer = await route(async (request: Request) => ({ taken: await readJson(request) }))(
+    new Request('http://localhost/api', { method: 'POST', headers, body }),
+    {},
+  );
+  expect(answer.status).toBe(status);
+  const { error } = (await answer.json()) as { error?: { message: string } };
+  expect(error?.message ?? '').toMatch(words);
 });

@@ -132,13 +132,33 @@ export async function readBody(request: Request, most: number): Promise<Uint8Arr
   return Buffer.concat(parts);
 }
 
-export const MAX_JSON_BYTES = 64 * 1024 * 1024;
+/** Jobs without their files, and what is said of them: a catalogue of a hundred pages takes less than one. */
+export const MAX_JSON_BYTES = 16 * 1024 * 1024;
 
 export async function readJson(request: Request): Promise<unknown> {
   const bytes = await readBody(request, MAX_JSON_BYTES);
+  const value = parsed(Buffer.from(bytes).toString('utf8'));
+  if (isDeep(value))
+    throw new Problem(400, 'This is nested deeper than anything that is kept here.', 'Reload the page and try again.');
+  return value;
+}
+
+function parsed(text: string): unknown {
   try {
-    return JSON.parse(Buffer.from(bytes).toString('utf8'));
+    return JSON.parse(text);
   } catch {
     throw new Problem(400, 'The request is not JSON.', 'Reload the page and try again.');
   }
+}
+
+/** Levels of JSON that are taken in; a job has about twenty. What is read level by level would otherwise run out of stack. */
+const MOST_LEVELS = 200;
+
+function isDeep(value: unknown): boolean {
+  let level: readonly unknown[] = [value];
+  for (let depth = 0; level.length > 0; depth += 1) {
+    if (depth > MOST_LEVELS) return true;
+    level = level.flatMap((v): readonly unknown[] => (typeof v === 'object' && v !== null ? Object.values(v) : []));
+  }
+  return false;
 }

@@ -1,12 +1,12 @@
 import 'server-only';
-import isSame from 'fast-deep-equal';
 import type { Transaction } from 'sequelize';
-import { boardFacts, type Job } from '@/core/job';
+import type { Job } from '@/core/job';
 import { contentHash, patched, type SaveAnswer, type SaveRequest, type SentStep } from '@/core/save';
-import { jobRow, revision, trusted } from './jobs';
+import { jobRow, revision } from './jobs';
 import { keepAtHand, stateAt } from './newest';
-import { pack } from '@/upkeep';
 import { Problem } from './problem';
+import { readState } from './read-state';
+import type { State } from './state';
 import { store } from './store/database';
 
 /**
@@ -32,15 +32,15 @@ export async function saveSteps(id: string, request: SaveRequest): Promise<SaveA
       );
       return { conflict: kept.id, head: row.head, mine: newest.job };
     }
-    for (const [i, { step, job, document }] of states.entries()) {
+    for (const [i, { step, hash, document }] of states.entries()) {
       const { id: name, kind, label } = step;
       await models.revisions.create(
-        { jobId: id, number: from + i + 1, step: name, kind, label, hash: contentHash(job), document },
+        { jobId: id, number: from + i + 1, step: name, kind, label, hash, document },
         { transaction },
       );
     }
-    await row.update({ head: from + states.length, ...boardFacts(newest.job) }, { transaction });
-    return { head: from + states.length, hash: contentHash(newest.job) };
+    await row.update({ head: from + states.length, ...newest.facts }, { transaction });
+    return { head: from + states.length, hash: newest.hash };
   });
   if (!saved) return saveSteps(id, request);
   if (!('conflict' in saved)) {
@@ -60,7 +60,7 @@ interface Laid {
   /** How many of the steps are kept already, and the revision that the rest is laid on. */
   readonly before: number;
   readonly from: number;
-  readonly states: readonly { readonly step: SentStep; readonly job: Job; readonly document: Buffer }[];
+  readonly states: readonly (State & { readonly step: SentStep })[];
 }
 
 async function laidOn(id: string, { base, hash, steps }: SaveRequest): Promise<Laid> {
@@ -69,21 +69,16 @@ async function laidOn(id: string, { base, hash, steps }: SaveRequest): Promise<L
   const before = numbers.length;
   const from = numbers.at(-1) ?? base;
   const known = before === 0 ? hash : hashAfter(steps[before - 1]);
-  const jobs = statesFrom(await stateAt(id, from), known, steps.slice(before)).map((state) => keptAs(state, id));
-  const states = steps.slice(before).flatMap((step, i) => {
-    const job = jobs[i];
-    return job ? [{ step, job, document: pack(job) }] : [];
-  });
+  const states: (State & { step: SentStep })[] = [];
+  for (const { step, state } of statesFrom(await stateAt(id, from), known, steps.slice(before))) {
+    states.push({ ...(await readState(withId(state, id))), step });
+  }
   return { before, from, states };
 }
 
-/** A state as it is kept. Where reading it changed nothing it is the same thing still, whose content is known already. */
-function keptAs(state: unknown, id: string): Job {
-  const job = { ...trusted(state), id };
-  return isContentOf(job, state) ? state : job;
-}
-
-const isContentOf = (job: Job, state: unknown): state is Job => isSame(state, job);
+/** Whoever sends a state says by its address whose it is. */
+const withId = (state: unknown, id: string): unknown =>
+  typeof state === 'object' && state !== null && 'id' in state && state.id !== id ? { ...state, id } : state;
 
 /** The numbers of those steps, from the first on, that are kept already. */
 async function arrived(id: string, steps: readonly SentStep[], transaction?: Transaction): Promise<readonly number[]> {
@@ -108,17 +103,24 @@ const hashAfter = (step: SentStep | undefined): string | undefined =>
   step?.change.as === 'patch' ? step.change.hash : undefined;
 
 /** The states that changes lead to, one after another. @param hash content of the state that the first of them is laid on */
-function statesFrom(under: Job, hash: string | undefined, steps: readonly SentStep[]): readonly unknown[] {
+function statesFrom(
+  under: Job,
+  hash: string | undefined,
+  steps: readonly SentStep[],
+): readonly { readonly step: SentStep; readonly state: unknown }[] {
   let state: unknown = under;
   let isKnown = contentHash(under) === hash;
-  return steps.map(({ change }) => {
+  return steps.map((step) => {
+    const { change } = step;
     if (change.as === 'whole') {
       isKnown = true;
-      return (state = change.document);
+      state = change.document;
+      return { step, state };
     }
     const led = isKnown ? patched(state, change.patch) : undefined;
     if (typeof led !== 'object' || led === null || contentHash(led) !== change.hash)
       throw new Problem(412, 'These changes are of another state of the job.', 'They are sent again with all of it.');
-    return (state = led);
+    state = led;
+    return { step, state };
   });
 }

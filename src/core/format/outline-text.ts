@@ -1,6 +1,9 @@
 import svgpath from 'svgpath';
 import { LONGEST } from '../element';
-import { pathBounds, shiftPath, type Path, type Segment } from '../layout';
+import { flatten, pathBounds, shiftPath, type Path, type Segment } from '../layout';
+
+/** Points of an outline whose curves are drawn as chords no further away than this, mm: more than so many are no die but a picture. */
+const [FINE, MOST_POINTS] = [0.002, 10_000];
 
 /**
  * Reads an outline written as path data (M, L, H, V, C, S, Q, T, A, Z; absolute or relative), in millimetres.
@@ -61,7 +64,13 @@ export function readOutline(text: string): { readonly path: Path } | { readonly 
   if (failed) return { problem: failed };
   const isWild = path.some((s) => s.slice(1).some((n) => !(Math.abs(Number(n)) <= LONGEST)));
   if (isWild) return { problem: 'A point of this outline lies further away than 20 m, or nowhere.' };
-  return path.length === 0 ? { problem: 'The outline is empty.' } : { path };
+  if (path.length === 0) return { problem: 'The outline is empty.' };
+  const points = flatten(path, FINE).reduce((sum, part) => sum + part.length, 0);
+  if (points > MOST_POINTS)
+    return {
+      problem: `This outline has ${points.toLocaleString('en-GB')} points; at most ${MOST_POINTS.toLocaleString('en-GB')} make a die. Simplify it in the program it comes from.`,
+    };
+  return { path };
 }
 
 /** The first sub-path that does not come back to its start. */

@@ -1,4 +1,4 @@
-export { contentHash } from './hash';
+export { contentHash, knownContent } from './hash';
 export { Patch, patchBetween, patched } from './patch';
 export { BATCH, REVISION_KINDS, SaveAnswer, SaveRequest, SentStep, type RevisionKind } from './protocol';
 export {

@@ -3,18 +3,19 @@ import { elementsOf } from '@/core/job';
 import { blankPng, checkDesk, openDesk, previewPng } from '@/output';
 import { unpack } from '../packed';
 import { Problem } from '../problem';
+import { stateFrom, type State } from '../state';
 import { assets } from './kept';
 
 /** Longest side of the picture of a job on the board, pixels. */
 const THUMBNAIL = 480;
 
-interface State {
+interface Kept {
   /** A state of a job as it is kept. */
   readonly document: Uint8Array;
 }
 
 /** The front of a job, small, for the board. */
-export async function thumbnail({ document }: State): Promise<Uint8Array> {
+export async function thumbnail({ document }: Kept): Promise<Uint8Array> {
   const job = unpack(document);
   const desk = await openDesk(job, assets);
   const [front] = desk.sides;
@@ -24,6 +25,9 @@ export async function thumbnail({ document }: State): Promise<Uint8Array> {
   return isBare ? blankPng(front.surface) : previewPng(desk, front, THUMBNAIL);
 }
 
+/** A job as JSON, read, with its content and how it is kept. @throws Problem where it is no job */
+export const readJobText = ({ text }: { readonly text: string }): State => stateFrom(JSON.parse(text));
+
 /** What stands in a job’s way. */
-export const findings = async ({ document }: State): Promise<readonly Finding[]> =>
+export const findings = async ({ document }: Kept): Promise<readonly Finding[]> =>
   checkDesk(await openDesk(unpack(document), assets));

@@ -4,12 +4,12 @@ import { strToU8, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { writeWorkingFile } from '../../bring-in/working-file';
 import { pictureAsset, tableOfWords } from '../../core/job';
-import { box, makeJob, picture, pictureFacts, words } from '../jobs';
+import { begin, box, makeJob, picture, pictureFacts, words } from '../jobs';
 import { sha256 } from './sha256';
 import { spoilt } from './spoil';
 
 /** How something from outside reaches the program. */
-export type Way = 'asset' | 'import' | 'address' | 'events' | 'rows' | 'outline';
+export type Way = 'asset' | 'import' | 'state' | 'address' | 'events' | 'rows' | 'outline';
 
 /** Something from outside that is broken, or made to do harm. Most of it ends in a refusal; some of it is sound. */
 export interface Hostile {
@@ -283,6 +283,30 @@ function jobs(): readonly Hostile[] {
   ];
 }
 
+/** States of jobs as the page sends them, one by one made to take long. */
+function states(): readonly Hostile[] {
+  const state = (what: string, job: unknown) =>
+    text(what, 'state', 'x.json', typeof job === 'string' ? job : JSON.stringify(job));
+  const plain = makeJob([box('a', [10, 10, 40, 40])]);
+  const teeth = Array.from({ length: 9_000 }, (_, i) => {
+    const [turn, radius] = [(2 * Math.PI * i) / 9_000, i % 2 === 0 ? 60 : 40];
+    return `${(80 + radius * Math.cos(turn)).toFixed(3)} ${(80 + radius * Math.sin(turn)).toFixed(3)}`;
+  });
+  const many = Array.from({ length: 300 }, (_, i) => words(`w${i}`, 'star '.repeat(8_000), [5, 5, 60, 60]));
+  return [
+    ...all('state', 'x.json', strToU8(JSON.stringify(plain)), 12),
+    state('an outline of nine thousand teeth', begin('own', { outline: `M${teeth.join('L')}Z` })),
+    state('a job of twelve million letters', makeJob(many)),
+    state('a job beyond what is taken in', { ...plain, notes: 'n'.repeat(20_000_000) }),
+    state('lists a hundred thousand deep', `${'['.repeat(100_000)}${']'.repeat(100_000)}`),
+    state('two hundred thousand unknown keys', {
+      ...plain,
+      ...Object.fromEntries(Array.from({ length: 200_000 }, (_, i) => [`k${i}`, 1])),
+    }),
+    state('a million names of swatches', { ...plain, swatches: Array.from({ length: 1_000_000 }, () => 'x') }),
+  ];
+}
+
 function rows(): readonly Hostile[] {
   const file = (what: string, words: string) => text(what, 'rows', 'rows.csv', words);
   return [
@@ -425,6 +449,7 @@ export async function hostileThings(): Promise<readonly Hostile[]> {
     ...(await documents()),
     ...(await workingFiles()),
     ...jobs(),
+    ...states(),
     ...rows(),
     ...events(),
     ...outlines(),
