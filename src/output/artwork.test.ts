@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { readDocument } from '../bring-in/document';
 import { readSvg } from '../bring-in/svg';
-import { itemsOf, type GroupItem, type Item } from '../core/drawing';
+import { itemsOf, leavesOf, type GroupItem, type Item } from '../core/drawing';
 import { Effect, type Asset, type Element, type ElementInput, type Job } from '../core/job';
 import { demoPiece } from '../testing/demo';
 import { box, element, inMemory, makeJob, picture, pictureFacts, shape, words } from '../testing/jobs';
@@ -12,6 +12,8 @@ import { pdfOf } from '../testing/exports';
 import { boxesOf, inFolder, platesOf, run } from '../testing/programs';
 import { adjusted, curveOf } from './adjust';
 import { openDesk, paletteOf } from './index';
+import { pictureUse } from './picture-use';
+import { pictureRgb } from './pictures';
 import { blurredMask } from './request-parts';
 
 const NO_MARKS = { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false };
@@ -129,6 +131,37 @@ describe('shadows and blur against the closed form of a blurred box', () => {
     // The silhouette is drawn with smoothed edges, a pixel wide: less than one level here.
     expect(worst).toBeLessThanOrEqual(1);
   });
+  test('of a picture: an edge between white and black fades as the error function, and no finer than that is sent', async () => {
+    const [wide, high] = [1_200, 600];
+    const grey = Uint8Array.from({ length: wide * high }, (_, i) => (i % wide < wide / 2 ? 255 : 0));
+    const png = await sharp(grey, { raw: { width: wide, height: high, channels: 1 } })
+      .png()
+      .toBuffer();
+    const sha = shaOf(png);
+    const facts = { ...pictureFacts(wide, high), colour: 'grey' } as const;
+    const soft = { ...picture('p', sha, [30, 30, 60, 30]), effects: [Effect.parse({ effect: 'blur', blur: 8 })] };
+    const job = bare([soft], { assets: { [sha]: facts } });
+    const assets = inMemory(new Map([[sha, new Uint8Array(png)]]));
+    const desk = await openDesk(job, assets);
+    const [item] = desk.sides.flatMap(({ drawing }) => leavesOf(itemsOf(drawing)));
+    const use = item?.kind === 'picture' ? pictureUse(job, item, 300) : undefined;
+    // 4 mm in 16 pixels, of a picture of 60 mm.
+    expect(use?.size).toEqual({ width: 240, height: 120 });
+    if (!use) return;
+    const { rgb, width, height } = await pictureRgb(
+      new Uint8Array(png),
+      use.asset,
+      use.size,
+      desk.profile.pictures(),
+      use.treatment,
+    );
+    const row = Math.floor(height / 2) * width * 3;
+    for (let x = 0; x < width; x += 1) {
+      const white = 255 * (1 - step(((x + 0.5 - width / 2) / 240) * 60, 4));
+      expect(Math.abs((rgb[row + x * 3] ?? 0) - white)).toBeLessThan(1.5);
+    }
+  });
+
   test('a soft edge has faded out at the edge and is whole inside', async () => {
     const effect = Effect.parse({ effect: 'soft-edge', blur: 4 });
     const { region, width, height, pixels } = await firstMask([box('b', [30, 40, 40, 24], { effects: [effect] })]);

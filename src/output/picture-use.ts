@@ -23,11 +23,22 @@ export const treatmentOf = (item: PictureItem, size: PictureSize): Treatment => 
   blur: item.blur === undefined ? undefined : Math.round((item.blur / item.image.width) * size.width * 100) / 100,
 });
 
+/** Pixels to the standard deviation of a blur: a Gaussian has nothing finer to show, and every pixel costs as many again. */
+const PER_SIGMA = 16;
+
+/** The size at which a picture that is blurred is worked on: no finer than its blur shows. */
+function softened(size: PictureSize, { blur, image }: PictureItem): PictureSize {
+  if (blur === undefined) return size;
+  const share = Math.min(1, (PER_SIGMA * image.width) / (blur * size.width));
+  const least = (pixels: number) => Math.min(pixels, Math.max(2, Math.ceil(pixels * share)));
+  return { width: least(size.width), height: least(size.height) };
+}
+
 /** How a picture is used by an item at a resolution; undefined when the job does not know the picture. */
 export function pictureUse(job: Job, item: PictureItem, neededPpi: number): PictureUse | undefined {
   const asset = pictureAsset(job.assets, item.picture);
   if (!asset) return undefined;
-  const size = sentSize(asset, effectivePpi(item.image, asset), neededPpi);
+  const size = softened(sentSize(asset, effectivePpi(item.image, asset), neededPpi), item);
   return { asset, sha: item.picture, size, treatment: treatmentOf(item, size) };
 }
 

@@ -24,6 +24,9 @@ const EMERGENCY = 5_000;
 /** Ragged lines may end this far before the edge as a matter of course, in ems (Knuth and Plass: three words’ space). */
 const RAGGED = 3;
 
+/** What a reader takes for one letter (UAX 29): a word that must be broken is broken between two of them. */
+const GRAPHEMES = new Intl.Segmenter('und', { granularity: 'grapheme' });
+
 interface Stuff {
   readonly materials: readonly Material[];
   /** Where the next line starts when it is broken at a material. */
@@ -58,11 +61,10 @@ function stuffOf(p: Prepared, from: number, least: Mm): Stuff {
     if (b <= a) return;
     const width = (p.sums[b] ?? 0) - (p.sums[a] ?? 0);
     if (width > least + HAIR) {
-      for (let i = a; i < b; i += 1) {
-        if (/[\udc00-\udfff]/.test(p.text[i] ?? '')) continue;
-        if (i > a) add({ kind: 'penalty', width: 0, cost: EMERGENCY, flagged: false }, i);
-        const end = /[\ud800-\udbff]/.test(p.text[i] ?? '') ? i + 2 : i + 1;
-        add({ kind: 'box', width: (p.sums[Math.min(end, b)] ?? 0) - (p.sums[i] ?? 0) }, end);
+      for (const { index, segment } of GRAPHEMES.segment(p.text.slice(a, b))) {
+        const [start, end] = [a + index, a + index + segment.length];
+        if (start > a) add({ kind: 'penalty', width: 0, cost: EMERGENCY, flagged: false }, start);
+        add({ kind: 'box', width: (p.sums[end] ?? 0) - (p.sums[start] ?? 0) }, end);
       }
       return;
     }

@@ -81,6 +81,19 @@ describe('breaking lines', () => {
     expect(textOf(set('ab', 0.01))).toEqual(['a', 'b']);
   });
 
+  test.each([
+    // Samples of Unicode’s GraphemeBreakTest (UAX 29), from memory.
+    ['letters with accents of their own', ['g\u0308', 'e\u0301\u0323', 'x\u0302']],
+    ['two flags', ['🇬🇧', '🇨🇭']],
+    ['a family of three, and a hand', ['👩\u200d👧\u200d👦', '🖐🏽']],
+    ['syllables of Hangul in parts', ['\u1112\u1161\u11ab', '\u1100\u1173\u11af']],
+    ['letters with four hundred accents each', Array.from({ length: 40 }, () => `a${'\u0301'.repeat(400)}`)],
+  ])('a word that must be broken is broken between what a reader takes for letters: %s', (_what, letters) => {
+    const lines = textOf(set(letters.join(''), 0.01));
+    expect(lines.join('')).toBe(letters.join(''));
+    for (const line of lines) expect(letters).toContain(line);
+  });
+
   test('hyphenates by the language, with its own breaks', async () => {
     const english = await loadHyphenator('en-GB');
     const german = await loadHyphenator('de');
