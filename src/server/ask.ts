@@ -27,6 +27,7 @@ const WORDS: Readonly<Record<WorkName, readonly [what: string, todo: string]>> =
   readAsset: ['Reading this file', 'Nothing was changed. Save it simpler in the program it comes from.'],
   openJobFile: ['Reading this file', 'Nothing was changed. Export it again.'],
   readJobText: ['Reading this job', 'Nothing was changed. Take out what is repeated very often.'],
+  readKeptState: ['Reading this job', 'Restore an earlier revision.'],
   thumbnail: ['Drawing this job', 'Open it and take out what is repeated very often.'],
   findings: ['Checking this job', 'Open it and take out what is repeated very often.'],
   benchPicture: ['Drawing this picture', 'Save it smaller and bring it in again.'],

@@ -3,10 +3,8 @@ import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import type { Job, JobSummary } from '@/core/job';
 import { history } from './history';
-import { readPacked } from '@/upkeep';
-import { unpack } from './packed';
 import { Problem } from './problem';
-import { readState } from './read-state';
+import { keptJob, readKept, readState } from './read-state';
 import { stateOf, type State } from './state';
 import { store } from './store/database';
 import type { JobRow } from './store/models';
@@ -70,7 +68,7 @@ export async function readCurrent(
   });
   const { undo, redo } = history(log);
   const document = await packedRevision(id, row.head);
-  const newest = readPacked(document);
+  const newest = await readKept(document);
   if (newest.ok) return { head: row.head, job: newest.job, undo, redo };
   const readable = await newestReadable(id, row.head);
   throw new Problem(
@@ -88,7 +86,7 @@ async function newestReadable(id: string, below: number): Promise<number | undef
   const { models } = await store();
   for (let number = below - 1; number > 0; number -= 1) {
     const row = await models.revisions.findOne({ where: { jobId: id, number } });
-    if (row && readPacked(row.document).ok) return number;
+    if (row && (await readKept(row.document)).ok) return number;
   }
   return undefined;
 }
@@ -117,7 +115,7 @@ export async function packedRevision(id: string, number: number): Promise<Uint8A
 }
 
 /** One saved state. */
-export const revision = async (id: string, number: number): Promise<Job> => unpack(await packedRevision(id, number));
+export const revision = async (id: string, number: number): Promise<Job> => keptJob(await packedRevision(id, number));
 
 export async function listRevisions(id: string) {
   await jobRow(id);

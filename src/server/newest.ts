@@ -2,7 +2,7 @@ import 'server-only';
 import { LRUCache } from 'lru-cache';
 import type { Job } from '@/core/job';
 import { packedRevision } from './jobs';
-import { unpack } from './packed';
+import { keptJob } from './read-state';
 import { store, type Store } from './store/database';
 
 /** Jobs that are worked on at the same time, and what their newest states may weigh together as they are kept, bytes. */
@@ -29,7 +29,7 @@ export async function stateAt(id: string, number: number): Promise<Job> {
   const known = (await recent()).get(keyOf(id, number));
   if (known) return known;
   const packed = await packedRevision(id, number);
-  const job = unpack(packed);
+  const job = await keptJob(packed);
   await keepAtHand(id, number, job, packed);
   return job;
 }

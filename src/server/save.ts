@@ -21,11 +21,11 @@ export async function saveSteps(id: string, request: SaveRequest): Promise<SaveA
   const saved = await write(async (transaction) => {
     const row = await jobRow(id, transaction);
     const { from, states } = laid;
-    // The same states came by another way since.
-    if ((await arrived(id, request.steps, transaction)).length !== laid.before) return undefined;
     const newest = states.at(-1);
     if (!newest) return { head: from, hash: contentHash(await stateAt(id, from)) };
     if (row.head !== from) {
+      // The same states came by another way since.
+      if ((await arrived(id, request.steps, transaction)).length !== laid.before) return undefined;
       const kept = await models.conflicts.create(
         { jobId: id, base: from, document: newest.document, settledAt: null },
         { transaction },

@@ -1,5 +1,5 @@
 import { deflateRawSync, inflateRawSync } from 'node:zlib';
-import { readJob, type Job } from '../core/job';
+import { readJob, type Job, type JobReading } from '../core/job';
 
 /** How a state of a job is kept. */
 export const pack = (job: Job): Buffer => deflateRawSync(JSON.stringify(job));
@@ -14,8 +14,9 @@ export function unpacked(document: Uint8Array): object | undefined {
   }
 }
 
-/** Reads a state as it is kept: the job, or what is wrong with it. */
-export function readPacked(document: Uint8Array): ReturnType<typeof readJob> {
-  const state = unpacked(document);
-  return state ? readJob(state) : { ok: false, problems: ['Its bytes are damaged.'] };
-}
+/** Reads what was packed: the job, or what is wrong with it. */
+export const readUnpacked = (state: object | undefined): JobReading =>
+  state ? readJob(state) : { ok: false, problems: ['Its bytes are damaged.'] };
+
+/** Reads a state as it is kept. */
+export const readPacked = (document: Uint8Array): JobReading => readUnpacked(unpacked(document));

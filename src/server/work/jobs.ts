@@ -1,5 +1,6 @@
 import type { Finding } from '@/core/check';
-import { elementsOf } from '@/core/job';
+import { elementsOf, type JobReading } from '@/core/job';
+import { readPacked } from '@/upkeep';
 import { blankPng, checkDesk, openDesk, previewPng } from '@/output';
 import { unpack } from '../packed';
 import { Problem } from '../problem';
@@ -27,6 +28,9 @@ export async function thumbnail({ document }: Kept): Promise<Uint8Array> {
 
 /** A job as JSON, read, with its content and how it is kept. @throws Problem where it is no job */
 export const readJobText = ({ text }: { readonly text: string }): State => stateFrom(JSON.parse(text));
+
+/** A state as it is kept: the job, or what is wrong with it. */
+export const readKeptState = ({ document }: Kept): JobReading => readPacked(document);
 
 /** What stands in a job’s way. */
 export const findings = async ({ document }: Kept): Promise<readonly Finding[]> =>
