@@ -5,7 +5,7 @@ import type { Job, JobSummary } from '@/core/job';
 import { history } from './history';
 import { Problem } from './problem';
 import { keptJob, readKept, readState } from './read-state';
-import { stateOf, type State } from './state';
+import { stateOf, underId, type State } from './state';
 import { store } from './store/database';
 import type { JobRow } from './store/models';
 
@@ -38,7 +38,7 @@ export async function createJob(document: unknown, label: string): Promise<JobSu
 export async function insertJob(state: State, label: string, transaction: Transaction): Promise<JobSummary> {
   const { models } = await store();
   const taken = await models.jobs.findByPk(state.job.id, { transaction });
-  const { job, hash, document, facts } = taken ? stateOf({ ...state.job, id: randomUUID() }) : state;
+  const { job, hash, document, facts } = taken ? underId(state, randomUUID()) : state;
   const row = await models.jobs.create({ id: job.id, head: 1, removedAt: null, ...facts }, { transaction });
   await models.revisions.create(
     { jobId: job.id, number: 1, step: null, kind: 'edit', label, hash, document },

@@ -15,11 +15,16 @@ export interface State {
   readonly facts: ReturnType<typeof boardFacts>;
 }
 
-export const stateOf = (job: Job): State => ({
+export const stateOf = (job: Job): State => kept(job, boardFacts(job));
+
+/** The same state as another job’s: nothing that the board shows comes of an id. */
+export const underId = ({ job, facts }: State, id: string): State => kept({ ...job, id }, facts);
+
+const kept = (job: Job, facts: State['facts']): State => ({
   job,
   hash: contentHash(job),
   document: pack(job),
-  facts: boardFacts(job),
+  facts,
 });
 
 function trusted(document: unknown): Job {
