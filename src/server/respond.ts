@@ -1,5 +1,6 @@
 import 'server-only';
 import { NextResponse } from 'next/server';
+import { giveBackLater } from './give-back';
 import { isOwnHost, isOwnOrigin } from './hosts';
 import { checkAddress } from './params';
 import { Problem } from './problem';
@@ -13,6 +14,7 @@ type Handler<C> = (request: Request, context: C) => Promise<unknown>;
  */
 export function route<C>(handler: Handler<C>): (request: Request, context: C) => Promise<Response> {
   return async (request, context) => {
+    giveBackLater();
     try {
       guard(request);
       await checkAddress(context);
