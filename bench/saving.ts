@@ -3,7 +3,7 @@ import { once as heard } from 'node:events';
 import { join } from 'node:path';
 import sqlite3 from 'sqlite3';
 import type { Job } from '../src/core/job';
-import { acknowledged, noted, savedAs, sent, type SaveAnswer, type Saving } from '../src/core/save';
+import { acknowledged, contentHash, noted, savedAs, sent, type Saving } from '../src/core/save';
 import { makeJob } from '../src/testing/jobs';
 import { crowdedPage } from './pages';
 import { ms, note, times } from './report';
@@ -11,7 +11,8 @@ import { BASE, JSON_HEADERS, post, served } from './served';
 
 /** Size of a job as it is met at work, bytes. */
 const USUAL = 85_000;
-const SAVES = 40;
+const SAVES = 60;
+const WARMING = 10;
 const WRITERS = 8;
 
 const sizeOf = (value: unknown): number => Buffer.byteLength(JSON.stringify(value));
@@ -39,27 +40,36 @@ interface Saved {
   readonly bytes: number;
 }
 
-/** Somebody who changes one thing and saves, again and again, as the page does it. */
-async function writer(id: string, saves: number): Promise<readonly Saved[]> {
-  const begun = usualJob(id);
-  await post(begun);
+/**
+ * What the page of somebody who changes one thing and saves, again and again, sends: worked out before it is measured, as many pages do
+ * not share one machine.
+ */
+async function preparedSaves(id: string): Promise<readonly string[]> {
+  await post(usualJob(id));
   const { job, head } = (await (await fetch(`${BASE}/api/jobs/${id}`)).json()) as { job: Job; head: number };
   let saving: Saving = savedAs(head, job);
   let newest = job;
-  const all: Saved[] = [];
-  for (let n = 0; n < saves; n += 1) {
+  return Array.from({ length: SAVES }, (_, n) => {
     newest = moved(newest, n);
     const step = { id: randomUUID(), kind: 'edit', label: 'Edit', document: newest } as const;
-    const { saving: under, request } = sent(noted(saving, step, false, Date.now()), Date.now());
-    const body = JSON.stringify(request);
+    const { saving: under, request } = sent(noted(saving, step, false, 0), 0);
+    saving = acknowledged(under, 1, { head: head + n + 1, hash: contentHash(newest) }, 0);
+    return JSON.stringify(request);
+  });
+}
+
+/** Sends them one after another. */
+async function writer(id: string, bodies: readonly string[]): Promise<readonly Saved[]> {
+  const all: Saved[] = [];
+  for (const body of bodies) {
     const start = performance.now();
     const answer = await fetch(`${BASE}/api/jobs/${id}/revisions`, { method: 'POST', headers: JSON_HEADERS, body });
+    await answer.arrayBuffer();
     if (!answer.ok) throw new Error(`a save was answered with ${answer.status}`);
-    saving = acknowledged(under, request.steps.length, (await answer.json()) as SaveAnswer, Date.now());
     all.push({ ms: performance.now() - start, bytes: Buffer.byteLength(body) });
   }
   // The first are the server’s own beginning.
-  return all.slice(Math.min(5, Math.floor(saves / 4)));
+  return all.slice(WARMING);
 }
 
 /** One empty row written to a database of the same kind on the same disk, ms. */
@@ -89,7 +99,7 @@ const part = (list: readonly number[], share: number): number =>
 export const saving = (): Promise<void> =>
   served({}, async (data) => {
     const floor = await emptyWrite(data);
-    const alone = await writer('alone', SAVES);
+    const alone = await writer('alone', await preparedSaves('alone'));
     const whole = sizeOf(usualJob('alone'));
     const most = Math.max(...alone.map(({ bytes }) => bytes));
     note(
@@ -119,7 +129,9 @@ export const saving = (): Promise<void> =>
       part(floor, 0.95),
     ];
     note('… its 95th percentile', ms(slow), ms(slowEmpty), times(slow, slowEmpty));
-    const many = await Promise.all(Array.from({ length: WRITERS }, (_, i) => writer(`writer-${i}`, SAVES)));
+    const prepared: [string, readonly string[]][] = [];
+    for (let i = 0; i < WRITERS; i += 1) prepared.push([`writer-${i}`, await preparedSaves(`writer-${i}`)]);
+    const many = await Promise.all(prepared.map(([id, bodies]) => writer(id, bodies)));
     const crowd = part(
       many.flat().map((s) => s.ms),
       0.95,

@@ -37,7 +37,7 @@ export async function loadDemo(): Promise<void> {
   const head = await write(async (transaction) => {
     let head = 1;
     for (const job of jobs) {
-      const made = await insertJob(stateOf(job), 'Demo', transaction);
+      const made = await insertJob(await stateOf(job), 'Demo', transaction);
       if (job === first?.job) ({ head } = made);
     }
     for (const { file, job } of pieces)

@@ -38,7 +38,7 @@ export async function createJob(document: unknown, label: string): Promise<JobSu
 export async function insertJob(state: State, label: string, transaction: Transaction): Promise<JobSummary> {
   const { models } = await store();
   const taken = await models.jobs.findByPk(state.job.id, { transaction });
-  const { job, hash, document, facts } = taken ? underId(state, randomUUID()) : state;
+  const { job, hash, document, facts } = taken ? await underId(state, randomUUID()) : state;
   const row = await models.jobs.create({ id: job.id, head: 1, removedAt: null, ...facts }, { transaction });
   await models.revisions.create(
     { jobId: job.id, number: 1, step: null, kind: 'edit', label, hash, document },
@@ -93,7 +93,7 @@ async function newestReadable(id: string, below: number): Promise<number | undef
 
 /** Lays an earlier state on top as the newest, where the newest can no longer be read. */
 export async function layOnTop(id: string, number: number): Promise<void> {
-  const { hash, document, facts } = stateOf(await revision(id, number));
+  const { hash, document, facts } = await stateOf(await revision(id, number));
   const { models, write } = await store();
   await write(async (transaction) => {
     const row = await jobRow(id, transaction);

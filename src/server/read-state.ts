@@ -15,7 +15,7 @@ const LONG_DECISION = 10_000;
 /** A state of a job, read. @throws Problem where it is no job */
 export async function readState(document: unknown): Promise<State> {
   const text = JSON.stringify(document ?? null);
-  if (text.length < LONG_JOB && !hasLongDecision(document)) return stateFrom(document);
+  if (text.length < LONG_JOB && !hasLongDecision(document)) return stateFrom(document, text);
   const key = createHash('sha256').update(text).digest('hex');
   const state = await ask('readJobText', { text }, { key });
   knownContent(state.job, state.hash);

@@ -64,8 +64,7 @@ interface Laid {
 }
 
 async function laidOn(id: string, { base, hash, steps }: SaveRequest): Promise<Laid> {
-  await jobRow(id);
-  const numbers = await arrived(id, steps);
+  const [numbers] = await Promise.all([arrived(id, steps), jobRow(id)]);
   const before = numbers.length;
   const from = numbers.at(-1) ?? base;
   const known = before === 0 ? hash : hashAfter(steps[before - 1]);

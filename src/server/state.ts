@@ -1,4 +1,3 @@
-import isSame from 'fast-deep-equal';
 import { boardFacts, readJob, type Job } from '@/core/job';
 import { contentHash } from '@/core/save';
 import { pack } from '@/upkeep';
@@ -15,15 +14,18 @@ export interface State {
   readonly facts: ReturnType<typeof boardFacts>;
 }
 
-export const stateOf = (job: Job): State => kept(job, boardFacts(job));
+export const stateOf = (job: Job): Promise<State> => kept(job, JSON.stringify(job), boardFacts(job));
 
 /** The same state as another job’s: nothing that the board shows comes of an id. */
-export const underId = ({ job, facts }: State, id: string): State => kept({ ...job, id }, facts);
+export function underId({ job, facts }: State, id: string): Promise<State> {
+  const own = { ...job, id };
+  return kept(own, JSON.stringify(own), facts);
+}
 
-const kept = (job: Job, facts: State['facts']): State => ({
+const kept = async (job: Job, text: string, facts: State['facts']): Promise<State> => ({
   job,
   hash: contentHash(job),
-  document: pack(job),
+  document: await pack(text),
   facts,
 });
 
@@ -35,11 +37,12 @@ function trusted(document: unknown): Job {
 
 /**
  * A state from outside. Where reading it changes nothing it stays the same thing, whose content may be known already.
+ * @param text the document as JSON
  * @throws Problem where it is no job
  */
-export function stateFrom(document: unknown): State {
+export async function stateFrom(document: unknown, text: string): Promise<State> {
   const job = trusted(document);
-  return stateOf(isContentOf(job, document) ? document : job);
+  const read = JSON.stringify(job);
+  const isAsRead = (_state: unknown): _state is Job => read === text;
+  return kept(isAsRead(document) ? document : job, read, boardFacts(job));
 }
-
-const isContentOf = (job: Job, state: unknown): state is Job => isSame(state, job);

@@ -1,8 +1,11 @@
-import { deflateRawSync, inflateRawSync } from 'node:zlib';
-import { readJob, type Job, type JobReading } from '../core/job';
+import { promisify } from 'node:util';
+import { deflateRaw, inflateRawSync } from 'node:zlib';
+import { readJob, type JobReading } from '../core/job';
 
-/** How a state of a job is kept. */
-export const pack = (job: Job): Buffer => deflateRawSync(JSON.stringify(job));
+const deflated = promisify(deflateRaw);
+
+/** How a state of a job is kept. @param text the job as JSON */
+export const pack = (text: string): Promise<Buffer> => deflated(text);
 
 /** What was packed; undefined when its bytes are damaged. */
 export function unpacked(document: Uint8Array): object | undefined {

@@ -1,11 +1,12 @@
 import 'server-only';
 import { existsSync, mkdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { Sequelize, Transaction } from 'sequelize';
+import { Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { copyDays, databasePath } from '@/upkeep';
 import { Problem } from '../problem';
 import { Umzug, SequelizeStorage } from 'umzug';
+import { groupCommit } from './group-commit';
 import { MIGRATIONS } from './migrations';
 import { defineModels, type Models } from './models';
 
@@ -28,7 +29,7 @@ export interface Store {
   readonly models: Models;
   /** Whether the file that was opened still lies where it lay: what is written to one that was taken away is lost. */
   readonly isThere: () => boolean;
-  /** Runs writes one after another, each in a transaction of its own that takes the write lock at once. */
+  /** Runs writes one after another, each whole or not at all, and done once it is on the disk. */
   readonly write: <T>(work: (transaction: Transaction) => Promise<T>) => Promise<T>;
 }
 
@@ -54,16 +55,11 @@ async function open(): Promise<Store> {
   await umzug.up();
   const models = defineModels(sequelize);
   const { ino } = statSync(path);
-  let last: Promise<unknown> = Promise.resolve();
   return {
     sequelize,
     models,
     isThere: () => statSync(path, { throwIfNoEntry: false })?.ino === ino,
-    write: (work) => {
-      const next = last.then(() => sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work));
-      last = next.catch(() => undefined);
-      return next;
-    },
+    write: groupCommit(sequelize),
   };
 }
 

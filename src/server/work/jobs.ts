@@ -27,7 +27,7 @@ export async function thumbnail({ document }: Kept): Promise<Uint8Array> {
 }
 
 /** A job as JSON, read, with its content and how it is kept. @throws Problem where it is no job */
-export const readJobText = ({ text }: { readonly text: string }): State => stateFrom(JSON.parse(text));
+export const readJobText = ({ text }: { readonly text: string }): Promise<State> => stateFrom(JSON.parse(text), text);
 
 /** A state as it is kept: the job, or what is wrong with it. */
 export const readKeptState = ({ document }: Kept): JobReading => readPacked(document);
