@@ -1,17 +1,12 @@
-import { randomUUID } from 'node:crypto';
-import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { readdirSync } from 'node:fs';
 import { request as rawRequest } from 'node:http';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { strToU8, zipSync } from 'fflate';
 import { PORT, dataOf } from '../playwright.config';
 import { open, openJob, saved } from './helpers';
-import { OwnServer, endServers } from './own-server';
 
 const BASE = `http://127.0.0.1:${PORT}`;
-
-test.afterEach(endServers);
 
 const DATA = dataOf(PORT);
 const own = { origin: BASE };
@@ -19,7 +14,6 @@ const own = { origin: BASE };
 interface Answer {
   readonly error?: { readonly message: string; readonly todo: string };
   readonly id?: string;
-  readonly head?: number;
 }
 
 const post = async (path: string, body: BodyInit, headers: Record<string, string> = own) => {
@@ -193,52 +187,6 @@ test('when the server goes away the work is kept, and saved when it is back', as
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'away');
   await page.unroute('**/revisions');
   await saved(page);
-});
-
-test('killed with SIGKILL in the middle of edits, twenty times: no acknowledged save is lost', async () => {
-  const data = mkdtempSync(join(tmpdir(), 'yellow-sheet-kill-'));
-  const server = await OwnServer.on({ YS_DATA: data });
-  const { base } = server;
-  const headers = { origin: base, 'content-type': 'application/json' };
-  const piece = { kind: 'flyer', id: 'flyer', name: 'Flyer', size: { width: 100, height: 100 } };
-  const job = (name: string) => ({ format: 'yellow-sheet-job', version: 1, id: 'kill', name, pieces: [piece] });
-  await fetch(`${base}/api/jobs`, {
-    method: 'POST',
-    headers,
-    body: JSON.stringify({ document: job('r1'), label: 'Begun' }),
-  });
-  let acknowledged = 1;
-  /** Saves once more. @returns whether it was acknowledged */
-  const save = async (): Promise<boolean> => {
-    const change = { as: 'whole', document: job(`r${acknowledged + 1}`) };
-    const steps = [{ id: randomUUID(), kind: 'edit', label: 'Edit', change }];
-    const body = JSON.stringify({ base: acknowledged, hash: '0'.repeat(64), steps });
-    // A server killed in the midst of its answer cuts it off.
-    const answer = await fetch(`${base}/api/jobs/kill/revisions`, { method: 'POST', headers, body })
-      .then((r) => r.json() as Promise<Answer>)
-      .catch((): Answer => ({}));
-    if (answer.head) acknowledged = answer.head;
-    return answer.head !== undefined;
-  };
-  for (let round = 0; round < 20; round += 1) {
-    const before = acknowledged;
-    // Killed so many milliseconds after a save that went through: on a slow machine as on a fast one, in the midst of the next.
-    await save();
-    const killing = new Promise((resolve) => setTimeout(resolve, round * 17)).then(() => server.kill());
-    while (await save());
-    await killing;
-    await server.start();
-    const now = (await (await fetch(`${base}/api/jobs/kill`)).json()) as { head: number; job: { name: string } };
-    // One save may have been written without its answer arriving; none that was answered may be missing.
-    expect(now.head).toBeGreaterThanOrEqual(acknowledged);
-    expect(now.head).toBeLessThanOrEqual(acknowledged + 1);
-    expect(now.job.name).toBe(`r${now.head}`);
-    acknowledged = now.head;
-    expect(acknowledged).toBeGreaterThan(before);
-  }
-  await server.kill();
-  expect(existsSync(join(data, 'yellow-sheet.sqlite'))).toBe(true);
-  rmSync(data, { recursive: true, force: true });
 });
 
 test('the board: search, take off and put back', async ({ page }) => {

@@ -18,6 +18,10 @@ export interface Kills {
   readonly firstStart: number;
 }
 
+/** Jobs that are saved at the same time, each by somebody. */
+const FIRST = 'one';
+const WRITERS: readonly string[] = [FIRST, 'two', 'three'];
+
 const next = numbers(20261129);
 
 const fetched = async <T>(url: string, init?: RequestInit): Promise<T | undefined> => {
@@ -51,43 +55,54 @@ export async function kills(counts: Kills): Promise<Found> {
     await server.start();
   };
 
-  await fetch(`${base}/api/jobs`, {
-    method: 'POST',
-    headers: json,
-    body: JSON.stringify({ document: { ...makeJob(), id: 'kill', name: 'r1' }, label: 'Begun' }),
+  /** The newest revision of each job that was acknowledged. */
+  const heads = new Map(WRITERS.map((id) => [id, 1]));
+  const document = (id: string, number: number) => ({
+    ...makeJob([box('b', [1, 1, 9, 9])]),
+    id,
+    name: `r${number}`,
   });
-  let head = 1;
+  for (const id of WRITERS)
+    await fetch(`${base}/api/jobs`, {
+      method: 'POST',
+      headers: json,
+      body: JSON.stringify({ document: document(id, 1), label: 'Begun' }),
+    });
+  /** Saves a job once more. @returns whether that was acknowledged */
+  const save = async (id: string): Promise<boolean> => {
+    const head = heads.get(id) ?? 1;
+    const change = { as: 'whole', document: document(id, head + 1) };
+    const said = await fetched<{ head?: number }>(`${base}/api/jobs/${id}/revisions`, {
+      method: 'POST',
+      headers: json,
+      body: JSON.stringify({
+        base: head,
+        hash: '0'.repeat(64),
+        steps: [{ id: randomUUID(), kind: 'edit', label: 'Edit', change }],
+      }),
+    });
+    if (said?.head === undefined) return false;
+    heads.set(id, said.head);
+    acknowledged += 1;
+    return true;
+  };
+  const saveOn = async (id: string): Promise<void> => {
+    while (await save(id));
+  };
   for (let round = 0; round < counts.saving; round += 1) {
-    const going = { on: true };
-    const saving = (async () => {
-      while (going.on) {
-        const change = {
-          as: 'whole',
-          document: { ...makeJob([box('b', [1, 1, 9, 9])]), id: 'kill', name: `r${head + 1}` },
-        };
-        const body = JSON.stringify({
-          base: head,
-          hash: '0'.repeat(64),
-          steps: [{ id: randomUUID(), kind: 'edit', label: 'Edit', change }],
-        });
-        const said = await fetched<{ head?: number }>(`${base}/api/jobs/kill/revisions`, {
-          method: 'POST',
-          headers: json,
-          body,
-        });
-        if (said?.head === undefined) return;
-        head = said.head;
-        acknowledged += 1;
+    // Killed a while after saves that went through: on a slow machine as on a fast one, in the midst of the next.
+    await Promise.all(WRITERS.map(save));
+    await killed(Promise.all(WRITERS.map(saveOn)), next() * 400);
+    for (const id of WRITERS) {
+      const head = heads.get(id) ?? 1;
+      const now = await fetched<{ head: number; job: { name: string } }>(`${base}/api/jobs/${id}`);
+      // One may have been kept without its answer arriving; none that was answered may be missing.
+      if (!now || now.head < head || now.head > head + 1 || now.job.name !== `r${now.head}`) {
+        lost += 1;
+        notes.push(`after ${head} acknowledged saves the server has ${now?.head ?? 'nothing'}`);
       }
-    })();
-    await killed(saving, 20 + next() * 400);
-    going.on = false;
-    const now = await fetched<{ head: number; job: { name: string } }>(`${base}/api/jobs/kill`);
-    if (!now || now.head < head || now.head > head + 1 || now.job.name !== `r${now.head}`) {
-      lost += 1;
-      notes.push(`after ${head} acknowledged saves the server has ${now?.head ?? 'nothing'}`);
+      heads.set(id, now?.head ?? head);
     }
-    head = now?.head ?? head;
   }
 
   const kept = new Set<string>();
@@ -116,7 +131,7 @@ export async function kills(counts: Kills): Promise<Found> {
   for (const sha of kept) if (!there.has(sha)) lost += 1;
 
   for (let round = 0; round < counts.exporting; round += 1) {
-    const made = await fetched<{ id: string }>(`${base}/api/jobs/kill/exports`, {
+    const made = await fetched<{ id: string }>(`${base}/api/jobs/${FIRST}/exports`, {
       method: 'POST',
       headers: json,
       body: JSON.stringify({ kind: 'press' }),
