@@ -14,9 +14,12 @@ import { store } from './store/database';
  * overwritten: the newest of these states is kept beside the job, and the answer (409) carries both.
  * @throws Problem 412 when the changes are of another state than the one that is kept
  */
-export async function saveSteps(id: string, request: SaveRequest): Promise<SaveAnswer> {
+export const saveSteps = (id: string, request: SaveRequest): Promise<SaveAnswer> => saveAfter(id, request, []);
+
+/** @param arrivedBefore numbers of those states that are known to be kept already */
+async function saveAfter(id: string, request: SaveRequest, arrivedBefore: readonly number[]): Promise<SaveAnswer> {
   // Read and packed before the others have to wait.
-  const laid = await laidOn(id, request);
+  const laid = await laidOn(id, request, arrivedBefore);
   const { models, write } = await store();
   const saved = await write(async (transaction) => {
     const row = await jobRow(id, transaction);
@@ -24,8 +27,9 @@ export async function saveSteps(id: string, request: SaveRequest): Promise<SaveA
     const newest = states.at(-1);
     if (!newest) return { head: from, hash: contentHash(await stateAt(id, from)) };
     if (row.head !== from) {
-      // The same states came by another way since.
-      if ((await arrived(id, request.steps, transaction)).length !== laid.before) return undefined;
+      // The same states came before, or by another way since.
+      const numbers = await arrived(id, request.steps, transaction);
+      if (numbers.length !== arrivedBefore.length) return { arrived: numbers };
       const kept = await models.conflicts.create(
         { jobId: id, base: from, document: newest.document, settledAt: null },
         { transaction },
@@ -42,7 +46,7 @@ export async function saveSteps(id: string, request: SaveRequest): Promise<SaveA
     await row.update({ head: from + states.length, ...newest.facts }, { transaction });
     return { head: from + states.length, hash: newest.hash };
   });
-  if (!saved) return saveSteps(id, request);
+  if ('arrived' in saved) return saveAfter(id, request, saved.arrived);
   if (!('conflict' in saved)) {
     const newest = laid.states.at(-1);
     if (newest) await keepAtHand(id, saved.head, newest.job, newest.document);
@@ -57,22 +61,20 @@ export async function saveSteps(id: string, request: SaveRequest): Promise<SaveA
 }
 
 interface Laid {
-  /** How many of the steps are kept already, and the revision that the rest is laid on. */
-  readonly before: number;
+  /** The revision that the states are laid on, which are not kept yet. */
   readonly from: number;
   readonly states: readonly (State & { readonly step: SentStep })[];
 }
 
-async function laidOn(id: string, { base, hash, steps }: SaveRequest): Promise<Laid> {
-  const [numbers] = await Promise.all([arrived(id, steps), jobRow(id)]);
-  const before = numbers.length;
-  const from = numbers.at(-1) ?? base;
+async function laidOn(id: string, { base, hash, steps }: SaveRequest, arrivedBefore: readonly number[]): Promise<Laid> {
+  const before = arrivedBefore.length;
+  const from = arrivedBefore.at(-1) ?? base;
   const known = before === 0 ? hash : hashAfter(steps[before - 1]);
   const states: (State & { step: SentStep })[] = [];
   for (const { step, state } of statesFrom(await stateAt(id, from), known, steps.slice(before))) {
     states.push({ ...(await readState(withId(state, id))), step });
   }
-  return { before, from, states };
+  return { from, states };
 }
 
 /** Whoever sends a state says by its address whose it is. */
@@ -80,12 +82,12 @@ const withId = (state: unknown, id: string): unknown =>
   typeof state === 'object' && state !== null && 'id' in state && state.id !== id ? { ...state, id } : state;
 
 /** The numbers of those steps, from the first on, that are kept already. */
-async function arrived(id: string, steps: readonly SentStep[], transaction?: Transaction): Promise<readonly number[]> {
+async function arrived(id: string, steps: readonly SentStep[], transaction: Transaction): Promise<readonly number[]> {
   const { models } = await store();
   const rows = await models.revisions.findAll({
     where: { jobId: id, step: steps.map((s) => s.id) },
     attributes: ['number', 'step'],
-    ...(transaction && { transaction }),
+    transaction,
   });
   const numbers = new Map(rows.map(({ number, step }) => [step, number]));
   const found: number[] = [];
