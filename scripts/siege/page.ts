@@ -34,10 +34,11 @@ export async function hostileInPage(share = 1): Promise<Found> {
   const browser = await chromium.launch(CHROMIUM);
   const every = Math.round(1 / share);
   const things = (await hostileThings())
-    .filter(({ way }) => way === 'outline' || way === 'events')
+    .filter(({ way }) => PAGE_WAYS.some((known) => known === way))
     .filter((_, i) => i % every === 0);
   const notes: string[] = [];
   let [slowest, crashes, others] = [0, 0, 0];
+  let slowestThing = '';
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   page.on('crash', () => (crashes += 1));
   page.on('pageerror', (error) => notes.push(`an error of the page: ${error.message}`));
@@ -74,12 +75,14 @@ export async function hostileInPage(share = 1): Promise<Found> {
     }
     for (const thing of things.filter((t) => t.way === way)) {
       const { ms, hears } = await given(page, thing, label);
+      if (ms > slowest) slowestThing = thing.what;
       slowest = Math.max(slowest, ms);
       others = Math.max(others, hears);
       if (ms > LONGEST) notes.push(`${thing.what}: no word within ${LONGEST / 1000} s`);
       if (hears > 1_000) notes.push(`${thing.what}: the page heard nothing for ${hears} ms`);
     }
   }
+  notes.push(`${slowest} ms: ${slowestThing}`);
   await browser.close();
   await server.kill();
   rmSync(data, { recursive: true, force: true });
