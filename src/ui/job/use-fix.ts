@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { useEffect } from 'react';
 import { applyChange, type Finding } from '@/core/check';
 import { shownJob, useJobStore } from './context';
 import { useChecked } from './use-desk';
@@ -20,6 +20,9 @@ interface Wish {
   readonly label: string;
 }
 
+/** What was asked for in each job: it is done though the part of the page where it was pressed is gone by then. */
+const wishes = new WeakMap<object, Wish>();
+
 /**
  * Mends what was found. A fix is worked out for one state of the job; where the job has changed since it was checked, the fix waits for
  * the check of what is there now, and is left undone where that finds nothing to mend.
@@ -27,11 +30,11 @@ interface Wish {
 export function useFix() {
   const store = useJobStore();
   const checked = useChecked();
-  const wish = useRef<Wish>(undefined);
   const mend = () => {
-    if (!wish.current || shownJob(store.getState()) !== checked.of) return;
-    const { finding, label } = wish.current;
-    wish.current = undefined;
+    const wish = wishes.get(store);
+    if (!wish || shownJob(store.getState()) !== checked.of) return;
+    const { finding, label } = wish;
+    wishes.delete(store);
     const alike = checked.findings.filter((other) => isAlike(other, finding));
     const found = alike.find(({ message }) => message === finding.message) ?? alike[0];
     const fix = found?.fixes.find((other) => other.label === label);
@@ -42,7 +45,7 @@ export function useFix() {
   return (finding: Finding, index = 0) => {
     const fix = finding.fixes[index];
     if (!fix) return;
-    wish.current = { finding, label: fix.label };
+    wishes.set(store, { finding, label: fix.label });
     mend();
   };
 }
