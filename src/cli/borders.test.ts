@@ -11,7 +11,7 @@ import {
 import { createHash } from 'node:crypto';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import type { Asset, Job } from '../core/job';
+import { tableOfWords, type Asset, type Job } from '../core/job';
 import { checkJob } from '../output';
 import { box, element, inMemory, makeJob, picture, words } from '../testing/jobs';
 import { inFolder, run } from '../testing/programs';
@@ -252,6 +252,26 @@ describe('what the hand can do', () => {
       expect([made.status, made.stderr.replace(/^✕.*\n/gm, '')]).toEqual([expect.any(Number), '']);
       expect(readdirSync(at('out'))).toHaveLength(1);
     }));
+
+  test.each([
+    ['columns', Array.from({ length: 61 }, (_, i) => i).join(','), 'Row 1 has 61 columns; at most 60 are taken.'],
+    ['rows', 'Vega\n'.repeat(501), 'It has 501 rows; at most 500 are taken.'],
+    ['letters', 'x'.repeat(20_001), 'Row 1, column 1 has 20,001 letters; at most 20,000 are taken in a cell.'],
+  ])('a table does not lose %s of a file without a word', (_what, text, problem) => {
+    const table = element({
+      kind: 'table',
+      id: 'table',
+      name: 'table',
+      placement: { against: { box: 'trim' }, x: { start: 5, size: 90 }, y: { start: 5, size: 60 } },
+      ...tableOfWords([['Star']]),
+    });
+    return withJob(makeJob([table]), new Map([['rows.csv', Buffer.from(text)]]), (file, assets) => {
+      const before = readFileSync(file, 'utf8');
+      const brought = ys('bring', file, join(assets, 'rows.csv'), '--into', 'table');
+      expect([brought.status === 0, brought.stderr]).toEqual([false, expect.stringContaining(problem)]);
+      expect(readFileSync(file, 'utf8')).toBe(before);
+    });
+  });
 
   test('strict export makes no file of a job with faults, and a plain one says them', () =>
     withJob(makeJob([words('t', '\u4e2d', [20, 20, 60, 20])]), new Map(), (file, _assets, out) => {

@@ -1,7 +1,7 @@
 import 'server-only';
 import { LRUCache } from 'lru-cache';
 import type { Job } from '@/core/job';
-import { packedRevision } from './jobs';
+import { jobRow, packedRevision } from './jobs';
 import { keptJob } from './read-state';
 import { store, type Store } from './store/database';
 
@@ -28,6 +28,7 @@ export async function keepAtHand(id: string, number: number, job: Job, packed: U
 export async function stateAt(id: string, number: number): Promise<Job> {
   const known = (await recent()).get(keyOf(id, number));
   if (known) return known;
+  await jobRow(id);
   const packed = await packedRevision(id, number);
   const job = await keptJob(packed);
   await keepAtHand(id, number, job, packed);

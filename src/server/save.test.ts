@@ -214,6 +214,14 @@ test('one change of a job of 85 kB is sent in under 4 kB, and read back as it wa
   }
 });
 
+test('a save to a job that is not there says so', async () => {
+  const steps = [{ id: 'step-0001', kind: 'edit', label: 'Edit', change: { as: 'whole', document: {} } } as const];
+  await expect(saveSteps('nobody', { base: 1, hash: '0'.repeat(64), steps: [...steps] })).rejects.toMatchObject({
+    status: 404,
+    message: 'There is no such job.',
+  });
+});
+
 test('changes of another state than the one that is kept are sent again with all of it', async () => {
   const id = randomUUID();
   await createJob({ ...makeJob([box('a', [0, 0, 10, 10])]), id }, 'Begun');

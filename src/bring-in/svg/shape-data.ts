@@ -1,5 +1,6 @@
 import type { Element } from '@xmldom/xmldom';
 import svgpath from 'svgpath';
+import { pathFault } from '../../core/geometry';
 import type { Path, Segment } from '../../core/layout';
 
 /** CSS pixels to the inch: what a length without a unit means in SVG (CSS Values and Units 4). */
@@ -83,7 +84,7 @@ export function dataOf(element: Element): string | undefined {
 export function readPath(data: string, transforms: readonly string[]): { readonly path: Path; readonly problem: string } {
   let path = svgpath(data);
   for (const transform of transforms) path = path.transform(transform);
-  const problem = errorOf(path);
+  const problem = pathFault(path);
   const found: Segment[] = [];
   let [x, y] = [0, 0];
   path.abs().unshort().unarc().iterate((segment) => {
@@ -121,7 +122,3 @@ export function readPath(data: string, transforms: readonly string[]): { readonl
   });
   return { path: found, problem };
 } // prettier-ignore
-
-/** What the path reader found wrong; the package’s types do not show it. */
-const errorOf = (path: ReturnType<typeof svgpath>): string =>
-  (path as unknown as { err: string }).err.replace(/^SvgPath: /, '');

@@ -4,7 +4,7 @@ import { basename, dirname, join } from 'node:path';
 import { MAX_ASSET_BYTES, readAsset } from '../../bring-in/asset';
 import { artElement, pictureFrame } from '../../core/compose';
 import { readRows } from '../../core/data';
-import { withTableWords } from '../../core/element';
+import { TABLE_BOUNDS, withTableWords } from '../../core/element';
 import {
   blankOf,
   elementsOn,
@@ -164,7 +164,7 @@ function newElement(job: Job, { piece, side, page }: Place, sha: string, asset: 
 
 function withRows(job: Job, place: Place, file: string, text: string): Job {
   if (place.into === undefined) throw new UsageError(`--into names the table that takes the rows of “${file}”.`);
-  const read = readRows(text);
+  const read = readRows(text, TABLE_BOUNDS);
   if (!read.ok) throw new UsageError(`${file}: ${read.problem}`);
   return withElement(job, place, (element) =>
     element.kind === 'table' ? withTableWords(element, read.rows) : `is a ${element.kind} and takes no rows.`,

@@ -8,6 +8,8 @@ import { Stroke } from './stroke';
 
 export const MOST_COLUMNS = 60;
 export const MOST_ROWS = 500;
+/** As much of a file as a table takes. */
+export const TABLE_BOUNDS = { rows: MOST_ROWS, columns: MOST_COLUMNS } as const;
 
 const track = z.number().int().min(0).max(MOST_ROWS);
 

@@ -1,5 +1,6 @@
 import svgpath from 'svgpath';
 import { LONGEST } from '../element';
+import { pathFault } from '../geometry';
 import { flatten, pathBounds, shiftPath, type Path, type Segment } from '../layout';
 
 /** Points of an outline whose curves are drawn as chords no further away than this, mm: more than so many are no die but a picture. */
@@ -12,8 +13,8 @@ const [FINE, MOST_POINTS] = [0.002, 10_000];
  */
 export function readOutline(text: string): { readonly path: Path } | { readonly problem: string } {
   const parsed = svgpath(text).abs().unarc().unshort();
-  const { err } = parsed as unknown as { err: string };
-  if (err) return { problem: `This is not an outline: ${err.replace(/^SvgPath: /, '')}.` };
+  const fault = pathFault(parsed);
+  if (fault) return { problem: `This is not an outline: ${fault}.` };
   const path: Segment[] = [];
   let [x, y, sx, sy] = [0, 0, 0, 0];
   let failed = '';

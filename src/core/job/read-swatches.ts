@@ -14,7 +14,7 @@ const LONGEST_NAME = 60;
  * @returns the job, or in words what is wrong and in which row
  */
 export function withSwatchesOf(job: Job, text: string): Job | string {
-  const read = readRows(text, MOST);
+  const read = readRows(text, { rows: MOST });
   if (!read.ok) return read.problem;
   let next = job;
   for (const [i, [name = '', ...rest]] of read.rows.entries()) {

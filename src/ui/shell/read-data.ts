@@ -1,10 +1,10 @@
-import { MOST_DATA_ROWS, type RowsReading } from '@/core/data';
+import type { DataBounds, RowsReading } from '@/core/data';
 import { readFile } from './read-file';
 
-/** Reads the rows of a file, as a spreadsheet saves them. @param most rows that are wanted */
-export const readData = (file: File, most = MOST_DATA_ROWS): Promise<RowsReading> =>
+/** Reads the rows of a file, as a spreadsheet saves them. */
+export const readData = (file: File, bounds: Partial<DataBounds> = {}): Promise<RowsReading> =>
   readFile(file, {
     mostMb: 20,
     larger: 'Keep only the rows that are wanted.',
-    read: async (readers, text): Promise<RowsReading> => readers.rows(text, most),
+    read: async (readers, text): Promise<RowsReading> => readers.rows(text, bounds),
   });

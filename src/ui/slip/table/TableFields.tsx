@@ -2,6 +2,7 @@
 import {
   MOST_COLUMNS,
   MOST_ROWS,
+  TABLE_BOUNDS,
   emptyRow,
   emptyColumn,
   withTableWords,
@@ -43,7 +44,7 @@ export function TableFields({ element }: { readonly element: Table }) {
   const context = { unit: job.unit, ppi: rules.ppi.value };
 
   const fill = async (file: File) => {
-    const read = await readData(file, MOST_ROWS);
+    const read = await readData(file, TABLE_BOUNDS);
     if (!read.ok) return say({ tone: 'problem', text: `${file.name}: ${read.problem}` });
     set(`Words from ${file.name}`, (table) => withTableWords(table, read.rows));
     say({ tone: 'done', text: `${read.rows.length} rows from ${file.name}.` });
