@@ -1,8 +1,8 @@
 import { checkDesk, openDesk } from '../../output';
-import { begin, box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
+import { begin, box, element, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
 import type { Element, Job } from '../job';
 import { itemsOf } from '../drawing';
-import { Effect, blankOf, takeHouse } from '../job';
+import { Effect, blankOf, tableOfWords, takeHouse } from '../job';
 import { House, SHIPPED_PRINTERS, filesBy } from '../shop';
 import { RULES, applyChange, figureChanges, lostByChange, withinLimit, type Finding } from './index';
 
@@ -67,6 +67,27 @@ describe('safe area', () => {
     const glow = { effect: 'glow', paint: { kind: 'paper' }, blur: 12 };
     const title = { ...words('title', 'Meteor night', [6, 40, 136, 20]), effects: [Effect.parse(glow)] };
     expect(await of([title])).toEqual([]);
+  });
+  test('words of a table that runs past the trim are cut: a fault, however the table got so high', async () => {
+    const placement = {
+      against: { box: 'trim' },
+      x: { start: 10, size: 110 },
+      y: { start: 10, size: 'content' },
+    } as const;
+    const table = (rows: number) =>
+      element({
+        kind: 'table',
+        id: 'programme',
+        name: 'programme',
+        placement,
+        ...tableOfWords(Array.from({ length: rows }, (_, i) => [`Hour ${i}`, 'Look up'])),
+      });
+    expect((await of([table(90)]))[0]).toMatchObject({
+      rule: 'safe-area',
+      severity: 'fault',
+      message: 'Type is cut at the bottom edge.',
+    });
+    expect(await of([table(9)])).toEqual([]);
   });
   test('a small box near the knife is a warning, one that reaches the trim is meant to', async () => {
     expect((await of([box('dot', [2, 50, 10, 10])]))[0]).toMatchObject({ rule: 'safe-area', severity: 'warning' });
@@ -277,6 +298,21 @@ describe('the piece itself and its zones', () => {
       },
     );
     expect(found.filter((f) => f.rule === 'zones')).toMatchObject([{ element: 'note', severity: 'fault' }]);
+  });
+  test('words of a table in the filing margin are a fault, its empty rim is looked at only', async () => {
+    const zones = async (first: string) => {
+      const table = element({
+        kind: 'table',
+        id: 'log',
+        name: 'log',
+        placement: { against: { box: 'trim' }, x: { start: 1, size: 199 }, y: { start: 10, size: 270 } },
+        ...tableOfWords([[first, 'Half of it seen']]),
+      });
+      const found = await findings('letterhead', { holes: 'two' }, { front: [table] });
+      return found.filter((f) => f.rule === 'zones').map((f) => f.severity);
+    };
+    expect(await zones('Moon')).toEqual(['fault']);
+    expect(await zones('')).toEqual(['warning']);
   });
   test('a glue flap stays bare, whatever lies on it', async () => {
     const job = begin('table-tent');

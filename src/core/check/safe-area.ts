@@ -1,5 +1,7 @@
 import type { Element } from '../job';
 import { EDGE_NAMES, TOUCH, insets, moveTo, overlaps, type Rect } from '../layout';
+import type { Mm } from '../measure';
+import { typeIn } from './type-in';
 import { framed, replace, writeIn, type Report, type Rule, type Subject } from './rule';
 
 /** Curves and serifs reach a hair past the edge that their line is set to, mm [cp]. */
@@ -14,20 +16,30 @@ export const safeAreaRule: Rule = {
     framed(subject).flatMap(({ element, frame }) => {
       const { boxes } = subject.drawing;
       if (frame.items.length === 0 || !overlaps(frame.ink, boxes.trim)) return [];
-      const slack = element.kind === 'text' ? OVERHANG : TOUCH;
-      const past = EDGE_NAMES.filter((edge) => insets(frame.ink, boxes.safe)[edge] < -slack);
-      // A background or a picture that reaches the trim belongs there; type never does.
+      const past = (ink: Rect, slack: Mm) => EDGE_NAMES.filter((edge) => insets(ink, boxes.safe)[edge] < -slack);
       const reaches = EDGE_NAMES.some((edge) => insets(frame.ink, boxes.trim)[edge] < 1);
-      if (past.length === 0 || (element.kind !== 'text' && reaches)) return [];
-      return [report(subject, element, frame.rect, frame.ink, past)];
+      // A background or a picture that reaches the trim belongs there; type never does, in whatever it stands.
+      const type = element.kind === 'text' ? frame.ink : reaches ? typeIn(frame.items) : undefined;
+      if (!type && reaches) return [];
+      const ink = type ?? frame.ink;
+      const edges = past(ink, type ? OVERHANG : TOUCH);
+      return edges.length > 0
+        ? [report(subject, element, { rect: frame.rect, ink, isType: type !== undefined }, edges)]
+        : [];
     }),
 };
+
+/** What stands too near: the whole of an element, or the type in it. */
+interface Standing {
+  readonly rect: Rect;
+  readonly ink: Rect;
+  readonly isType: boolean;
+}
 
 function report(
   subject: Subject,
   element: Element,
-  rect: Rect,
-  bounds: Rect,
+  { rect, ink: bounds, isType }: Standing,
   past: readonly (typeof EDGE_NAMES)[number][],
 ): Report {
   const { boxes } = subject.drawing;
@@ -39,10 +51,10 @@ function report(
   });
   const moved = into(rect, bounds, boxes.safe);
   return {
-    severity: element.kind === 'text' ? 'fault' : 'warning',
+    severity: isType ? 'fault' : 'warning',
     element: element.id,
     where: bounds,
-    message: `${element.kind === 'text' ? 'Type is' : 'It is'} ${words.join(', ')}.`,
+    message: `${isType ? 'Type is' : 'It is'} ${words.join(', ')}.`,
     fixes: moved
       ? [replace('Move it inside', { ...element, placement: moveTo(element.placement, moved, boxes, rect) })]
       : [],

@@ -1,8 +1,12 @@
-import { overlaps, pathBounds, type Rect } from '../layout';
+import { overlaps, pathBounds, type Point, type Rect } from '../layout';
+import { typePoints } from './type-in';
 import { framed, type Report, type Rule } from './rule';
 
+const isWithin = ({ x, y }: Point, box: Rect): boolean =>
+  box.x <= x && x <= box.x + box.width && box.y <= y && y <= box.y + box.height;
+
 const contains = (outer: Rect, inner: Rect): boolean =>
-  outer.x <= inner.x && outer.y <= inner.y && outer.x + outer.width >= inner.x + inner.width && outer.y + outer.height >= inner.y + inner.height; // prettier-ignore
+  isWithin(inner, outer) && isWithin({ x: inner.x + inner.width, y: inner.y + inner.height }, outer);
 
 /** What has to be read or seen whole may not stand where it is drilled, hidden, glued or covered. */
 export const zonesRule: Rule = {
@@ -15,16 +19,16 @@ export const zonesRule: Rule = {
     if (zones.length === 0) return [];
     return framed(subject).flatMap(({ element, frame }): Report[] => {
       if (frame.items.length === 0) return [];
+      const type = element.kind === 'text' ? [] : typePoints(frame.items);
       return zones
         .filter(({ box }) => overlaps(frame.bounds, box))
-        // A background that covers the whole zone is no mistake; type always is.
-        .filter(({ box }) => element.kind === 'text' || !contains(frame.bounds, box))
-        .map(({ zone }) => ({
-          severity: element.kind === 'text' ? 'fault' : 'warning',
-          element: element.id,
-          where: frame.bounds,
-          message: `It reaches into the zone “${zone.name}”. ${zone.why}`,
-        }));
+        .flatMap(({ zone, box }): Report[] => {
+          const isType = element.kind === 'text' || type.some((point) => isWithin(point, box));
+          // A background that covers the whole zone is no mistake; type always is, in whatever it stands.
+          if (!isType && contains(frame.bounds, box)) return [];
+          const message = `It reaches into the zone “${zone.name}”. ${zone.why}`;
+          return [{ severity: isType ? 'fault' : 'warning', element: element.id, where: frame.bounds, message }];
+        });
     });
   },
-}; // prettier-ignore
+};
