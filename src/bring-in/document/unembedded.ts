@@ -17,12 +17,12 @@ export function unembeddedFonts(page: PDFPage): readonly string[] {
     const value = context.lookup(object);
     if (value === undefined || seen.has(value)) continue;
     seen.add(value);
-    if (value instanceof PDFArray) open.push(...value.asArray());
+    if (value instanceof PDFArray) for (const member of value.asArray()) open.push(member);
     const dict = value instanceof PDFStream ? value.dict : value instanceof PDFDict ? value : undefined;
     if (!dict) continue;
     const missing = missingIn(dict);
     if (missing !== undefined) found.add(missing);
-    open.push(...dict.values());
+    for (const member of dict.values()) open.push(member);
   }
   return [...found];
 }

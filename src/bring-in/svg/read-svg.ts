@@ -1,6 +1,6 @@
 import { DOMParser, onErrorStopParsing, type Document, type Element } from '@xmldom/xmldom';
 import type { SolidPaint } from '../../core/element';
-import { mapPath, multiply, translation, type Matrix } from '../../core/layout';
+import { around, flatten, mapPath, multiply, translation, type Matrix } from '../../core/layout';
 import type { ArtShape, VectorArt } from '../../core/shape';
 import { dataOf, numberOf, pageOf, readPath, type SvgPage } from './shape-data';
 import { paintOf, readStyleSheet, stylesOf, type StyleSheet, type Styles } from './style';
@@ -88,7 +88,7 @@ class Walker {
     for (let element = open.pop(); element; element = open.pop()) {
       const id = element.getAttribute('id');
       if (id && !this.byId.has(id)) this.byId.set(id, element);
-      open.push(...elementsIn(element));
+      for (const child of elementsIn(element)) open.push(child);
     }
   }
 
@@ -185,8 +185,7 @@ function laidOn(page: SvgPage | undefined, shapes: readonly ArtShape[]): { reado
     path: mapPath(shape.path, matrix),
     stroke: shape.stroke && { ...shape.stroke, width: shape.stroke.width * even, dash: shape.stroke.dash.map((d) => d * even) },
   }));
-  const ends = set.flatMap((s) => s.path.flatMap((step) => (step[0] === 'Z' ? [] : [[Number(step.at(-2)), Number(step.at(-1))] as const])));
-  const size = page ?? { width: Math.max(...ends.map(([x]) => x), 0.1), height: Math.max(...ends.map(([, y]) => y), 0.1) };
+  const size = page ?? reachOf(set);
   return { art: { width: size.width, height: size.height, shapes: set } };
 } // prettier-ignore
 
@@ -207,6 +206,12 @@ const dashOf = (styles: Styles, scale: number): readonly number[] => {
   const dash = (styles['stroke-dasharray'] ?? '').split(/[\s,]+/).filter((t) => t !== '' && t !== 'none').map((t) => numberOf(t) * scale); // prettier-ignore
   return dash.length % 2 === 1 ? [...dash, ...dash] : dash;
 };
+
+/** How far shapes reach from the origin, where a file names no page. */
+function reachOf(shapes: readonly ArtShape[]): { readonly width: number; readonly height: number } {
+  const box = around([{ x: 0.1, y: 0.1 }, ...shapes.flatMap(({ path }) => flatten(path).flat())]);
+  return { width: box.x + box.width, height: box.y + box.height };
+}
 
 /** How much transforms enlarge: the side of the square that a unit square becomes. */
 function scaleOf(transforms: readonly string[]): number {

@@ -75,6 +75,10 @@ describe('hostile files come to an end, and nothing in them acts', () => {
     const many = Array.from({ length: 24 }, (_, i) => `<g id="u${i + 1}"><use href="#u${i}"/><use href="#u${i}"/></g>`).join(''); // prettier-ignore
     expect(readSvg(svg(`<defs><rect id="u0" width="1" height="1"/>${many}</defs><use href="#u24"/>`)).ok).toBe(false);
   });
+  test('as many points as are read, on a page without a size, which is then as large as they reach', () => {
+    const read = art(`<path d="M0 0${'L9 7'.repeat(150_000)}Z"/>`, '');
+    expect([read.art.width, read.art.height].map((mm) => Math.round((mm * 96) / 25.4))).toEqual([9, 7]);
+  });
   test('scripts, pictures, text, handlers and addresses elsewhere are left out and named', () => {
     const read = art('<script>steal()</script><image href="http://example.com/x.png"/><text>x</text><use href="http://example.com/a.svg#b"/><foreignObject><iframe/></foreignObject><rect onclick="steal()" width="9" height="9" fill="red"/>'); // prettier-ignore
     expect(read.art.shapes).toHaveLength(1);

@@ -1,5 +1,5 @@
 import { leavesOf, type Frame } from '../drawing';
-import { flatten, inverse, apply, isInside, type Path, type Point } from '../layout';
+import { around, flatten, inverse, apply, isInside, type Path, type Point } from '../layout';
 import { pathOf } from '../marks';
 import { finishingNamed, writeIn, type Report, type Rule, type Subject } from './rule';
 
@@ -35,10 +35,7 @@ export const cutBleedRule: Rule = {
 }; // prettier-ignore
 
 function short(subject: Subject, id: string, points: readonly Point[], bleed: number): Report {
-  const xs = points.map((p) => p.x);
-  const ys = points.map((p) => p.y);
-  const where = { x: Math.min(...xs), y: Math.min(...ys), width: Math.max(...xs) - Math.min(...xs), height: Math.max(...ys) - Math.min(...ys) };
-  return { severity: 'fault', element: null, where, message: `Ink ends on the cut${id ? '' : ' line'}; it has to run ${writeIn(subject.job, bleed)} past it, or the cut has to lie ${writeIn(subject.job, bleed)} inside the ink.` };
+  return { severity: 'fault', element: null, where: around(points), message: `Ink ends on the cut${id ? '' : ' line'}; it has to run ${writeIn(subject.job, bleed)} past it, or the cut has to lie ${writeIn(subject.job, bleed)} inside the ink.` };
 } // prettier-ignore
 
 type Area = { readonly path: Path; readonly toOwn: ReturnType<typeof inverse> };

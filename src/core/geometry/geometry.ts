@@ -71,12 +71,16 @@ export function intersection(a: Rect, b: Rect): Rect {
   };
 }
 
-/** Smallest box around points. */
+/** Smallest box around points, however many they are. */
 export function around(points: readonly Point[]): Rect {
-  const xs = points.map((p) => p.x);
-  const ys = points.map((p) => p.y);
-  const [x, y] = [Math.min(...xs), Math.min(...ys)];
-  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { x, y } of points) {
+    left = Math.min(left, x);
+    top = Math.min(top, y);
+    right = Math.max(right, x);
+    bottom = Math.max(bottom, y);
+  }
+  return { x: left, y: top, width: right - left, height: bottom - top };
 }
 
 export const cornersOf = (r: Rect): readonly Point[] => [

@@ -11,6 +11,7 @@ import {
   rotation,
   scaling,
   translation,
+  union,
   type Matrix,
   type Rect,
 } from '../geometry';
@@ -34,7 +35,7 @@ export function copiesOf(repeats: readonly Repeat[], rect: Rect, boxes: SurfaceB
   let asked = 1;
   for (const repeat of repeats) {
     // Each repeat goes on from all that is there: rows of what goes around, a mirror image of rows.
-    const whole = bounds(all.map((m) => mappedBounds(rect, m)));
+    const whole = union(all.map((m) => mappedBounds(rect, m)));
     const before = all;
     const steps = stepsOf(repeat, whole, boxes);
     asked *= steps.length;
@@ -42,17 +43,6 @@ export function copiesOf(repeats: readonly Repeat[], rect: Rect, boxes: SurfaceB
     all = steps.slice(0, most).flatMap((step) => before.map((m) => multiply(step, m)));
   }
   return { laid: all, asked };
-}
-
-function bounds(rects: readonly Rect[]): Rect {
-  const x = Math.min(...rects.map((r) => r.x));
-  const y = Math.min(...rects.map((r) => r.y));
-  return {
-    x,
-    y,
-    width: Math.max(...rects.map((r) => r.x + r.width)) - x,
-    height: Math.max(...rects.map((r) => r.y + r.height)) - y,
-  };
 }
 
 function stepsOf(repeat: Repeat, rect: Rect, boxes: SurfaceBoxes): readonly Matrix[] {

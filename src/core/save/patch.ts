@@ -23,9 +23,9 @@ export type Patch = z.infer<typeof Patch>;
 type PatchStep = z.infer<typeof Operation>;
 
 const differ = create({
-  // Elements, texts and pieces are known by their names, wherever they lie in a list.
-  objectHash: (item, index) =>
-    'id' in item && typeof item.id === 'string' ? item.id : `#${index === undefined ? '' : index}`,
+  // Elements, texts and pieces are known by their names, wherever they lie in a list. The package asks for null as well.
+  objectHash: (item: object | null, index) =>
+    item !== null && 'id' in item && typeof item.id === 'string' ? item.id : `#${index === undefined ? '' : index}`,
 });
 
 /** What leads from one state to another; parts that both share are not looked into. */

@@ -67,6 +67,12 @@ describe('changes', () => {
     );
   });
 
+  test('a named thing gives way to nothing, as a list may hold both', () => {
+    const [before, after] = [{ list: [{ id: 'a' }] }, { list: [null] }];
+    expect(patched(before, patchBetween(before, after))).toEqual(after);
+    expect(patched(after, patchBetween(after, before))).toEqual(before);
+  });
+
   test('what a change does not reach stays the same thing', () => {
     const before = {
       pieces: [

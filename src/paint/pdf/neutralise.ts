@@ -47,7 +47,7 @@ export function neutralise(root: PDFObject, neutral: Neutral): void {
     seen.add(found);
     if (found instanceof PDFArray) {
       unifySpot(found, neutral);
-      open.push(...found.asArray());
+      for (const member of found.asArray()) open.push(member);
       continue;
     }
     const dict = found instanceof PDFStream ? found.dict : found instanceof PDFDict ? found : undefined;
@@ -57,7 +57,7 @@ export function neutralise(root: PDFObject, neutral: Neutral): void {
     tagGroup(dict, neutral);
     const resources = dict.lookup(name('Resources'));
     if (resources instanceof PDFDict) tagResources(resources, neutral);
-    open.push(...dict.values());
+    for (const value of dict.values()) open.push(value);
   }
 }
 

@@ -2,7 +2,7 @@
 import type { Tracks } from '@/core/layout';
 import type { BlankSurface, ProcessLine } from '@/core/format';
 import type { Rect, SurfaceBoxes } from '@/core/layout';
-import { rectPath } from '@/core/layout';
+import { pathBounds, rectPath } from '@/core/layout';
 import { lineStyle, pathData } from '@/paint/svg';
 import { COLOURS, FACES } from '../shell/theme';
 import type { Projection } from './view';
@@ -150,16 +150,13 @@ const ZONE_FILLS = { 'keep-clear': 'url(#zone-hatch)', 'no-ink': 'url(#zone-hatc
 
 function ZoneShape({ zone, transform, at, label }: { readonly zone: BlankSurface['zones'][number]; readonly transform: string; readonly at: Projection; readonly label: boolean }) {
   const d = pathData(zone.outline);
-  const numbers = zone.outline.flatMap((s) => (s[0] === 'Z' ? [] : [[Number(s.at(-2)), Number(s.at(-1))] as const]));
-  const xs = numbers.map(([x]) => at.x(x));
-  const ys = numbers.map(([, y]) => at.y(y));
-  const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const fits = right - left > zone.name.length * 6.4 + 8 && bottom - top > 14;
+  const box = project(pathBounds(zone.outline), at);
+  const fits = box.width > zone.name.length * 6.4 + 8 && box.height > 14;
   return (
     <>
       <path d={d} transform={transform} fill={ZONE_FILLS[zone.kind]} fillOpacity={zone.kind === 'hidden' ? 0.18 : 1} stroke={COLOURS.fault} strokeOpacity="0.5" strokeWidth={0.8 / at.scale} strokeDasharray={`${3 / at.scale} ${3 / at.scale}`} />
       {label && fits && (
-        <text x={(left + right) / 2} y={(top + bottom) / 2 + 4} textAnchor="middle" fontFamily={FACES.text} fontSize="11.5" fontWeight="600" fill={COLOURS.fault} stroke="#ffffff" strokeOpacity="0.9" strokeWidth="3" paintOrder="stroke">
+        <text x={box.x + box.width / 2} y={box.y + box.height / 2 + 4} textAnchor="middle" fontFamily={FACES.text} fontSize="11.5" fontWeight="600" fill={COLOURS.fault} stroke="#ffffff" strokeOpacity="0.9" strokeWidth="3" paintOrder="stroke">
           {zone.name}
         </text>
       )}
