@@ -98,6 +98,39 @@ const writtenDown = (page: Page, id: string): Promise<number> =>
     id,
   );
 
+test('of two tabs that were closed without a line the later one goes on, and the other is kept beside it', async ({
+  page,
+  context,
+}) => {
+  const id = await large(page);
+  const second = await context.newPage();
+  for (const tab of [page, second]) await openJob(tab, id);
+  await context.setOffline(true);
+  await change(page);
+  await expect.poll(() => writtenDown(page, id)).toBe(1);
+  await second.locator('[data-bench]').focus();
+  await second.keyboard.press('o');
+  await expect.poll(() => writtenDown(second, id)).toBe(2);
+  const third = await context.newPage();
+  await page.close();
+  await second.close();
+  await context.setOffline(false);
+  await openJob(third, id);
+  await saved(third);
+  await expect(third.locator('[data-element]')).toHaveCount(221);
+  await third.getByRole('button', { name: 'A version beside' }).click();
+  const dialog = third.getByRole('dialog', { name: 'Versions kept beside this job' });
+  await dialog.getByRole('button', { name: 'Go on with this one' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(third.locator('[data-element]')).toHaveCount(220);
+  await saved(third);
+  await expect(third.getByRole('button', { name: 'A version beside' })).toHaveCount(0);
+  expect(await headOf(third, id)).toBe(3);
+  expect(await writtenDown(third, id)).toBe(0);
+  await third.keyboard.press('Control+z');
+  await expect(third.locator('[data-element]')).toHaveCount(221);
+});
+
 test('a save that failed is tried again by itself, one whose answer was lost is kept once, and closing asks until then', async ({
   page,
 }) => {

@@ -3,7 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { box, makeJob } from '../testing/jobs';
-import { createJob, listJobs, listRevisions, readCurrent, revision, setRemoved, settleConflict } from './jobs';
+import { conflictVersion, listConflicts, settleConflict } from './conflicts';
+import { createJob, listJobs, listRevisions, readCurrent, revision, setRemoved } from './jobs';
 import { contentHash, type RevisionKind } from '../core/save';
 import { Problem } from './problem';
 import { saveSteps } from './save';
@@ -63,6 +64,24 @@ test('a save on an old base is refused with both versions, and overwrites nothin
   expect(await models.conflicts.count({ where: { jobId: 'three', settledAt: null } })).toBe(1);
   await settleConflict('three', Number(refused.details['conflict']));
   expect(await models.conflicts.count({ where: { jobId: 'three', settledAt: null } })).toBe(0);
+});
+
+test('what came second is kept beside the job, once however often it is sent, and can be had back', async () => {
+  await createJob(named('beside', 'Base'), 'Begun');
+  await save('beside', 1, [step('beside', 'Theirs')]);
+  const mine = step('beside', 'Mine');
+  for (const steps of [[mine], [mine], [step('beside', 'Another')]])
+    await expect(save('beside', 1, steps)).rejects.toThrow('Somebody saved this job in the meantime.');
+  const versions = await listConflicts('beside');
+  expect(versions.map(({ base, isSettled }) => [base, isSettled])).toEqual([
+    [1, false],
+    [1, false],
+  ]);
+  const jobs = await Promise.all(versions.map(({ id }) => conflictVersion('beside', id)));
+  expect(jobs.map(({ name }) => name)).toEqual(['Another', 'Mine']);
+  await settleConflict('beside', versions[0]?.id ?? 0);
+  expect((await listConflicts('beside')).map((v) => v.isSettled)).toEqual([true, false]);
+  await expect(conflictVersion('three', versions[0]?.id ?? 0)).rejects.toThrow('no longer kept');
 });
 
 test('forty saves at once: exactly one wins each base, and the log has no gap', async () => {

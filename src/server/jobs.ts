@@ -135,14 +135,6 @@ export async function listRevisions(id: string) {
   }));
 }
 
-/** Notes that the designer chose; both versions stay in the record. */
-export async function settleConflict(id: string, conflict: number): Promise<void> {
-  const { models, write } = await store();
-  await write((transaction) =>
-    models.conflicts.update({ settledAt: new Date() }, { where: { id: conflict, jobId: id }, transaction }),
-  );
-}
-
 /** Takes a job off the board, or puts it back. Nothing is lost either way. */
 export async function setRemoved(id: string, removed: boolean): Promise<void> {
   const { models, write } = await store();

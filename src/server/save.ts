@@ -30,10 +30,10 @@ async function saveAfter(id: string, request: SaveRequest, arrivedBefore: readon
       // The same states came before, or by another way since.
       const numbers = await arrived(id, request.steps, transaction);
       if (numbers.length !== arrivedBefore.length) return { arrived: numbers };
-      const kept = await models.conflicts.create(
-        { jobId: id, base: from, document: newest.document, settledAt: null },
-        { transaction },
-      );
+      // A tab that is closed without choosing brings the same again when it is opened.
+      const version = { jobId: id, base: from, document: newest.document, settledAt: null };
+      const before = await models.conflicts.findOne({ where: version, attributes: ['id'], transaction });
+      const kept = before ?? (await models.conflicts.create(version, { transaction }));
       return { conflict: kept.id, head: row.head, mine: newest.job };
     }
     for (const [i, { step, hash, document }] of states.entries()) {

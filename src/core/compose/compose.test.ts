@@ -1,7 +1,7 @@
 import { itemsOf } from '../drawing';
 import { openDesk } from '../../output';
 import { box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
-import { createComposer, groundOf, effectivePpi, faceFor, fitPicture, nameOf } from './index';
+import { createComposer, groundOf, effectivePpi, faceFor, fitPicture, nameOf, shortNameOf } from './index';
 
 const SHA = 'd'.repeat(64);
 
@@ -86,6 +86,7 @@ test('things are called what a designer would call them', () => {
   );
   expect(nameOf({ ...box('a', [0, 0, 1, 1]), name: '' })).toBe('Box');
   expect(nameOf(box('Band', [0, 0, 1, 1]))).toBe('Band');
+  expect(shortNameOf({ ...box('a', [0, 0, 1, 1]), name: '😀'.repeat(60) })).toBe(`${'😀'.repeat(48)}…`);
 });
 
 test('a face comes from the job or from the shelf, whichever is nearer; the job’s own where both are', () => {

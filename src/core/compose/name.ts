@@ -19,7 +19,7 @@ export function nameOf(element: Element): string {
   switch (element.kind) {
     case 'text': {
       const words = readable(plainText(element.paragraphs)).trim().split(/\s+/).slice(0, 4).join(' ');
-      return words ? words.slice(0, 32) : 'Empty text';
+      return words ? cutTo(words, 32) : 'Empty text';
     }
     case 'shape':
       return FORM_WORDS[element.shape.form];
@@ -37,3 +37,13 @@ export function nameOf(element: Element): string {
       return printableOf(element.content.of).presets[0]?.title ?? 'Printable';
   }
 }
+
+/** What it is called within a sentence: a long name, as a file may have it, is cut. */
+export function shortNameOf(element: Element): string {
+  const name = nameOf(element);
+  const short = cutTo(name, 48);
+  return short === name ? name : `${short}…`;
+}
+
+/** The first characters; none is cut in two. */
+const cutTo = (text: string, most: number): string => Array.from(text).slice(0, most).join('');

@@ -10,11 +10,18 @@ import { Mark } from '../shell/Mark';
 import { COLOURS, FACES } from '../shell/theme';
 import { STATION_WORDS } from '../palette/commands';
 import { useJob } from './context';
+import { useBeside } from './use-beside';
 import { STATIONS } from './store';
 import { useFindings } from './use-desk';
 
-/** The route of stations, and whether everything is saved. */
-export function Header({ onPalette }: { readonly onPalette: () => void }) {
+interface Props {
+  readonly onPalette: () => void;
+  readonly onBeside: () => void;
+}
+
+/** The route of stations, whether everything is saved, and whether another version waits to be looked at. */
+export function Header({ onPalette, onBeside }: Props) {
+  const waiting = useBeside().versions.filter((v) => !v.isSettled).length;
   const station = useJob((s) => s.station);
   const go = useJob((s) => s.go);
   const phase = useJob((s) => s.saving.phase);
@@ -112,6 +119,17 @@ export function Header({ onPalette }: { readonly onPalette: () => void }) {
       >
         {saveWords(phase)}
       </Box>
+      {waiting > 0 && (
+        <Button
+          variant="outlined"
+          color="warning"
+          size="small"
+          onClick={onBeside}
+          sx={{ bgcolor: '#fff', whiteSpace: 'nowrap' }}
+        >
+          {waiting === 1 ? 'A version beside' : `${waiting} versions beside`}
+        </Button>
+      )}
       <Button
         variant="outlined"
         size="small"

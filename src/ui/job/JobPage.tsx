@@ -2,7 +2,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import CircularProgress from '@mui/material/CircularProgress';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
 import { flushSync } from 'react-dom';
@@ -16,6 +16,7 @@ import { AddPrintable } from '../printable/AddPrintable';
 import { MeasuresProvider } from '../field/measures';
 import { PageStrip } from '../pages/PageStrip';
 import { pageCount, type TextRange } from '@/core/job';
+import { unsavedSince } from '@/core/save';
 import { Palette } from '../palette/Palette';
 import { commandsFor, type Command } from '../palette/commands';
 import { useKeys } from '../palette/use-keys';
@@ -33,7 +34,8 @@ import { Compare } from './Compare';
 import { Conflict } from './Conflict';
 import { JobProvider, shownJob, useJob, useJobStore } from './context';
 import { Header } from './Header';
-import { STATIONS, createJobStore } from './store';
+import { KeptBeside } from './KeptBeside';
+import { STATIONS, createJobStore, type JobStore } from './store';
 import { useAutosave } from './use-autosave';
 import {
   DeskProvider,
@@ -47,7 +49,8 @@ import {
   type Desk,
 } from './use-desk';
 import { NotOpened } from './NotOpened';
-import { openedJob, type Opened } from './take-up';
+import type { Left } from './journal';
+import { openedJob, settleOlder, type Opened } from './take-up';
 import { useFiles } from './use-files';
 
 /** Three-dimensional drawing is fetched when somebody folds. */
@@ -89,7 +92,7 @@ function Waiting({ words }: { readonly words: string }) {
   );
 }
 
-function OpenJob({ current, left, sitting }: Opened) {
+function OpenJob({ current, left, sitting, older }: Opened) {
   // A job that was just begun opens where its size is decided.
   const at = useSearchParams().get('at');
   const [store] = useState(() =>
@@ -104,12 +107,30 @@ function OpenJob({ current, left, sitting }: Opened) {
     if (at) window.history.replaceState(null, '', window.location.pathname);
   }, [at]);
   useAutosave(store, sitting);
+  useOlder(store, older);
   useEffect(() => () => usePlateView.getState().reset(), []);
   return (
     <JobProvider value={store}>
       <Workplace />
     </JobProvider>
   );
+}
+
+/** What older sittings left is kept beside the job as soon as the newest is saved. */
+function useOlder(store: JobStore, older: readonly Left[]): void {
+  const client = useQueryClient();
+  useEffect(() => {
+    if (older.length === 0) return;
+    const settle = () => {
+      const { saving, job } = store.getState();
+      if (unsavedSince(saving) !== undefined) return;
+      stop();
+      void settleOlder(older).then(() => client.invalidateQueries({ queryKey: ['beside', job.id] }));
+    };
+    const stop = store.subscribe(settle);
+    settle();
+    return stop;
+  }, [store, older, client]);
 }
 
 function Workplace() {
@@ -226,6 +247,7 @@ const Stations = memo(function Stations() {
   const [ruler, setRuler] = useState(false);
   const [comparing, setComparing] = useState(false);
   const [copying, setCopying] = useState(false);
+  const [beside, setBeside] = useState(false);
   const [printing, setPrinting] = useState(false);
   const previous = useJob((s) => s.job.previous);
   const input = useRef<HTMLInputElement>(null);
@@ -243,6 +265,7 @@ const Stations = memo(function Stations() {
         },
         calibrate: () => setRuler(true),
         compare: () => setComparing(true),
+        lookBeside: () => setBeside(true),
         copyTo: () => setCopying(true),
         addPrintable: () => setPrinting(true),
       }),
@@ -251,14 +274,14 @@ const Stations = memo(function Stations() {
   useKeys(
     commands,
     useCallback(
-      () => palette || ruler || comparing || copying || printing || store.getState().typing !== undefined,
-      [palette, ruler, comparing, copying, printing, store],
+      () => palette || ruler || comparing || beside || copying || printing || store.getState().typing !== undefined,
+      [palette, ruler, comparing, beside, copying, printing, store],
     ),
   );
 
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
-      <Header onPalette={() => setPalette(true)} />
+      <Header onPalette={() => setPalette(true)} onBeside={() => setBeside(true)} />
       <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
         <YellowSheet />
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
@@ -307,6 +330,7 @@ const Stations = memo(function Stations() {
       <AddPrintable open={printing} onClose={() => setPrinting(false)} />
       <CopyTo open={copying} onClose={() => setCopying(false)} />
       {comparing && previous && <Compare previous={previous} onClose={() => setComparing(false)} />}
+      {beside && <KeptBeside onClose={() => setBeside(false)} />}
       {phase.is === 'conflict' && <Conflict conflict={phase} />}
     </Box>
   );

@@ -243,7 +243,7 @@ export function createJobStore(
             live: undefined,
             selection: [],
             typing: undefined,
-            undoStack: [...s.undoStack, { job: s.job, label: 'Choice between versions' }],
+            undoStack: [...s.undoStack, { job: mine ? theirs : s.job, label: 'Choice between versions' }],
             redoStack: [],
             saving: mine ? noted(saving, step, false, Date.now()) : saving,
           };

@@ -9,15 +9,18 @@ export interface Opened {
   /** Work that was left unsaved; the job goes on from it. */
   readonly left: Saving | undefined;
   readonly sitting: string;
+  /** What other sittings left. */
+  readonly older: readonly Left[];
 }
 
-/** Fetches a job, and takes up what this browser did to it and could not save. */
+/** Fetches a job, and takes up what this browser did to it and could not save: the newest of what several sittings left. */
 export async function openedJob(id: string): Promise<Opened> {
   const [current, found] = await Promise.all([api.current(id), leftOf(id)]);
-  const [newest, ...older] = found;
-  for (const left of older) void settleOlder(left);
-  const left = newest && (await takenUp(newest, current));
-  return { current, left, sitting: left ? newest.sitting : crypto.randomUUID() };
+  for (const newest of found) {
+    const left = await takenUp(newest, current);
+    if (left) return { current, left, sitting: newest.sitting, older: found.filter((other) => other !== newest) };
+  }
+  return { current, left: undefined, sitting: crypto.randomUUID(), older: found };
 }
 
 /** @returns undefined where what was written down leads nowhere */
@@ -31,8 +34,14 @@ function read(document: unknown): Job | undefined {
   return found.ok ? found.job : undefined;
 }
 
-/** Of several sittings that left work, the newest goes on here; the others go to the server, which keeps them beside the job. */
-async function settleOlder({ job, sitting, entry }: Left): Promise<void> {
+/**
+ * Sends what older sittings left to the server, which keeps it beside the job. Only once the newest is saved: what comes first goes on.
+ */
+export const settleOlder = async (older: readonly Left[]): Promise<void> => {
+  for (const left of older) await settle(left);
+};
+
+async function settle({ job, sitting, entry }: Left): Promise<void> {
   try {
     await api.save(job, entry.request);
   } catch (error) {

@@ -5,7 +5,7 @@ import type { Finding } from '@/core/check';
 import {
   createComposer,
   groundOf as jobGround,
-  nameOf,
+  shortNameOf,
   paintBook,
   type PaintBook,
   type Resources,
@@ -38,7 +38,7 @@ export interface Desk {
   readonly beside: { readonly drawing: Drawing; readonly dx: Mm } | undefined;
   /** Draws another side; one that did not change is not drawn twice. */
   readonly drawingOf: (side: SideName) => Drawing | undefined;
-  /** What an element is called, on whichever side. */
+  /** What an element is called within a sentence, on whichever side. */
   readonly nameIn: (id: string) => string | undefined;
 }
 
@@ -87,7 +87,7 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
       drawingOf: (name) => composer.piece(piece, surfaces, [name]).drawings[0],
       nameIn: (id) => {
         const found = elementsOf(piece).find(({ element }) => element.id === id);
-        return found && nameOf(found.element);
+        return found && shortNameOf(found.element);
       },
     };
   }, [job, piece, blank, rules, side, composer, resources, paints]);

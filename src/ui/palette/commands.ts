@@ -70,6 +70,7 @@ interface Surroundings {
   readonly choosePicture: () => void;
   readonly calibrate: () => void;
   readonly compare: () => void;
+  readonly lookBeside: () => void;
   readonly copyTo: () => void;
   readonly addPrintable: () => void;
 }
@@ -85,6 +86,7 @@ export function commandsFor({
   choosePicture,
   calibrate,
   compare,
+  lookBeside,
   copyTo,
   addPrintable,
 }: Surroundings): readonly Command[] {
@@ -152,6 +154,7 @@ export function commandsFor({
     command('Go', 'side-next', 'Next side or page', ['PageDown'], () => turn(1), desk.blank.surfaces.length > 1),
     command('Go', 'side-previous', 'Previous side or page', ['PageUp'], () => turn(-1), desk.blank.surfaces.length > 1),
     command('Go', 'compare', 'Compare with the version before', ['Shift+V'], compare, job.previous !== null),
+    command('Go', 'beside', 'Versions kept beside this job', [], lookBeside),
     command('Go', 'copy-to', 'Copy the piece to another format', ['Shift+C'], copyTo),
     command('Go', 'palette', 'Find a command', ['/', 'Ctrl+K'], openPalette),
 

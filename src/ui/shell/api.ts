@@ -67,6 +67,13 @@ export interface CurrentJob {
   readonly redo: readonly number[];
 }
 
+/** A version that is kept beside a job, because another save came first. */
+export interface VersionBeside {
+  readonly id: number;
+  readonly at: string;
+  readonly isSettled: boolean;
+}
+
 export interface ExportFacts {
   readonly id: string;
   readonly revision: number;
@@ -96,6 +103,9 @@ export const api = {
   layOnTop: (id: string, number: number) => call<unknown>(`/api/jobs/${id}/revisions/${number}`, { method: 'PUT' }),
   save: (id: string, request: SaveRequest, keepalive = false) =>
     call<SaveAnswer>(`/api/jobs/${id}/revisions`, { ...json('POST', request), keepalive }),
+  /** Versions that another save came before. */
+  beside: (id: string) => call<{ versions: readonly VersionBeside[] }>(`/api/jobs/${id}/conflicts`),
+  versionBeside: (id: string, version: number) => call<{ job: Job }>(`/api/jobs/${id}/conflicts/${version}`),
   settle: (id: string, conflict: number) => call<unknown>(`/api/jobs/${id}/conflicts/${conflict}`, { method: 'PUT' }),
   palette: (sha: string) => call<{ colours: readonly Rgb[] }>(`/api/assets/${sha}/colours`),
   shapes: (sha: string, by: string, threshold: number) =>

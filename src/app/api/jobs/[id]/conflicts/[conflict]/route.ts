@@ -1,9 +1,14 @@
-import { settleConflict } from '@/server/jobs';
+import { conflictVersion, settleConflict } from '@/server/conflicts';
 import { wholeNumber, type Params } from '@/server/params';
 import { route } from '@/server/respond';
 
-/** The designer chose; both versions stay in the record. */
+export const GET = route<Params<'id' | 'conflict'>>(async (_request, { params }) => {
+  const { id, conflict } = await params;
+  return { job: await conflictVersion(id, wholeNumber(conflict, 'A version')) };
+});
+
+/** The designer chose; both versions stay. */
 export const PUT = route<Params<'id' | 'conflict'>>(async (_request, { params }) => {
   const { id, conflict } = await params;
-  await settleConflict(id, wholeNumber(conflict, 'A conflict'));
+  await settleConflict(id, wholeNumber(conflict, 'A version'));
 });
