@@ -146,14 +146,27 @@ export const inBrowser = (): Promise<void> =>
       const idle = average(await frames(page));
       const moving = await dragged(page);
       const p95 = moving[Math.floor(moving.length * 0.95)] ?? 0;
-      note(`drag on ${count} elements, mean frame (floor: the page at rest)`, ms(average(moving)), ms(idle), times(average(moving), idle)); // prettier-ignore
+      note(
+        `drag on ${count} elements, mean frame (floor: the page at rest)`,
+        ms(average(moving)),
+        ms(idle),
+        times(average(moving), idle),
+      );
       note('… its 95th percentile', ms(p95), ms(idle), times(p95, idle));
       await page.close();
-      await post({ ...makeJob(chainedPage(count), { measures: [{ id: 'gap', name: 'gap', value: 2 }] }), id: `chain-${count}` }); // prettier-ignore
+      await post({
+        ...makeJob(chainedPage(count), { measures: [{ id: 'gap', name: 'gap', value: 2 }] }),
+        id: `chain-${count}`,
+      });
       const chain = await opened(browser, `chain-${count}`, count);
       await chain.page.keyboard.press('Alt+3');
       const change = await resolved(chain.page);
-      note(`a measure changed that ${count} elements keep to, until they stand (floor: a frame)`, ms(change), ms(idle), times(change, idle)); // prettier-ignore
+      note(
+        `a measure changed that ${count} elements keep to, until they stand (floor: a frame)`,
+        ms(change),
+        ms(idle),
+        times(change, idle),
+      );
       await chain.page.close();
     }
   });
@@ -163,7 +176,13 @@ const CATALOGUE = 'demo-catalogue';
 /** Until the demo is loaded and the board’s pictures are drawn; before that the server has other work. */
 async function demoStands(browser: Browser): Promise<void> {
   for (let i = 0; i < 200; i += 1) {
-    if (await fetch(`${BASE}/api/jobs/${CATALOGUE}`).then((r) => r.ok, () => false)) break; // prettier-ignore
+    if (
+      await fetch(`${BASE}/api/jobs/${CATALOGUE}`).then(
+        (r) => r.ok,
+        () => false,
+      )
+    )
+      break;
     await new Promise((r) => setTimeout(r, 200));
   }
   const page = await browser.newPage();
@@ -183,7 +202,12 @@ async function demoStands(browser: Browser): Promise<void> {
 async function catalogueOpened(browser: Browser, empty: { readonly took: number; readonly heap: number }) {
   const stands = '[data-bench] [data-element]';
   const { page, took, heap } = await opened(browser, CATALOGUE);
-  note('open a catalogue of 100 pages from its address (floor: an empty page)', ms(took), ms(empty.took), times(took, empty.took)); // prettier-ignore
+  note(
+    'open a catalogue of 100 pages from its address (floor: an empty page)',
+    ms(took),
+    ms(empty.took),
+    times(took, empty.took),
+  );
   note('… what the page holds in memory', mb(heap), mb(empty.heap), times(heap, empty.heap));
   const fromBoard = async (id: string, wanted: string) => {
     await page.goto(BASE);
@@ -216,6 +240,11 @@ export const typedInBrowser = (): Promise<void> =>
     const flow = await opened(browser, 'flow', 20);
     const keys = await typed(flow.page);
     const still = average(await frames(flow.page));
-    note('a key in a text of 20 frames, until it is seen (floor: a frame at rest)', ms(average(keys)), ms(still), times(average(keys), still)); // prettier-ignore
+    note(
+      'a key in a text of 20 frames, until it is seen (floor: a frame at rest)',
+      ms(average(keys)),
+      ms(still),
+      times(average(keys), still),
+    );
     await flow.page.close();
   });

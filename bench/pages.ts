@@ -22,15 +22,22 @@ export function crowdedPage(count: number): readonly Element[] {
 export function chainedPage(count: number): readonly Element[] {
   const across = Math.ceil(Math.sqrt(count));
   return Array.from({ length: count }, (_, i): Element => {
-    const made = shape(`c${i}`, [0, 0, 1, 1], { form: 'rectangle' }, { fill: { kind: 'process', c: 60, m: 20, y: 0, k: 0 } });
+    const made = shape(
+      `c${i}`,
+      [0, 0, 1, 1],
+      { form: 'rectangle' },
+      { fill: { kind: 'process', c: 60, m: 20, y: 0, k: 0 } },
+    );
     const size = 100 / across;
     const gap = { measure: 'gap', times: 0.2 };
     const past = (element: string) => ({ box: 'element', element, part: 'past' }) as const;
-    const x = i % across === 0 ? { start: 5, size, of: { box: 'trim' } as const } : { start: gap, size, of: past(`c${i - 1}`) };
-    const y = i < across ? { start: 5, size, of: { box: 'trim' } as const } : { start: gap, size, of: past(`c${i - across}`) };
+    const x =
+      i % across === 0 ? { start: 5, size, of: { box: 'trim' } as const } : { start: gap, size, of: past(`c${i - 1}`) };
+    const y =
+      i < across ? { start: 5, size, of: { box: 'trim' } as const } : { start: gap, size, of: past(`c${i - across}`) };
     return { ...made, placement: { ...made.placement, against: { box: 'trim' }, x, y } };
   });
-} // prettier-ignore
+}
 
 export const PROSE =
   'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light only, and point it at the ground. The bus leaves the bridge at ten past eight and waits for everybody.';

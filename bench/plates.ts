@@ -30,20 +30,40 @@ export async function plates(): Promise<void> {
   try {
     writeFileSync(join(folder, 'f.pdf'), file.bytes);
     const separate = (ppi: number) => async () => {
-      execFileSync('gs', ['-q', '-dNOPAUSE', '-dBATCH', '-dSAFER', '-sDEVICE=tiffsep', `-r${ppi}`, '-dLastPage=1', `-sOutputFile=${join(folder, 'p.tif')}`, join(folder, 'f.pdf')]);
+      execFileSync('gs', [
+        '-q',
+        '-dNOPAUSE',
+        '-dBATCH',
+        '-dSAFER',
+        '-sDEVICE=tiffsep',
+        `-r${ppi}`,
+        '-dLastPage=1',
+        `-sOutputFile=${join(folder, 'p.tif')}`,
+        join(folder, 'f.pdf'),
+      ]);
       return Promise.resolve();
     };
     const fine = await read(300);
     fine();
     const ours = await mean(fine);
     const theirs = await once(separate(300));
-    note('plates of an A4 side with four pictures at 300 ppi, inks of its pictures at hand (wanted: under 1.5 s; floor: tiffsep)', ms(ours), ms(theirs), times(ours, theirs));
+    note(
+      'plates of an A4 side with four pictures at 300 ppi, inks of its pictures at hand (wanted: under 1.5 s; floor: tiffsep)',
+      ms(ours),
+      ms(theirs),
+      times(ours, theirs),
+    );
     const seen = await read(SCREEN);
     seen();
     const view = await mean(seen);
     const coarse = await once(separate(SCREEN));
-    note(`… as a screen shows them, at ${SCREEN} ppi (wanted: under 100 ms; floor: tiffsep)`, ms(view), ms(coarse), times(view, coarse));
+    note(
+      `… as a screen shows them, at ${SCREEN} ppi (wanted: under 100 ms; floor: tiffsep)`,
+      ms(view),
+      ms(coarse),
+      times(view, coarse),
+    );
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }
-} // prettier-ignore
+}

@@ -37,8 +37,14 @@ export async function typing(): Promise<void> {
     const look = { ...USUAL_LOOK, sizePt: 9, align: 'justified', breaking } as const;
     // A context of its own each time: nothing was measured before.
     const context = (): TypeContext => faceContext(face);
-    return () => composeText(plainParagraphs(text).map((paragraph) => ({ paragraph, look })), [plainBox(90, 1e5)], 'en-GB', context());
-  }; // prettier-ignore
+    return () =>
+      composeText(
+        plainParagraphs(text).map((paragraph) => ({ paragraph, look })),
+        [plainBox(90, 1e5)],
+        'en-GB',
+        context(),
+      );
+  };
   const [whole, greedy] = [await mean(set('paragraph')), await mean(set('line'))];
   const perSecond = (took: number) => `${Math.round((count / took) * 1000).toLocaleString('en')} words/s`;
   note(
@@ -48,16 +54,23 @@ export async function typing(): Promise<void> {
     times(whole, greedy),
   );
 
-  const composer = createComposer(groundOf(job, 300, desk.resources)); // prettier-ignore
+  const composer = createComposer(groundOf(job, 300, desk.resources));
   const typed = (n: number): Piece => {
     const [head, ...rest] = piece.surfaces['front'] ?? [];
     if (head?.kind !== 'text') throw new Error('no text');
-    const paragraphs = head.paragraphs.map((p, i) => (i === 3 ? { runs: [{ text: `${'m'.repeat(n % 30)} ${PROSE}` }] } : p));
+    const paragraphs = head.paragraphs.map((p, i) =>
+      i === 3 ? { runs: [{ text: `${'m'.repeat(n % 30)} ${PROSE}` }] } : p,
+    );
     return { ...piece, surfaces: { ...piece.surfaces, front: [{ ...head, paragraphs }, ...rest] } };
-  }; // prettier-ignore
+  };
   let n = 0;
   composer.piece(piece, [side.surface]);
   const keystroke = await mean(() => composer.piece(typed((n += 1)), [side.surface]));
-  const cold = await mean(() => createComposer(groundOf(job, 300, desk.resources)).piece(piece, [side.surface])); // prettier-ignore
-  note(`a letter typed into a text of ${FRAMES} frames: set and drawn again (floor: all of it anew)`, ms(keystroke), ms(cold), times(keystroke, cold)); // prettier-ignore
+  const cold = await mean(() => createComposer(groundOf(job, 300, desk.resources)).piece(piece, [side.surface]));
+  note(
+    `a letter typed into a text of ${FRAMES} frames: set and drawn again (floor: all of it anew)`,
+    ms(keystroke),
+    ms(cold),
+    times(keystroke, cold),
+  );
 }

@@ -18,7 +18,9 @@ async function setting(hand: Hand, name: string): Promise<string> {
   return hand.page.getByRole('region', { name: 'Selection' }).locator('input[name="set in"]').inputValue();
 }
 
-test('a catalogue from nothing: ten spreads from three base layouts and a file; a base style and a base layout changed are changed on all', async ({ page }) => {
+test('a catalogue from nothing: ten spreads from three base layouts and a file; a base style and a base layout changed are changed on all', async ({
+  page,
+}) => {
   const hand = new Hand(page);
   await catalogue(hand);
   console.log(`catalogue: ${hand.actions} actions, ${hand.typed.length} of them typed`);
@@ -37,7 +39,10 @@ test('a catalogue from nothing: ten spreads from three base layouts and a file; 
   await hand.unfold('On this side');
   expect(await setting(hand, 'text')).toContain('10.5/15.5');
   await hand.unfold('Styles');
-  await write(page.getByRole('group', { name: 'style Text', exact: true }).locator('input[name="style-set-in"]'), '9.5/14');
+  await write(
+    page.getByRole('group', { name: 'style Text', exact: true }).locator('input[name="style-set-in"]'),
+    '9.5/14',
+  );
   for (const side of ['page 9', 'page 23']) {
     await hand.toPage(side);
     expect(await setting(hand, 'text')).toContain('9.5/14');
@@ -49,7 +54,10 @@ test('a catalogue from nothing: ten spreads from three base layouts and a file; 
   await hand.press('Lay out Words');
   await hand.select('name');
   await write(field(page, 'y-top'), '40');
-  for (const [side, year] of [['page 5', 'First light'], ['page 23', 'The same moon']] as const) {
+  for (const [side, year] of [
+    ['page 5', 'First light'],
+    ['page 23', 'The same moon'],
+  ] as const) {
     await hand.toPage(side);
     await hand.select('name');
     await expect(field(page, 'y-top')).toHaveValue('40 mm');
@@ -80,7 +88,9 @@ test('a catalogue from nothing: ten spreads from three base layouts and a file; 
   await page.mouse.move(to.x + 2, to.y + 20, { steps: 5 });
   await expect(page.getByText('6–7 become 8–9; 8–9 become 6–7')).toBeVisible();
   await page.mouse.up();
-  await expect.poll(async () => JSON.stringify((await stored(page)).pieces[0]?.layouts['page 7']?.facts)).toContain('Ring after ring');
+  await expect
+    .poll(async () => JSON.stringify((await stored(page)).pieces[0]?.layouts['page 7']?.facts))
+    .toContain('Ring after ring');
   await page.keyboard.press('Control+z');
   await expect.poll(() => stored(page)).toEqual(before);
-}); // prettier-ignore
+});

@@ -63,7 +63,7 @@ test('a bookmark with matt varnish over the moons in its picture: seen on its pl
   const beneath = varnish.ink.reduce((n, v, i) => n + (v === 255 && (cyan.ink[i] ?? 0) > 0 ? 1 : 0), 0);
   const solid = varnish.ink.reduce((n, v) => n + (v === 255 ? 1 : 0), 0);
   expect(beneath / solid).toBeGreaterThan(0.9);
-}); // prettier-ignore
+});
 
 test('a printer’s own profile is brought in, another intent is seen, and the press file carries it; a screen’s is refused', async ({
   page,

@@ -57,7 +57,8 @@ test('a flyer from nothing to a press file that poppler, qpdf and Ghostscript ag
   const path = await (await download).path();
 
   const info = run('pdfinfo', ['-box', '-f', '1', '-l', '-1', path]);
-  const box = (name: string) => new RegExp(`Page\\s+1 ${name}:\\s+(.*)`).exec(info)?.[1]?.trim().split(/\s+/).map(Number) ?? []; // prettier-ignore
+  const box = (name: string) =>
+    new RegExp(`Page\\s+1 ${name}:\\s+(.*)`).exec(info)?.[1]?.trim().split(/\s+/).map(Number) ?? [];
   const [trim, bleed, media] = [box('TrimBox'), box('BleedBox'), box('MediaBox')];
   // Exact boxes from the file itself: pdfinfo shows two decimals only.
   const json = run('qpdf', ['--json=2', '--json-key=qpdf', path]);

@@ -139,8 +139,11 @@ export async function exportedFile(page: Page, kind: 'press' | 'desk'): Promise<
   await saved(page);
   const id = page.url().split('/').at(-1) ?? '';
   const { origin } = new URL(page.url());
-  const made = (await (await page.request.post(`/api/jobs/${id}/exports`, { data: { kind }, headers: { origin } })).json()) as { id: string }; // prettier-ignore
-  const facts = async () => (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string; files: { name: string }[] }; // prettier-ignore
+  const made = (await (
+    await page.request.post(`/api/jobs/${id}/exports`, { data: { kind }, headers: { origin } })
+  ).json()) as { id: string };
+  const facts = async () =>
+    (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string; files: { name: string }[] };
   await expect.poll(async () => (await facts()).state).toBe('done');
   const [file] = (await facts()).files;
   return (await page.request.get(`/api/exports/${made.id}/files/${file?.name ?? ''}`)).body();

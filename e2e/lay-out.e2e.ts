@@ -54,14 +54,18 @@ test('elements stand in, past and mirrored with each other; gaps show; a row kee
 }) => {
   await begin(page, 'Related');
   const bench = page.locator('[data-bench]');
-  for (const [left, width] of [[10, 20], [50, 30], [100, 12]] as const) {
+  for (const [left, width] of [
+    [10, 20],
+    [50, 30],
+    [100, 12],
+  ] as const) {
     await bench.focus();
     await page.keyboard.press('x');
     await write(field(page, 'x-left'), String(left));
     await write(field(page, 'x-width'), String(width));
     await write(field(page, 'y-top'), '30');
     await write(field(page, 'y-height'), '10');
-  } // prettier-ignore
+  }
   await clickAt(page, 20, 40);
   await page.keyboard.down('Shift');
   await clickAt(page, 60, 40);
@@ -90,7 +94,9 @@ test('elements stand in, past and mirrored with each other; gaps show; a row kee
   await saved(page);
 });
 
-test('a grid in a box takes many pictures at once, in reading order; placeholders say what they want', async ({ page }) => {
+test('a grid in a box takes many pictures at once, in reading order; placeholders say what they want', async ({
+  page,
+}) => {
   await begin(page, 'Gridded');
   await unfold(page, /^Grids/);
   await page.getByRole('button', { name: 'Divide a box' }).click();
@@ -110,14 +116,21 @@ test('a grid in a box takes many pictures at once, in reading order; placeholder
   );
   await page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles(files);
   await expect(page.locator('[data-bench] image')).toHaveCount(4);
-  const corners = await page.locator('[data-bench] image').evaluateAll((images) => images.map((i) => { const r = i.getBoundingClientRect(); return [r.x, r.y]; })); // prettier-ignore
+  const corners = await page.locator('[data-bench] image').evaluateAll((images) =>
+    images.map((i) => {
+      const r = i.getBoundingClientRect();
+      return [r.x, r.y];
+    }),
+  );
   const [first, second, third] = corners;
   expect((second?.[0] ?? 0) > (first?.[0] ?? 0) + 50).toBe(true);
   expect((third?.[1] ?? 0) > (first?.[1] ?? 0) + 50).toBe(true);
   await saved(page);
-}); // prettier-ignore
+});
 
-test('a drawing comes in as paths, is recoloured and taken apart; a PDF page is shown; what was left out is said', async ({ page }) => {
+test('a drawing comes in as paths, is recoloured and taken apart; a PDF page is shown; what was left out is said', async ({
+  page,
+}) => {
   await begin(page, 'Brought in');
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="40mm" viewBox="0 0 60 40"><script>alert(1)</script><rect width="30" height="40" fill="#c00"/><circle cx="45" cy="20" r="10"/><text>x</text></svg>`;
   const input = page.getByLabel('Pictures, drawings, PDFs and fonts to bring in');
@@ -134,9 +147,14 @@ test('a drawing comes in as paths, is recoloured and taken apart; a PDF page is 
   await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /2 elements/);
   await saved(page);
   const id = page.url().split('/').at(-1) ?? '';
-  const made = (await (await page.request.post(`/api/jobs/${id}/exports`, { data: { kind: 'press' }, headers: { origin: new URL(page.url()).origin } })).json()) as { id: string }; // prettier-ignore
+  const made = (await (
+    await page.request.post(`/api/jobs/${id}/exports`, {
+      data: { kind: 'press' },
+      headers: { origin: new URL(page.url()).origin },
+    })
+  ).json()) as { id: string };
   await expect
-    .poll(async () => ((await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string }).state) // prettier-ignore
+    .poll(async () => ((await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string }).state)
     .toBe('done');
   const facts = (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { files: { name: string }[] };
   const pdf = await (await page.request.get(`/api/exports/${made.id}/files/${facts.files[0]?.name}`)).body();
@@ -147,7 +165,7 @@ test('a drawing comes in as paths, is recoloured and taken apart; a PDF page is 
   const answer = await page.request.get((await image.getAttribute('href')) ?? '');
   expect(answer.headers()['content-type']).toBe('image/png');
   await saved(page);
-}); // prettier-ignore
+});
 
 test('points of a path, a gradient’s end and a colour from the bench, by hand', async ({ page }) => {
   await begin(page, 'By hand');
@@ -198,8 +216,12 @@ test('points of a path, a gradient’s end and a colour from the bench, by hand'
 test('a picture is moved within its frame, toned, and gets a shadow; undo takes every step back', async ({ page }) => {
   const id = await begin(page, 'Toned');
   const { default: sharp } = await import('sharp');
-  const buffer = await sharp({ create: { width: 900, height: 600, channels: 3, background: '#446688' } }).png().toBuffer(); // prettier-ignore
-  await page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles({ name: 'sky.png', mimeType: 'image/png', buffer }); // prettier-ignore
+  const buffer = await sharp({ create: { width: 900, height: 600, channels: 3, background: '#446688' } })
+    .png()
+    .toBuffer();
+  await page
+    .getByLabel('Pictures, drawings, PDFs and fonts to bring in')
+    .setInputFiles({ name: 'sky.png', mimeType: 'image/png', buffer });
   const image = page.locator('[data-bench] image').first();
   await expect(image).toBeVisible();
   const before = await image.getAttribute('x');

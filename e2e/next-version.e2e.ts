@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { open, openJob, saved } from './helpers';
 
-test('next year’s version: a date and a picture change, and the difference is told in words and shown', async ({ page }) => {
+test('next year’s version: a date and a picture change, and the difference is told in words and shown', async ({
+  page,
+}) => {
   await open(page, '/');
   const card = page.locator('article').filter({ has: page.locator('a[href="/jobs/demo-meteor-night"]') });
   await card.getByRole('button', { name: 'Begin the next version of Meteor-night flyer' }).click();
@@ -13,7 +15,9 @@ test('next year’s version: a date and a picture change, and the difference is 
   await page.locator('[data-bench]').focus();
   await page.keyboard.press('Shift+V');
   const dialog = page.getByRole('dialog', { name: /^What differs from Meteor-night flyer/ });
-  await expect(dialog.getByRole('list', { name: 'Differences' })).toContainText('name: "Meteor-night flyer" → "Meteor-night flyer 2"');
+  await expect(dialog.getByRole('list', { name: 'Differences' })).toContainText(
+    'name: "Meteor-night flyer" → "Meteor-night flyer 2"',
+  );
   await expect(dialog.getByRole('list', { name: 'Differences' }).getByRole('listitem')).toHaveCount(3);
   await dialog.getByRole('button', { name: 'Close' }).click();
 
@@ -26,11 +30,13 @@ test('next year’s version: a date and a picture change, and the difference is 
   await page.keyboard.press('Escape');
   await saved(page);
   await page.keyboard.press('Shift+V');
-  await expect(dialog.getByText('front: Tagline says “Look up again.”, not “Lie down, look up, count to sixty.”')).toBeVisible();
+  await expect(
+    dialog.getByText('front: Tagline says “Look up again.”, not “Lie down, look up, count to sixty.”'),
+  ).toBeVisible();
   await expect(dialog.getByRole('img', { name: 'Meteor-night flyer: front, 1 marked' })).toBeVisible();
   await expect(dialog.getByRole('img', { name: 'Meteor-night flyer 2: front, 1 marked' })).toBeVisible();
   // The version before is as it was.
   expect(await (await page.request.get('/api/jobs/demo-meteor-night')).text()).toBe(old);
   await dialog.getByRole('button', { name: 'Close' }).click();
   await openJob(page, 'demo-meteor-night');
-}); // prettier-ignore
+});

@@ -89,7 +89,10 @@ async function expectAlike(page: Page, file: string): Promise<void> {
   const { stock } = await current(page);
   await page.keyboard.press('h');
   // Marks of the findings lie above the paper.
-  await page.locator('[data-bench] > svg').last().evaluate((svg) => (svg.style.visibility = 'hidden')); // prettier-ignore
+  await page
+    .locator('[data-bench] > svg')
+    .last()
+    .evaluate((svg) => (svg.style.visibility = 'hidden'));
   for (const [i, { name, bytes }] of previews.entries()) {
     await page.keyboard.press(i === 0 ? 'f' : 'b');
     let worst = 1;
@@ -102,7 +105,12 @@ async function expectAlike(page: Page, file: string): Promise<void> {
           // At a third of the size how each of them smooths the edges of small type does not count.
           const { width, height } = await sharp(bench).metadata();
           const size = [Math.round(width / 3), Math.round(height / 3)] as const;
-          const pixels = (from: Buffer) => sharp(from).resize(...size, { fit: 'fill' }).removeAlpha().raw().toBuffer();
+          const pixels = (from: Buffer) =>
+            sharp(from)
+              .resize(...size, { fit: 'fill' })
+              .removeAlpha()
+              .raw()
+              .toBuffer();
           const [shown, wanted] = await Promise.all([pixels(bench), pixels(bytes)]);
           const cells = differences(shown, wanted, size[0], size[1]);
           worst = Math.max(...cells);
@@ -115,7 +123,7 @@ async function expectAlike(page: Page, file: string): Promise<void> {
     console.log(`${file}, ${name}: worst part differs by ${(worst * 100).toFixed(1)} %`);
     expect(worst, `${file}, ${name}: the part that differs most`).toBeLessThan(0.08);
   }
-} // prettier-ignore
+}
 
 /** Parts that a side is compared by, across and down. */
 const PARTS = 12;
@@ -138,26 +146,38 @@ function differences(a: Buffer, b: Buffer, width: number, height: number): reado
 async function paperOf(page: Page, white: string): Promise<Buffer> {
   const bench = page.locator('[data-bench]');
   // The bench shows paper in a white of its own; the preview is on plain white.
-  await bench.evaluate((el, fill) => el.querySelectorAll(`svg > rect[fill="${fill}"]`).forEach((r) => r.setAttribute('fill', '#ffffff')), white);
-  const clip = await bench.locator('svg clipPath rect').first().evaluate((rect) => {
-    const at = (name: string) => Number(rect.getAttribute(name));
-    return { x: at('x'), y: at('y'), width: at('width'), height: at('height') };
-  });
+  await bench.evaluate(
+    (el, fill) => el.querySelectorAll(`svg > rect[fill="${fill}"]`).forEach((r) => r.setAttribute('fill', '#ffffff')),
+    white,
+  );
+  const clip = await bench
+    .locator('svg clipPath rect')
+    .first()
+    .evaluate((rect) => {
+      const at = (name: string) => Number(rect.getAttribute(name));
+      return { x: at('x'), y: at('y'), width: at('width'), height: at('height') };
+    });
   const box = await cornerOf(bench);
   // Whole pixels: a fraction would move one picture against the other.
   const [left, top] = [Math.round(clip.x + box.x), Math.round(clip.y + box.y)];
   return page.screenshot({ clip: { x: left, y: top, width: Math.round(clip.width), height: Math.round(clip.height) } });
-} // prettier-ignore
+}
 
 /** What the preview shows of each side. */
 async function previewsOf(page: Page): Promise<readonly { readonly name: string; readonly bytes: Buffer }[]> {
   const id = page.url().split('/').at(-1) ?? '';
   const { origin } = new URL(page.url());
-  const made = (await (await page.request.post(`/api/jobs/${id}/exports`, { data: { kind: 'preview' }, headers: { origin } })).json()) as { id: string }; // prettier-ignore
-  const facts = async () => (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string; files: { name: string }[] }; // prettier-ignore
+  const made = (await (
+    await page.request.post(`/api/jobs/${id}/exports`, { data: { kind: 'preview' }, headers: { origin } })
+  ).json()) as { id: string };
+  const facts = async () =>
+    (await (await page.request.get(`/api/exports/${made.id}`)).json()) as { state: string; files: { name: string }[] };
   await expect.poll(async () => (await facts()).state).toBe('done');
   const pictures = (await facts()).files.filter(({ name }) => name.endsWith('.png'));
   return Promise.all(
-    pictures.map(async ({ name }) => ({ name, bytes: await (await page.request.get(`/api/exports/${made.id}/files/${name}`)).body() })), // prettier-ignore
+    pictures.map(async ({ name }) => ({
+      name,
+      bytes: await (await page.request.get(`/api/exports/${made.id}/files/${name}`)).body(),
+    })),
   );
 }

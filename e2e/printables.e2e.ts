@@ -55,8 +55,17 @@ test('next year’s calendar from this year’s: one decision is changed, and ev
     for (let month = 0; month < 12; month += 1) {
       // The cover, then a picture and a grid for each month.
       const n = String(3 + 2 * month);
-      const found = [...run('pdftotext', ['-bbox', '-f', n, '-l', n, `${folder}/f.pdf`, '-']).matchAll(/<word xMin="([\d.]+)" yMin="([\d.]+)" xMax="([\d.]+)" yMax="([\d.]+)">(\d{1,2})</g)]; // prettier-ignore
-      const figures = found.map((m) => ({ left: Number(m[1]), top: Number(m[2]), height: Number(m[4]) - Number(m[2]), day: Number(m[5]) }));
+      const found = [
+        ...run('pdftotext', ['-bbox', '-f', n, '-l', n, `${folder}/f.pdf`, '-']).matchAll(
+          /<word xMin="([\d.]+)" yMin="([\d.]+)" xMax="([\d.]+)" yMax="([\d.]+)">(\d{1,2})</g,
+        ),
+      ];
+      const figures = found.map((m) => ({
+        left: Number(m[1]),
+        top: Number(m[2]),
+        height: Number(m[4]) - Number(m[2]),
+        day: Number(m[5]),
+      }));
       // Numbers of days are the largest; names of days and the slug line are smaller.
       const tall = Math.max(...figures.map((f) => f.height));
       const cells = figures.filter((f) => f.height > tall * 0.9);
@@ -73,17 +82,27 @@ test('next year’s calendar from this year’s: one decision is changed, and ev
   });
   await page.keyboard.press('Control+z');
   await saved(page);
-}); // prettier-ignore
+});
 
 test('days from a calendar file stand in all months, and what is too long is said', async ({ page }) => {
   await openJob(page, 'demo-moon-calendar');
   await page.keyboard.press('Alt+3');
   for (let i = 0; i < 4; i += 1) await page.keyboard.press('PageDown');
-  const event = (day: string, name: string) => `BEGIN:VEVENT\r\nUID:${day}\r\nDTSTAMP:20260101T000000Z\r\nDTSTART;VALUE=DATE:${day}\r\nSUMMARY:${name}\r\nEND:VEVENT`; // prettier-ignore
+  const event = (day: string, name: string) =>
+    `BEGIN:VEVENT\r\nUID:${day}\r\nDTSTAMP:20260101T000000Z\r\nDTSTART;VALUE=DATE:${day}\r\nSUMMARY:${name}\r\nEND:VEVENT`;
   const long =
     'General assembly of all volunteers with soup and elections and a lecture and the long walk home over the moor';
-  const ics = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//q//EN', event('20280203', long), event('20280711', 'Open night'), 'END:VCALENDAR'].join('\r\n'); // prettier-ignore
-  await page.getByLabel('A calendar file').setInputFiles({ name: 'society.ics', mimeType: 'text/calendar', buffer: Buffer.from(ics) }); // prettier-ignore
+  const ics = [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//q//EN',
+    event('20280203', long),
+    event('20280711', 'Open night'),
+    'END:VCALENDAR',
+  ].join('\r\n');
+  await page
+    .getByLabel('A calendar file')
+    .setInputFiles({ name: 'society.ics', mimeType: 'text/calendar', buffer: Buffer.from(ics) });
   await expect(page.getByText('2 days from society.ics.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText('No room for all of “General assembly');
   const job = await stored(page);
@@ -91,7 +110,9 @@ test('days from a calendar file stand in all months, and what is too long is sai
   expect(base?.kind === 'printable' ? base.content['events'] : '').toContain('2028-07-11 Open night');
   expect(Object.values(job.pieces[0]?.layouts ?? {}).every((l) => Object.keys(l.facts).length === 0)).toBe(true);
   // A file that is none changes nothing, and says so.
-  await page.getByLabel('A calendar file').setInputFiles({ name: 'x.ics', mimeType: 'text/calendar', buffer: Buffer.from('hello') }); // prettier-ignore
+  await page
+    .getByLabel('A calendar file')
+    .setInputFiles({ name: 'x.ics', mimeType: 'text/calendar', buffer: Buffer.from('hello') });
   await expect(page.getByText('x.ics: This is no calendar file')).toBeVisible();
   await page.keyboard.press('Control+z');
   await saved(page);
@@ -99,7 +120,13 @@ test('days from a calendar file stand in all months, and what is too long is sai
 
 test('the four-line sheet on both papers, its sets counted for each and lettered by choice', async ({ page }) => {
   const hand = new Hand(page);
-  await hand.beginPrintable('Four-line sets', { Name: 'Four lines', 'Also on': 'US letter', 'x-height': '6.35 mm', 'Between sets': '9.525 mm', Head: '25.4 mm' }); // prettier-ignore
+  await hand.beginPrintable('Four-line sets', {
+    Name: 'Four lines',
+    'Also on': 'US letter',
+    'x-height': '6.35 mm',
+    'Between sets': '9.525 mm',
+    Head: '25.4 mm',
+  });
   const sheet = page.getByRole('complementary', { name: 'Yellow sheet' });
   const sets = sheet.locator('[data-figure="count"]');
   // A4, 277 mm inside its margins: floor((277 − 25.4 + 9.525) ÷ 28.575); letter, 259.4: one less.
@@ -142,7 +169,9 @@ test('the pad is laid two up on a US letter with marks to cut by', async ({ page
   await inFolder((folder) => {
     writeFileSync(`${folder}/f.pdf`, pdf);
     expect(run('pdfinfo', [`${folder}/f.pdf`])).toMatch(/Page size:\s+792 x 612/);
-    const found = [...run('pdftotext', ['-bbox', `${folder}/f.pdf`, '-']).matchAll(/xMin="([\d.]+)"[^>]*>TONIGHT</g)].map((m) => Number(m[1]));
+    const found = [
+      ...run('pdftotext', ['-bbox', `${folder}/f.pdf`, '-']).matchAll(/xMin="([\d.]+)"[^>]*>TONIGHT</g),
+    ].map((m) => Number(m[1]));
     expect(found.length).toBeGreaterThanOrEqual(2);
     expect(Math.max(...found) - Math.min(...found)).toBeCloseTo(5 * 72, -1);
   });
@@ -152,4 +181,4 @@ test('the pad is laid two up on a US letter with marks to cut by', async ({ page
   await across.blur();
   await expect(slip).toContainText('do not fit');
   await page.keyboard.press('Control+z');
-}); // prettier-ignore
+});

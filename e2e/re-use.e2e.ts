@@ -2,12 +2,27 @@ import { expect, test, type Page } from '@playwright/test';
 import { open, openChoice, openJob, saved } from './helpers';
 
 /** The job as the server has it. */
-const stored = async (page: Page, id: string) => (await (await page.request.get(`/api/jobs/${id}`)).json()) as {
-  job: { name: string; stage: string; readingDistance: number; kit?: { name: string }; pieces: { kind: string; surfaces: Record<string, { id: string; name: string; look?: { sizePt?: number }; slot?: { open: boolean; date?: string } }[]> }[] };
-}; // prettier-ignore
+const stored = async (page: Page, id: string) =>
+  (await (await page.request.get(`/api/jobs/${id}`)).json()) as {
+    job: {
+      name: string;
+      stage: string;
+      readingDistance: number;
+      kit?: { name: string };
+      pieces: {
+        kind: string;
+        surfaces: Record<
+          string,
+          { id: string; name: string; look?: { sizePt?: number }; slot?: { open: boolean; date?: string } }[]
+        >;
+      }[];
+    };
+  };
 const idOf = (page: Page): string => /\/jobs\/([\w-]+)/.exec(page.url())?.[1] ?? '';
 
-test('the flyer is copied to an A3 poster with its lengths, and what finds no place on a banner is named', async ({ page }) => {
+test('the flyer is copied to an A3 poster with its lengths, and what finds no place on a banner is named', async ({
+  page,
+}) => {
   await openJob(page, 'demo-meteor-night');
   await page.locator('[data-bench]').focus();
   await page.keyboard.press('Shift+C');
@@ -21,7 +36,9 @@ test('the flyer is copied to an A3 poster with its lengths, and what finds no pl
   await form.getByRole('button', { name: 'Make the copy' }).click();
   await expect(page.getByRole('heading', { name: 'Meteor-night flyer, poster' })).toBeVisible();
   const copy = await stored(page, idOf(page));
-  const [was, is] = [await stored(page, 'demo-meteor-night'), copy].map((s) => s.job.pieces[0]?.surfaces['front']?.find((e) => e.name === 'Tagline')?.look?.sizePt ?? 0);
+  const [was, is] = [await stored(page, 'demo-meteor-night'), copy].map(
+    (s) => s.job.pieces[0]?.surfaces['front']?.find((e) => e.name === 'Tagline')?.look?.sizePt ?? 0,
+  );
   expect(is).toBe(2 * (was ?? 0));
   expect(copy.job).toMatchObject({ stage: 'brief', readingDistance: 1000, pieces: [{ kind: 'poster' }] });
 
@@ -32,9 +49,11 @@ test('the flyer is copied to an A3 poster with its lengths, and what finds no pl
   await again.locator('input[name="size"]').fill('3600 x 1200 mm');
   await expect(again.getByText(/things have no place there yet/)).toBeVisible();
   await expect(again.getByText(/Moon \(back\): there is no back any more/)).toBeVisible();
-}); // prettier-ignore
+});
 
-test('a template of a job: a slot for words and one for a date are filled in another, and nothing else can be changed', async ({ page }) => {
+test('a template of a job: a slot for words and one for a date are filled in another, and nothing else can be changed', async ({
+  page,
+}) => {
   await openJob(page, 'demo-meteor-night');
   await page.keyboard.press('Alt+1');
   await page.getByRole('button', { name: 'Make a template of this job' }).click();
@@ -42,7 +61,10 @@ test('a template of a job: a slot for words and one for a date are filled in ano
   await expect(page.locator('[data-bench]')).toBeVisible();
   const template = idOf(page);
   expect((await stored(page, template)).job.stage).toBe('template');
-  for (const [name, slot] of [['Tagline', 'other words'], ['Date', 'a date, full']] as const) {
+  for (const [name, slot] of [
+    ['Tagline', 'other words'],
+    ['Date', 'a date, full'],
+  ] as const) {
     const list = page.getByRole('region', { name: 'On this side' });
     const door = page.getByRole('button', { name: /^On this side/ });
     if ((await door.getAttribute('aria-expanded')) !== 'true') await door.click();
@@ -85,9 +107,11 @@ test('a template of a job: a slot for words and one for a date are filled in ano
   await page.locator('[data-bench]').focus();
   await page.keyboard.press('Control+z');
   await expect(slots).toBeVisible();
-}); // prettier-ignore
+});
 
-test('the client’s kit is taken, what differs from it is named and mended, and its emblem is at hand', async ({ page }) => {
+test('the client’s kit is taken, what differs from it is named and mended, and its emblem is at hand', async ({
+  page,
+}) => {
   await open(page, '/books');
   await page.getByRole('button', { name: 'Client kits' }).click();
   await page.getByRole('button', { name: 'Quillrook Dark-Sky Society' }).click();
@@ -127,4 +151,4 @@ test('the client’s kit is taken, what differs from it is named and mended, and
   await saved(page);
   const front = (await stored(page, 'demo-first-proof')).job.pieces[0]?.surfaces['front'] ?? [];
   expect(front.at(-1)?.name).toBe('emblem');
-}); // prettier-ignore
+});

@@ -8,7 +8,17 @@ import { Hand } from './pieces/hand';
 async function looks(hand: Hand) {
   await saved(hand.page);
   const id = hand.page.url().split('/').at(-1) ?? '';
-  const { job } = (await (await hand.page.request.get(`/api/jobs/${id}`)).json()) as { job: { styles: { id: string; name: string; look: Record<string, unknown> }[]; pieces: { surfaces: Record<string, { name: string; paragraphs?: { style?: string; runs: { text: string }[] }[]; after?: string | null }[]> }[] } }; // prettier-ignore
+  const { job } = (await (await hand.page.request.get(`/api/jobs/${id}`)).json()) as {
+    job: {
+      styles: { id: string; name: string; look: Record<string, unknown> }[];
+      pieces: {
+        surfaces: Record<
+          string,
+          { name: string; paragraphs?: { style?: string; runs: { text: string }[] }[]; after?: string | null }[]
+        >;
+      }[];
+    };
+  };
   return job;
 }
 
@@ -21,7 +31,15 @@ test('a base style changed: every style based on it and every word in them follo
   await hand.unfold('Styles');
   await hand.style('Body', 'Source Serif 4 10/14');
   await hand.style('Lead', '14/18', { next: 'Body' });
-  await hand.story('Words', [[2, 'Bring a red light'], [undefined, 'and warm boots.'], [1, 'The soup is free.']], { 'y-height': 60 }); // prettier-ignore
+  await hand.story(
+    'Words',
+    [
+      [2, 'Bring a red light'],
+      [undefined, 'and warm boots.'],
+      [1, 'The soup is free.'],
+    ],
+    { 'y-height': 60 },
+  );
   const job = await looks(hand);
   const [body, lead] = job.styles;
   expect(lead?.look).toEqual({ sizePt: 14, leadingPt: 18 });
@@ -30,11 +48,18 @@ test('a base style changed: every style based on it and every word in them follo
   const ids = job.styles.map((s) => s.id);
   expect(text?.paragraphs?.map((p) => p.style)).toEqual([ids[1], ids[0], ids[0]]);
 
-  const outlines = () => page.locator('[data-bench] [data-element] path').evaluateAll((all) => all.map((p) => p.getAttribute('d'))); // prettier-ignore
+  const outlines = () =>
+    page.locator('[data-bench] [data-element] path').evaluateAll((all) => all.map((p) => p.getAttribute('d')));
   const before = await outlines();
-  await hand.write(page.getByRole('group', { name: 'style Body', exact: true }).locator('input[name="style-set-in"]'), 'Jost 700'); // prettier-ignore
+  await hand.write(
+    page.getByRole('group', { name: 'style Body', exact: true }).locator('input[name="style-set-in"]'),
+    'Jost 700',
+  );
   await expect.poll(async () => (await outlines()).some((d, i) => d === before[i])).toBe(false);
-  expect((await looks(hand)).styles.map((s) => s.look)).toEqual([{ ...body?.look, family: 'Jost', weight: 700 }, lead?.look]); // prettier-ignore
+  expect((await looks(hand)).styles.map((s) => s.look)).toEqual([
+    { ...body?.look, family: 'Jost', weight: 700 },
+    lead?.look,
+  ]);
   await hand.key('Control+z');
   await expect.poll(outlines).toEqual(before);
 });
@@ -101,5 +126,7 @@ test('some words take a look of their own by key, and typewriter signs are found
   expect(await runs()).toEqual([{ text: 'She', look: { weight: 700 } }, { text: ' said "bring soup" - and we did.' }]);
   await hand.key('Alt+5');
   await page.getByRole('button', { name: 'Set all properly' }).first().click();
-  await expect.poll(runs).toEqual([{ text: 'She', look: { weight: 700 } }, { text: ' said “bring soup” – and we did.' }]); // prettier-ignore
+  await expect
+    .poll(runs)
+    .toEqual([{ text: 'She', look: { weight: 700 } }, { text: ' said “bring soup” – and we did.' }]);
 });

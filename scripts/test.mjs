@@ -109,8 +109,11 @@ counted(
   { PLAYWRIGHT_JSON_OUTPUT_NAME: 'test-results/playwright.json' },
   ({ stats, suites }) => ({
     good: stats.expected,
-    bad: suites.flatMap(specsOf).filter((spec) => !spec.ok || spec.tests.some((t) => t.status === 'flaky')).map(({ file, title }) => `${file}: ${title}`),
-  }), // prettier-ignore
+    bad: suites
+      .flatMap(specsOf)
+      .filter((spec) => !spec.ok || spec.tests.some((t) => t.status === 'flaky'))
+      .map(({ file, title }) => `${file}: ${title}`),
+  }),
 );
 
 for (const name of failures) console.log(`✕ ${name.replace(`${root}/`, '')}`);

@@ -31,39 +31,124 @@ export async function spreads(hand: Hand, count?: number): Promise<void> {
   await hand.unfold('Pages and base layouts');
 
   await hand.base('Folio');
-  await hand.text('Folio', '', { box: 'trim', 'x-width': 20, 'x-right': 12, 'y-height': 5, 'y-bottom': 9, style: 'Small', 'put in': 'page number, 1 2 3', lines: 'right' }); // prettier-ignore
-  await hand.text('Head', '', { box: 'trim', 'x-width': '', 'x-left': '24 %', 'x-right': 34, 'y-height': 5, 'y-bottom': 9, style: 'Small', 'put in': 'running head', lines: 'right' }); // prettier-ignore
+  await hand.text('Folio', '', {
+    box: 'trim',
+    'x-width': 20,
+    'x-right': 12,
+    'y-height': 5,
+    'y-bottom': 9,
+    style: 'Small',
+    'put in': 'page number, 1 2 3',
+    lines: 'right',
+  });
+  await hand.text('Head', '', {
+    box: 'trim',
+    'x-width': '',
+    'x-left': '24 %',
+    'x-right': 34,
+    'y-height': 5,
+    'y-bottom': 9,
+    style: 'Small',
+    'put in': 'running head',
+    lines: 'right',
+  });
 
   await hand.base('Picture', 'Folio');
   // On the page beside it lies what crosses the spine.
-  await hand.shape('Empty picture frame', 'picture', { box: 'both pages', 'x-right': 0, 'x-width': '57.5 %', 'y-top': 0, 'y-height': '63.5 %' }); // prettier-ignore
-  await hand.text('year', '2017', { box: 'trim', 'x-width': 100, 'x-right': 12, 'y-height': 'content', 'y-bottom': 25, 'set in': 'League Gothic 120/96', ink: EMBER, lines: 'right' }); // prettier-ignore
-  await hand.text('place', 'Place', { box: 'trim', 'x-width': 100, 'x-right': 12, 'y-height': 8, 'y-bottom': 17, 'set in': 'Lora italic 13/17', ink: INK, lines: 'right' }); // prettier-ignore
+  await hand.shape('Empty picture frame', 'picture', {
+    box: 'both pages',
+    'x-right': 0,
+    'x-width': '57.5 %',
+    'y-top': 0,
+    'y-height': '63.5 %',
+  });
+  await hand.text('year', '2017', {
+    box: 'trim',
+    'x-width': 100,
+    'x-right': 12,
+    'y-height': 'content',
+    'y-bottom': 25,
+    'set in': 'League Gothic 120/96',
+    ink: EMBER,
+    lines: 'right',
+  });
+  await hand.text('place', 'Place', {
+    box: 'trim',
+    'x-width': 100,
+    'x-right': 12,
+    'y-height': 8,
+    'y-bottom': 17,
+    'set in': 'Lora italic 13/17',
+    ink: INK,
+    lines: 'right',
+  });
   await hand.unfold('On this side');
   await hand.select('Head');
   await hand.key('Delete');
 
   await hand.base('Words', 'Folio');
-  await hand.text('name', 'Name\nof a night', { box: 'trim', 'x-width': '', 'x-left': '24 %', 'x-right': 12, 'y-top': 16, 'y-height': 'content', style: 'Name', 'Frame › fitted to': 'width, by size' }); // prettier-ignore
-  await hand.text('facts', 'When, and who was there', { box: 'trim', 'x-width': '', 'x-left': '24 %', 'x-right': 12, style: 'Small', 'y-height': 5 }); // prettier-ignore
+  await hand.text('name', 'Name\nof a night', {
+    box: 'trim',
+    'x-width': '',
+    'x-left': '24 %',
+    'x-right': 12,
+    'y-top': 16,
+    'y-height': 'content',
+    style: 'Name',
+    'Frame › fitted to': 'width, by size',
+  });
+  await hand.text('facts', 'When, and who was there', {
+    box: 'trim',
+    'x-width': '',
+    'x-left': '24 %',
+    'x-right': 12,
+    style: 'Small',
+    'y-height': 5,
+  });
   await hand.against('down', 'past name');
   await hand.set({ 'y-top': 5 });
-  await hand.story('text', [[OPENING, 'What happened.'], [TEXT, 'And then.']], { box: 'trim', 'x-width': '', 'x-left': '24 %', 'x-right': 12 }); // prettier-ignore
+  await hand.story(
+    'text',
+    [
+      [OPENING, 'What happened.'],
+      [TEXT, 'And then.'],
+    ],
+    { box: 'trim', 'x-width': '', 'x-left': '24 %', 'x-right': 12 },
+  );
   await hand.against('down', 'past facts');
   await hand.set({ 'y-top': 12, 'y-height': 'content' });
-  await hand.text('caption', 'Along the picture', { box: 'trim', 'x-width': '60 %', 'x-off centre': '-32.3 %', 'y-height': 5, 'y-off centre': '-7.7 %', style: 'Small', turn: '270' }); // prettier-ignore
+  await hand.text('caption', 'Along the picture', {
+    box: 'trim',
+    'x-width': '60 %',
+    'x-off centre': '-32.3 %',
+    'y-height': 5,
+    'y-off centre': '-7.7 %',
+    style: 'Small',
+    turn: '270',
+  });
   await hand.fold('On this side');
 
   const rows = nights(count);
   await hand.toPage('page 4');
-  await hand.fill(rows, picturesOf(rows), { 'a row is': 'a spread', 'fill-from': '4', 'left-hand layout': 'Picture', 'right-hand layout': 'Words' }); // prettier-ignore
+  await hand.fill(rows, picturesOf(rows), {
+    'a row is': 'a spread',
+    'fill-from': '4',
+    'left-hand layout': 'Picture',
+    'right-hand layout': 'Words',
+  });
   await hand.setSheet('running heads from', 'Name');
   await hand.fold('Pages and base layouts');
 }
 
 /** The catalogue of ten years: a hundred pages, ten spreads of nights, and its cover. */
 export async function catalogue(hand: Hand): Promise<void> {
-  await hand.begin('Catalogue or book', { Name: 'Ten years of night skies', 'Page size': '170 x 240 mm', Pages: '100', Paper: 'Stillwater silk 150', Printer: 'Copperplate Yard' }); // prettier-ignore
+  await hand.begin('Catalogue or book', {
+    Name: 'Ten years of night skies',
+    'Page size': '170 x 240 mm',
+    Pages: '100',
+    Paper: 'Stillwater silk 150',
+    Printer: 'Copperplate Yard',
+  });
   await spreads(hand);
   await hand.toPage('page 2');
   await hand.follow('2-3', 'Folio');
@@ -71,18 +156,67 @@ export async function catalogue(hand: Hand): Promise<void> {
   await hand.follow('24-100', 'Folio');
 
   await hand.toPage('page 1');
-  await hand.text('Title', 'Ten years\nof night skies', { box: 'trim', 'x-left': 24, 'x-width': '', 'x-right': 24, 'y-top': 60, 'y-height': 'content', style: 'Name', 'Frame › fitted to': 'width, by size' }); // prettier-ignore
-  await hand.text('Under it', 'Quillrook Dark-Sky Society, 2017 – 2026', { box: 'trim', 'x-left': 24, 'x-width': '', 'x-right': 24, 'y-height': 6, style: 'Small' }); // prettier-ignore
+  await hand.text('Title', 'Ten years\nof night skies', {
+    box: 'trim',
+    'x-left': 24,
+    'x-width': '',
+    'x-right': 24,
+    'y-top': 60,
+    'y-height': 'content',
+    style: 'Name',
+    'Frame › fitted to': 'width, by size',
+  });
+  await hand.text('Under it', 'Quillrook Dark-Sky Society, 2017 – 2026', {
+    box: 'trim',
+    'x-left': 24,
+    'x-width': '',
+    'x-right': 24,
+    'y-height': 6,
+    style: 'Small',
+  });
   await hand.against('down', 'past Title');
   await hand.set({ 'y-top': 6 });
 
   await hand.toPage('cover outside');
   await hand.shape('x', 'Ground', { box: 'trim', 'Fill/paint': INK });
   await hand.key('w');
-  await hand.place('night-meteors.jpg', 'Meteors', { box: 'front cover', 'x-left': 0, 'x-width': '', 'x-right': 0, 'y-height': '', 'y-top': 96, 'y-bottom': 0 }); // prettier-ignore
-  await hand.text('Cover title', 'Ten years\nof night skies', { box: 'front cover', 'x-left': 16, 'x-width': '', 'x-right': 16, 'y-top': 18, 'y-height': 'content', 'set in': 'League Gothic 90/82 caps', ink: PALE, 'Frame › fitted to': 'width, by size' }); // prettier-ignore
-  await hand.text('Spine', 'Ten years of night skies', { box: 'spine', 'x-width': 200, 'x-off centre': 0, 'y-height': 4.4, 'y-off centre': 0, 'set in': 'Familjen Grotesk 700 9/11 centred', ink: YELLOW, turn: '90' }); // prettier-ignore
-  await hand.place('emblem.svg', 'Emblem', { box: 'back cover', 'x-width': 34, 'x-off centre': 0, 'y-height': 34, 'y-off centre': 0 }); // prettier-ignore
+  await hand.place('night-meteors.jpg', 'Meteors', {
+    box: 'front cover',
+    'x-left': 0,
+    'x-width': '',
+    'x-right': 0,
+    'y-height': '',
+    'y-top': 96,
+    'y-bottom': 0,
+  });
+  await hand.text('Cover title', 'Ten years\nof night skies', {
+    box: 'front cover',
+    'x-left': 16,
+    'x-width': '',
+    'x-right': 16,
+    'y-top': 18,
+    'y-height': 'content',
+    'set in': 'League Gothic 90/82 caps',
+    ink: PALE,
+    'Frame › fitted to': 'width, by size',
+  });
+  await hand.text('Spine', 'Ten years of night skies', {
+    box: 'spine',
+    'x-width': 200,
+    'x-off centre': 0,
+    'y-height': 4.4,
+    'y-off centre': 0,
+    'set in': 'Familjen Grotesk 700 9/11 centred',
+    ink: YELLOW,
+    turn: '90',
+  });
+  await hand.place('emblem.svg', 'Emblem', {
+    box: 'back cover',
+    'x-width': 34,
+    'x-off centre': 0,
+    'y-height': 34,
+    'y-off centre': 0,
+  });
   await hand.within('Colours', () => hand.set({ 'colour 1': PALE, 'colour 2': YELLOW }));
   await hand.toPage('cover inside');
   await hand.shape('x', 'Ground', { box: 'trim', 'Fill/paint': INK });

@@ -304,7 +304,13 @@ export class Hand {
     const before = await images.count();
     await this.page
       .getByLabel('Pictures, drawings, PDFs and fonts to bring in')
-      .setInputFiles(files.map(({ name, bytes }) => ({ name, mimeType: name.endsWith('svg') ? 'image/svg+xml' : 'image/jpeg', buffer: bytes }))); // prettier-ignore
+      .setInputFiles(
+        files.map(({ name, bytes }) => ({
+          name,
+          mimeType: name.endsWith('svg') ? 'image/svg+xml' : 'image/jpeg',
+          buffer: bytes,
+        })),
+      );
     const [first = ''] = names;
     if (names.length > 1) await expect(images).toHaveCount(before + names.length);
     else await expect(this.page.getByRole('region', { name: 'Selection' })).toContainText(first);
@@ -345,8 +351,14 @@ export class Hand {
   /** Goes to a page, or a cover, in the strip. */
   async toPage(name: string): Promise<void> {
     this.actions += 1;
-    await this.page.locator('[data-strip]').getByRole('button', { name: new RegExp(`^${name}(,|$)`) }).click(); // prettier-ignore
-    await expect(this.page.locator('[data-strip] [aria-current=page]')).toHaveAttribute('aria-label', new RegExp(`^${name}`)); // prettier-ignore
+    await this.page
+      .locator('[data-strip]')
+      .getByRole('button', { name: new RegExp(`^${name}(,|$)`) })
+      .click();
+    await expect(this.page.locator('[data-strip] [aria-current=page]')).toHaveAttribute(
+      'aria-label',
+      new RegExp(`^${name}`),
+    );
   }
 
   /** Adds a table and types its cells, one after another. */
@@ -406,14 +418,20 @@ export class Hand {
   }
 
   /** Lays the rows of a file, with pictures of the demo world, onto spreads from a page on. */
-  async fill(csv: { readonly name: string; readonly bytes: Buffer }, pictures: readonly string[], look: Readonly<Record<string, string>>): Promise<void> {
+  async fill(
+    csv: { readonly name: string; readonly bytes: Buffer },
+    pictures: readonly string[],
+    look: Readonly<Record<string, string>>,
+  ): Promise<void> {
     await this.press('Pages');
     await this.press('Fill pages from CSV');
     const dialog = this.page.getByRole('dialog', { name: 'Fill pages from CSV' });
     this.actions += 2;
     await dialog.getByLabel('Rows, as CSV').setInputFiles({ name: csv.name, mimeType: 'text/csv', buffer: csv.bytes });
     const files = await Promise.all(pictures.map((name) => demoFile(name)));
-    await dialog.getByLabel('Pictures that the rows name').setInputFiles(files.map(({ name, bytes }) => ({ name, mimeType: 'image/jpeg', buffer: bytes })));
+    await dialog
+      .getByLabel('Pictures that the rows name')
+      .setInputFiles(files.map(({ name, bytes }) => ({ name, mimeType: 'image/jpeg', buffer: bytes })));
     for (const [label, value] of Object.entries(look)) {
       const field = dialog.locator(`input[name="${label}"]`);
       const choice = dialog.getByRole('combobox', { name: label, exact: true });
@@ -424,7 +442,7 @@ export class Hand {
     await dialog.getByRole('button', { name: 'Lay them out' }).click();
     await expect(dialog).toHaveCount(0);
     await this.close();
-  } // prettier-ignore
+  }
 
   /** Chooses something in a field of the yellow sheet. */
   async setSheet(label: string, option: string): Promise<void> {
@@ -500,11 +518,17 @@ export class Hand {
   }
 
   /** Adds a line or a coating to this side, as a button of the station Finish names it, and sets its fields. */
-  async finish(adds: 'coat with' | 'line to', what: string, how: string, look: Readonly<Record<string, string>> = {}): Promise<void> {
+  async finish(
+    adds: 'coat with' | 'line to',
+    what: string,
+    how: string,
+    look: Readonly<Record<string, string>> = {},
+  ): Promise<void> {
     await this.key('Alt+4');
     await this.choose(this.page.getByRole('combobox', { name: adds, exact: true }), what);
     await this.press(how);
-    for (const [field, value] of Object.entries(look)) await this.write(this.page.locator(`input[name="${field}"]`), value);
+    for (const [field, value] of Object.entries(look))
+      await this.write(this.page.locator(`input[name="${field}"]`), value);
     await this.key('Alt+3');
-  } // prettier-ignore
+  }
 }

@@ -92,8 +92,9 @@ test('docs/formats.md and its pictures are what the registry says (npm run forma
 
 test('a new format is one file, and the smallest of them are short', () => {
   const lines = (kind: string) => readFileSync(`src/core/format/${kind}.ts`, 'utf8').split('\n').length;
-  for (const kind of ['flyer', 'poster', 'card', 'bookmark', 'business-card', 'wrap', 'book-cover']) expect(lines(kind)).toBeLessThan(60);
-}); // prettier-ignore
+  for (const kind of ['flyer', 'poster', 'card', 'bookmark', 'business-card', 'wrap', 'book-cover'])
+    expect(lines(kind)).toBeLessThan(60);
+});
 
 /** Every command of the handbook, as one types it. */
 test.each([

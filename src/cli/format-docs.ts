@@ -4,9 +4,15 @@ import { formatSize } from '../core/measure';
 import { blankPicture } from '../paint/svg';
 
 const GROUP_TITLES: Readonly<Record<Group, string>> = {
-  flat: 'Flat sheets', folded: 'Folded sheets', bound: 'Bound', wrap: 'Wraps', large: 'Large', label: 'Labels',
-  'die-cut': 'Die-cut', own: 'Own format',
-}; // prettier-ignore
+  flat: 'Flat sheets',
+  folded: 'Folded sheets',
+  bound: 'Bound',
+  wrap: 'Wraps',
+  large: 'Large',
+  label: 'Labels',
+  'die-cut': 'Die-cut',
+  own: 'Own format',
+};
 
 const blankFor = (format: Format) => {
   const started = startJob(format, {}, { id: 'picture', name: format.title, unit: 'mm' });
@@ -35,21 +41,31 @@ Made from the registry by \`npm run formats\`; a test notices when the two diffe
 job file, on the command line (\`ys new KIND --set NAME=VALUE\`) and as a field. Defaults are written as one types them,
 metric | inches.
 
-Every kind also has: ${Object.entries(commonParameters).map(([name, p]) => `\`${name}\` (${p.help.replace(/\.$/, '').toLowerCase()})`).join(', ')}.
+Every kind also has: ${Object.entries(commonParameters)
+    .map(([name, p]) => `\`${name}\` (${p.help.replace(/\.$/, '').toLowerCase()})`)
+    .join(', ')}.
 
 ${sections.join('\n')}`;
-} // prettier-ignore
+}
 
 function section(format: Format): string {
   const { finished, flat, surfaces, scale } = blankFor(format);
-  const sides = surfaces.length > 4 ? `${surfaces.slice(0, 3).map((s) => s.name).join(', ')} … ${surfaces.at(-1)?.name ?? ''}` : surfaces.map((s) => s.name).join(', '); // prettier-ignore
+  const sides =
+    surfaces.length > 4
+      ? `${surfaces
+          .slice(0, 3)
+          .map((s) => s.name)
+          .join(', ')} … ${surfaces.at(-1)?.name ?? ''}`
+      : surfaces.map((s) => s.name).join(', ');
   const processes = [...new Set(surfaces.flatMap((s) => s.processLines.map((l) => l.process)))];
   const facts = [
     `finished ${formatSize(finished, 'mm')}`,
-    flat.width === finished.width && flat.height === finished.height ? '' : `${scale === 1 ? 'flat' : `drawn 1:${scale}`} ${formatSize(flat, 'mm')}`,
+    flat.width === finished.width && flat.height === finished.height
+      ? ''
+      : `${scale === 1 ? 'flat' : `drawn 1:${scale}`} ${formatSize(flat, 'mm')}`,
     `sides: ${sides}`,
     processes.length > 0 ? `lines: ${processes.join(', ')}` : '',
-  ].filter(Boolean); // prettier-ignore
+  ].filter(Boolean);
   return `### ${format.title} (\`${format.kind}\`)
 
 ![${format.title}](formats/${format.kind}.svg)
@@ -67,7 +83,12 @@ export const parameterRows = (parameters: Format['parameters']): string =>
   Object.entries(parameters).map(row).join('\n');
 
 const row = ([name, p]: [string, Parameter]): string => {
-  const preset = p.default === null ? 'worked out' : p.default.metric === p.default.imperial ? oneLine(p.default.metric) || 'empty' : `${oneLine(p.default.metric)} \\| ${oneLine(p.default.imperial)}`; // prettier-ignore
+  const preset =
+    p.default === null
+      ? 'worked out'
+      : p.default.metric === p.default.imperial
+        ? oneLine(p.default.metric) || 'empty'
+        : `${oneLine(p.default.metric)} \\| ${oneLine(p.default.imperial)}`;
   const is = p.options ? p.options.map((o) => `\`${o.value}\``).join(' ') : p.kind;
   return `| \`${name}\` | ${is} | ${preset} | ${p.help.replace(/\|/g, '\\|')} |`;
 };

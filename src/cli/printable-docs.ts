@@ -3,9 +3,14 @@ import { GALLERY, PRINTABLE_GROUPS, type GalleryEntry, type PrintableGroup } fro
 import { parameterRows } from './format-docs';
 
 const GROUP_TITLES: Readonly<Record<PrintableGroup, string>> = {
-  rulings: 'Rulings', grids: 'Grids', lists: 'Lists and fields', planners: 'Planners', calendars: 'Calendars',
-  handwriting: 'Handwriting and counting', forms: 'Forms',
-}; // prettier-ignore
+  rulings: 'Rulings',
+  grids: 'Grids',
+  lists: 'Lists and fields',
+  planners: 'Planners',
+  calendars: 'Calendars',
+  handwriting: 'Handwriting and counting',
+  forms: 'Forms',
+};
 
 /** Pixels of the longer side. */
 const LONGEST = 420;
@@ -34,7 +39,9 @@ export function printablesMarkdown(): string {
   const sections = PRINTABLE_GROUPS.map((group) => {
     const kinds = new Map(GALLERY.filter((e) => e.of.group === group).map((e) => [e.of.kind, e.of]));
     const parts = [...kinds.values()].map((of) => {
-      const entries = of.presets.map((p) => `| ![${p.title}](../assets/printables/${p.id}.png) | **${p.title}** (\`${p.id}\`). ${p.about} |`);
+      const entries = of.presets.map(
+        (p) => `| ![${p.title}](../assets/printables/${p.id}.png) | **${p.title}** (\`${p.id}\`). ${p.about} |`,
+      );
       return `### \`${of.kind}\`\n\n| | |\n| --- | --- |\n${entries.join('\n')}\n\n| decision | is | left out | what it means |\n| --- | --- | --- | --- |\n${parameterRows(of.parameters)}\n`;
     });
     return `## ${GROUP_TITLES[group]}\n\n${parts.join('\n')}`;
@@ -46,4 +53,4 @@ one with \`ys new --printable ID --set NAME=VALUE\`, from the gallery of the boa
 written as one types them, metric | inches. On a base layout each page shows the next day, week, month, card or number.
 
 ${sections.join('\n')}`;
-} // prettier-ignore
+}

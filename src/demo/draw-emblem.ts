@@ -17,12 +17,18 @@ const icon = (inside: string): string =>
 
 /** Each as a drawing of 12 mm. */
 export const ICONS = {
-  telescope: icon('<path d="M6 26L34 12L39 21L11 35Z"/><path d="M24 29L16 43M26 29L34 43M25 29V44"/><path d="M36 13L41 10L45 18L40 20"/>'),
+  telescope: icon(
+    '<path d="M6 26L34 12L39 21L11 35Z"/><path d="M24 29L16 43M26 29L34 43M25 29V44"/><path d="M36 13L41 10L45 18L40 20"/>',
+  ),
   eye: icon('<path d="M4 24Q24 6 44 24Q24 42 4 24Z"/><circle cx="24" cy="24" r="7"/>'),
   lamp: icon('<path d="M17 6H31L35 18H13Z"/><path d="M24 18V34M14 42H34M24 34L14 42M24 34L34 42"/>'),
-  people: icon('<circle cx="16" cy="15" r="6"/><circle cx="33" cy="17" r="5"/><path d="M5 40Q6 26 16 26Q26 26 27 40M29 27Q42 25 43 40"/>'),
+  people: icon(
+    '<circle cx="16" cy="15" r="6"/><circle cx="33" cy="17" r="5"/><path d="M5 40Q6 26 16 26Q26 26 27 40M29 27Q42 25 43 40"/>',
+  ),
   book: icon('<path d="M24 12Q15 6 5 9V38Q15 35 24 41Q33 35 43 38V9Q33 6 24 12ZM24 12V41"/>'),
-  bus: icon('<path d="M7 10H41V35H7ZM7 22H41M18 10V22M30 10V22"/><circle cx="15" cy="38" r="4"/><circle cx="33" cy="38" r="4"/>'),
-} as const; // prettier-ignore
+  bus: icon(
+    '<path d="M7 10H41V35H7ZM7 22H41M18 10V22M30 10V22"/><circle cx="15" cy="38" r="4"/><circle cx="33" cy="38" r="4"/>',
+  ),
+} as const;
 
 export type Icon = keyof typeof ICONS;

@@ -18,8 +18,12 @@ function stars(width: number, height: number, count: number, seed: number): stri
 const page = (width: number, height: number, defs: string, inside: string): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}"><defs>${defs}</defs>${inside}</svg>`;
 
-const radial = (id: string, stops: readonly (readonly [number, string, number?])[], at = 'cx="0.5" cy="0.5" r="0.5"'): string =>
-  `<radialGradient id="${id}" ${at}>${stops.map(([o, c, a]) => `<stop offset="${o}" stop-color="${c}"${a === undefined ? '' : ` stop-opacity="${a}"`}/>`).join('')}</radialGradient>`; // prettier-ignore
+const radial = (
+  id: string,
+  stops: readonly (readonly [number, string, number?])[],
+  at = 'cx="0.5" cy="0.5" r="0.5"',
+): string =>
+  `<radialGradient id="${id}" ${at}>${stops.map(([o, c, a]) => `<stop offset="${o}" stop-color="${c}"${a === undefined ? '' : ` stop-opacity="${a}"`}/>`).join('')}</radialGradient>`;
 
 const linear = (id: string, stops: readonly (readonly [number, string])[]): string =>
   `<linearGradient id="${id}" x1="0" y1="0" x2="0" y2="1">${stops.map(([o, c]) => `<stop offset="${o}" stop-color="${c}"/>`).join('')}</linearGradient>`;
@@ -36,53 +40,105 @@ export function heaven(which: Heaven, width: number, height: number): string {
       return page(
         width,
         height,
-        linear('g', [[0, '#10163a'], [1, '#2b2f63']]) + radial('m', [[0, '#fffbe9'], [0.7, '#efe3bf'], [1, '#c9b98d']], 'cx="0.38" cy="0.36" r="0.7"'),
+        linear('g', [
+          [0, '#10163a'],
+          [1, '#2b2f63'],
+        ]) +
+          radial(
+            'm',
+            [
+              [0, '#fffbe9'],
+              [0.7, '#efe3bf'],
+              [1, '#c9b98d'],
+            ],
+            'cx="0.38" cy="0.36" r="0.7"',
+          ),
         `<rect width="${width}" height="${height}" fill="url(#g)"/>${stars(width, height, 240, 11)}<circle cx="${n(cx)}" cy="${n(cy)}" r="${n(r)}" fill="url(#m)"/>${craters(cx, cy, r)}`,
       );
     case 'ringed planet':
       return page(
         width,
         height,
-        linear('g', [[0, '#191338'], [1, '#4b2a58']]) + linear('p', [[0, '#f6dfae'], [0.3, '#e2b277'], [0.45, '#f0cf98'], [0.62, '#cf9160'], [1, '#9c6144']]),
+        linear('g', [
+          [0, '#191338'],
+          [1, '#4b2a58'],
+        ]) +
+          linear('p', [
+            [0, '#f6dfae'],
+            [0.3, '#e2b277'],
+            [0.45, '#f0cf98'],
+            [0.62, '#cf9160'],
+            [1, '#9c6144'],
+          ]),
         `<rect width="${width}" height="${height}" fill="url(#g)"/>${stars(width, height, 260, 23)}<g transform="rotate(-18 ${n(cx)} ${n(cy)})">${ring(cx, cy, r, 'back')}<circle cx="${n(cx)}" cy="${n(cy)}" r="${n(r * 0.72)}" fill="url(#p)"/>${ring(cx, cy, r, 'front')}</g>`,
       );
     case 'comet':
       return page(
         width,
         height,
-        linear('g', [[0, '#071a2e'], [1, '#17496a']]) + radial('h', [[0, '#ffffff'], [0.25, '#cfeeff', 0.9], [1, '#7ec4ff', 0]]),
+        linear('g', [
+          [0, '#071a2e'],
+          [1, '#17496a'],
+        ]) +
+          radial('h', [
+            [0, '#ffffff'],
+            [0.25, '#cfeeff', 0.9],
+            [1, '#7ec4ff', 0],
+          ]),
         `<rect width="${width}" height="${height}" fill="url(#g)"/>${stars(width, height, 300, 37)}${tail(width, height)}<circle cx="${n(width * 0.33)}" cy="${n(height * 0.66)}" r="${n(r * 0.5)}" fill="url(#h)"/>`,
       );
     case 'spiral':
       return page(
         width,
         height,
-        linear('g', [[0, '#0b0b22'], [1, '#241b45']]) + radial('c', [[0, '#fff6dd'], [0.2, '#ffd9a0', 0.85], [1, '#6f5bb5', 0]]),
+        linear('g', [
+          [0, '#0b0b22'],
+          [1, '#241b45'],
+        ]) +
+          radial('c', [
+            [0, '#fff6dd'],
+            [0.2, '#ffd9a0', 0.85],
+            [1, '#6f5bb5', 0],
+          ]),
         `<rect width="${width}" height="${height}" fill="url(#g)"/>${stars(width, height, 220, 41)}<g transform="rotate(24 ${n(cx)} ${n(cy)}) translate(${n(cx)} ${n(cy)}) scale(1 0.62)">${arms(r * 1.25)}<circle r="${n(r * 0.75)}" fill="url(#c)"/></g>`,
       );
     case 'eclipse':
       return page(
         width,
         height,
-        radial('k', [[0, '#fff1c9'], [0.42, '#ffe2a0', 0.95], [0.55, '#f49a5c', 0.55], [1, '#3a1735', 0]]),
+        radial('k', [
+          [0, '#fff1c9'],
+          [0.42, '#ffe2a0', 0.95],
+          [0.55, '#f49a5c', 0.55],
+          [1, '#3a1735', 0],
+        ]),
         `<rect width="${width}" height="${height}" fill="#150a22"/>${stars(width, height, 160, 53)}<circle cx="${n(cx)}" cy="${n(cy)}" r="${n(r * 1.65)}" fill="url(#k)"/><circle cx="${n(cx)}" cy="${n(cy)}" r="${n(r * 0.72)}" fill="#0b0714"/>`,
       );
     case 'northern lights':
       return page(
         width,
         height,
-        linear('g', [[0, '#06162b'], [0.7, '#0f3b4d'], [1, '#1c5a58']]) + `<linearGradient id="v" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#6a25ff" stop-opacity="0"/><stop offset="0.18" stop-color="#5f22ff" stop-opacity="0.8"/><stop offset="0.36" stop-color="#9dffce" stop-opacity="0.9"/><stop offset="0.6" stop-color="#14e67c" stop-opacity="0.92"/><stop offset="1" stop-color="#0fcf9c" stop-opacity="0"/></linearGradient><filter id="b" x="-5%" y="-5%" width="110%" height="110%"><feGaussianBlur stdDeviation="${n(width * 0.004)} ${n(height * 0.004)}"/></filter>`,
+        linear('g', [
+          [0, '#06162b'],
+          [0.7, '#0f3b4d'],
+          [1, '#1c5a58'],
+        ]) +
+          `<linearGradient id="v" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#6a25ff" stop-opacity="0"/><stop offset="0.18" stop-color="#5f22ff" stop-opacity="0.8"/><stop offset="0.36" stop-color="#9dffce" stop-opacity="0.9"/><stop offset="0.6" stop-color="#14e67c" stop-opacity="0.92"/><stop offset="1" stop-color="#0fcf9c" stop-opacity="0"/></linearGradient><filter id="b" x="-5%" y="-5%" width="110%" height="110%"><feGaussianBlur stdDeviation="${n(width * 0.004)} ${n(height * 0.004)}"/></filter>`,
         `<rect width="${width}" height="${height}" fill="url(#g)"/>${stars(width, height, 240, 61)}<g filter="url(#b)">${curtains(width, height)}</g><path d="M0 ${height}L0 ${n(height * 0.86)}Q${n(width * 0.25)} ${n(height * 0.78)} ${n(width * 0.5)} ${n(height * 0.87)}T${width} ${n(height * 0.82)}V${height}Z" fill="#081018"/>`,
       );
     case 'dome':
       return page(
         width,
         height,
-        linear('g', [[0, '#1b2554'], [0.65, '#6a4f86'], [1, '#e39a6e']]),
+        linear('g', [
+          [0, '#1b2554'],
+          [0.65, '#6a4f86'],
+          [1, '#e39a6e'],
+        ]),
         `<rect width="${width}" height="${height}" fill="url(#g)"/>${stars(width, height * 0.7, 200, 71)}${observatory(width, height)}`,
       );
   }
-} // prettier-ignore
+}
 
 function craters(cx: number, cy: number, r: number): string {
   const random = seeded(8);
@@ -108,7 +164,7 @@ function ring(cx: number, cy: number, r: number, half: 'back' | 'front'): string
       return `<path d="M${n(cx - rx)} ${n(cy)}A${n(rx)} ${n(ry)} 0 0 ${sweep} ${n(cx + rx)} ${n(cy)}" fill="none" stroke="${colour}" stroke-width="${n(r * wide)}" opacity="0.9"/>`;
     })
     .join('');
-} // prettier-ignore
+}
 
 function tail(width: number, height: number): string {
   const random = seeded(91);

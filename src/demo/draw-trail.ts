@@ -21,7 +21,10 @@ export function starTrails(): string {
     // The golden angle spreads them without a pattern.
     const from = i * 2.39996;
     const to = from + 2 * Math.PI * OPEN;
-    const at = (angle: number): readonly [number, number] => [px + radius * Math.cos(angle), py + radius * Math.sin(angle)];
+    const at = (angle: number): readonly [number, number] => [
+      px + radius * Math.cos(angle),
+      py + radius * Math.sin(angle),
+    ];
     const ends = Array.from({ length: 9 }, (__, k) => at(from + ((to - from) * k) / 8));
     if (ends.some(([x, y]) => x < 0 || x > width || y < 0 || y > height)) return '';
     const [[x0, y0], [x1, y1]] = [at(from), at(to)];
@@ -29,7 +32,7 @@ export function starTrails(): string {
   });
   const hill = `M0 ${n(height * 0.74)}C${n(width * 0.2)} ${n(height * 0.66)} ${n(width * 0.34)} ${n(height * 0.7)} ${n(width * 0.52)} ${n(height * 0.735)}C${n(width * 0.7)} ${n(height * 0.77)} ${n(width * 0.86)} ${n(height * 0.71)} ${n(width)} ${n(height * 0.69)}V${n(height)}H0Z`;
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}"><g fill="none" stroke="#f2dc8c" stroke-linecap="round">${trails.join('')}</g><path fill="#141a3a" d="${hill}"/></svg>`;
-} // prettier-ignore
+}
 
 /** Where a walker stops, in shares of the flat map. */
 export const STOPS = [

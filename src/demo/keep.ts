@@ -34,17 +34,23 @@ function idsOf({ measures, styles, cellStyles, pieces }: Job): readonly string[]
 export function toKept(job: Job): Kept {
   const ids = new Map(idsOf(job).map((id, i) => [id, `n${i + 1}`]));
   // An item of a layout on a page is named by both.
-  const asId = (id: string): string => id.split('@').map((part) => ids.get(part) ?? part).join('@');
+  const asId = (id: string): string =>
+    id
+      .split('@')
+      .map((part) => ids.get(part) ?? part)
+      .join('@');
   const walk = (value: unknown, key: string): unknown => {
-    if (typeof value === 'string') return NAMES_A_FILE.includes(key) ? (job.assets[value]?.name ?? value) : isId(value) ? asId(value) : value;
+    if (typeof value === 'string')
+      return NAMES_A_FILE.includes(key) ? (job.assets[value]?.name ?? value) : isId(value) ? asId(value) : value;
     if (Array.isArray(value)) return value.map((v) => walk(v, key));
     if (typeof value !== 'object' || value === null) return value;
     return Object.fromEntries(Object.entries(value).map(([k, v]) => [isId(k) ? asId(k) : k, walk(v, k)]));
   };
-  const isId = (text: string): boolean => ids.has(text) || (text.includes('@') && text.split('@').every((part) => ids.has(part)));
+  const isId = (text: string): boolean =>
+    ids.has(text) || (text.includes('@') && text.split('@').every((part) => ids.has(part)));
   const rest = Object.fromEntries(Object.entries(job).filter(([key]) => !LEFT_OUT.includes(key)));
   return JSON.parse(JSON.stringify(walk(rest, ''))) as Kept;
-} // prettier-ignore
+}
 
 /** The names of the files that a kept job asks for. */
 export function filesOf(kept: Kept): readonly string[] {

@@ -25,13 +25,17 @@ const PICTURES: Readonly<Record<string, readonly [draw: Drawn, width: number, he
   'aurora-over-the-moor.jpg': [drawn('northern lights'), 3579, 2552],
   'moor-at-dusk.jpg': [drawn('dome'), 3579, 900],
   // Across the spine of the catalogue, with bleed, at 300 ppi.
-  ...Object.fromEntries(HEAVENS.map((which) => [`night-${which.replaceAll(' ', '-')}.jpg`, [drawn(which), 2400, 1860] as const])),
+  ...Object.fromEntries(
+    HEAVENS.map((which) => [`night-${which.replaceAll(' ', '-')}.jpg`, [drawn(which), 2400, 1860] as const]),
+  ),
   'night-meteors.jpg': [meteorSky, 2400, 1860],
   // A bookmark with bleed, at 300 ppi.
   'four-moons.jpg': [fourMoons, 661, 2197],
   // A seventh of a 5 ft banner at 100 ppi.
-  ...Object.fromEntries(HEAVENS.map((which) => [`${which.replaceAll(' ', '-')}.jpg`, [drawn(which), 900, 1500] as const])),
-}; // prettier-ignore
+  ...Object.fromEntries(
+    HEAVENS.map((which) => [`${which.replaceAll(' ', '-')}.jpg`, [drawn(which), 900, 1500] as const]),
+  ),
+};
 
 function drawn(which: Heaven): Drawn {
   return (width, height) => heaven(which, width, height);

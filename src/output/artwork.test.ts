@@ -41,8 +41,15 @@ async function onPlates(pdf: Uint8Array, ppi: number) {
 }
 
 describe('gradients on the plates (Ghostscript tiffsep)', () => {
-  const gradient = (more: Partial<GradientInput>): Fill => ({ kind: 'gradient', stops: [{ at: 0, paint: process(100, 0, 0, 0) }, { at: 100, paint: process(0, 80, 0, 20) }], ...more }); // prettier-ignore
-  const filled = (fill: Fill) => bare([shape('g', [20, 20, 100, 60], { form: 'rectangle' }, { fill })]); // prettier-ignore
+  const gradient = (more: Partial<GradientInput>): Fill => ({
+    kind: 'gradient',
+    stops: [
+      { at: 0, paint: process(100, 0, 0, 0) },
+      { at: 100, paint: process(0, 80, 0, 20) },
+    ],
+    ...more,
+  });
+  const filled = (fill: Fill) => bare([shape('g', [20, 20, 100, 60], { form: 'rectangle' }, { fill })]);
 
   test('a linear one is mixed evenly between its builds, within 1 % of ink', async () => {
     const at = await onPlates(await pdfOf(filled(gradient({ angle: 0 }))), 144);
@@ -62,10 +69,15 @@ describe('gradients on the plates (Ghostscript tiffsep)', () => {
   test('a radial one grows with the distance from its middle', async () => {
     const at = await onPlates(await pdfOf(filled(gradient({ shape: 'radial' }))), 144);
     const radius = Math.hypot(100, 60) / 2;
-    for (const [x, y] of [[70, 50], [90, 50], [70, 30], [110, 70]] as const) {
+    for (const [x, y] of [
+      [70, 50],
+      [90, 50],
+      [70, 30],
+      [110, 70],
+    ] as const) {
       const share = Math.hypot(x - 70, y - 50) / radius;
       expect(Math.abs(at('Cyan', x, y) - 100 * (1 - share))).toBeLessThan(1.5);
-    } // prettier-ignore
+    }
   });
   test('many stops, two of them in one place: a hard edge', async () => {
     const stops = [0, 50, 50, 100].map((at, i) => ({ at, paint: process(i % 2 === 0 ? 100 : 0, 0, 0, 0) }));
@@ -74,9 +86,16 @@ describe('gradients on the plates (Ghostscript tiffsep)', () => {
     expect(at('Cyan', 71, 50)).toBeGreaterThan(96);
   });
   test('stops that fade let through what lies beneath', async () => {
-    const fade: Fill = { kind: 'gradient', angle: 0, stops: [{ at: 0, paint: process(0, 100, 0, 0), opacity: 1 }, { at: 100, paint: process(0, 100, 0, 0), opacity: 0 }] }; // prettier-ignore
+    const fade: Fill = {
+      kind: 'gradient',
+      angle: 0,
+      stops: [
+        { at: 0, paint: process(0, 100, 0, 0), opacity: 1 },
+        { at: 100, paint: process(0, 100, 0, 0), opacity: 0 },
+      ],
+    };
     const ground = box('ground', [20, 20, 100, 60], { fill: process(0, 0, 100, 0) });
-    const job = bare([ground, shape('f', [20, 20, 100, 60], { form: 'rectangle' }, { fill: fade })]); // prettier-ignore
+    const job = bare([ground, shape('f', [20, 20, 100, 60], { form: 'rectangle' }, { fill: fade })]);
     const at = await onPlates(await pdfOf(job), 144);
     for (const share of [0.2, 0.5, 0.8]) {
       expect(Math.abs(at('Magenta', 20 + 100 * share, 50) - 100 * (1 - share))).toBeLessThan(2);
@@ -96,15 +115,20 @@ describe('gradients on the plates (Ghostscript tiffsep)', () => {
 /** The Gaussian integral by Abramowitz and Stegun 7.1.26, |error| ≤ 1.5·10⁻⁷. */
 function erf(x: number): number {
   const t = 1 / (1 + 0.3275911 * Math.abs(x));
-  const y = 1 - ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t * Math.exp(-x * x); // prettier-ignore
+  const y =
+    1 -
+    ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t * Math.exp(-x * x);
   return x < 0 ? -y : y;
 }
 const step = (x: number, sigma: number) => (1 + erf(x / (sigma * Math.SQRT2))) / 2;
 
 async function firstMask(front: readonly Element[]) {
   const desk = await openDesk(makeJob(front), inMemory());
-  const groups = (items: readonly Item[]): readonly GroupItem[] => items.flatMap((i) => (i.kind === 'group' ? [i, ...groups(i.items)] : [])); // prettier-ignore
-  const group = groups(itemsOf(desk.sides[0]?.drawing ?? ({ frames: [], repeated: [], reserved: [] } as never))).find((g) => g.mask); // prettier-ignore
+  const groups = (items: readonly Item[]): readonly GroupItem[] =>
+    items.flatMap((i) => (i.kind === 'group' ? [i, ...groups(i.items)] : []));
+  const group = groups(itemsOf(desk.sides[0]?.drawing ?? ({ frames: [], repeated: [], reserved: [] } as never))).find(
+    (g) => g.mask,
+  );
   if (!group?.mask) throw new Error('no mask');
   return { blur: group.mask.blur, ...(await blurredMask(desk, group.mask, 300)) };
 }
@@ -165,7 +189,11 @@ describe('shadows and blur against the closed form of a blurred box', () => {
   test('a soft edge has faded out at the edge and is whole inside', async () => {
     const effect = Effect.parse({ effect: 'soft-edge', blur: 4 });
     const { region, width, height, pixels } = await firstMask([box('b', [30, 40, 40, 24], { effects: [effect] })]);
-    const level = (x: number, y: number) => pixels[Math.floor(((y - region.y) / region.height) * height) * width + Math.floor(((x - region.x) / region.width) * width)] ?? 0; // prettier-ignore
+    const level = (x: number, y: number) =>
+      pixels[
+        Math.floor(((y - region.y) / region.height) * height) * width +
+          Math.floor(((x - region.x) / region.width) * width)
+      ] ?? 0;
     expect(level(30.2, 52)).toBeLessThan(10);
     expect(level(50, 52)).toBeGreaterThan(250);
     // Half way through at the length it is given.
@@ -173,8 +201,20 @@ describe('shadows and blur against the closed form of a blurred box', () => {
     expect(level(34, 52)).toBeLessThan(145);
   });
   test('in the press file they are live transparency in CMYK', async () => {
-    const shadow = Effect.parse({ effect: 'shadow', dx: 2, dy: 2, blur: 3, paint: process(0, 0, 0, 100), opacity: 0.5 }); // prettier-ignore
-    const pdf = await pdfOf(bare([box('g', [0, 0, 148, 210], { fill: process(0, 0, 40, 0) }), box('b', [30, 40, 40, 24], { effects: [shadow] })])); // prettier-ignore
+    const shadow = Effect.parse({
+      effect: 'shadow',
+      dx: 2,
+      dy: 2,
+      blur: 3,
+      paint: process(0, 0, 0, 100),
+      opacity: 0.5,
+    });
+    const pdf = await pdfOf(
+      bare([
+        box('g', [0, 0, 148, 210], { fill: process(0, 0, 40, 0) }),
+        box('b', [30, 40, 40, 24], { effects: [shadow] }),
+      ]),
+    );
     const json = await inFolder((folder) => {
       writeFileSync(join(folder, 'f.pdf'), pdf);
       expect(run('qpdf', ['--check', join(folder, 'f.pdf')])).toContain('No syntax or stream encoding errors');
@@ -197,7 +237,8 @@ describe('pictures’ tones against sharp', () => {
   const pixels = { width: side, height: side, rgb };
   const raw = { raw: { width: side, height: side, channels: 3 } } as const;
   const plain = { grey: false, levels: null, clear: null, overlay: null };
-  const worst = (a: Uint8Array, b: Uint8Array) => a.reduce((most, v, i) => Math.max(most, Math.abs(v - (b[i] ?? 0))), 0); // prettier-ignore
+  const worst = (a: Uint8Array, b: Uint8Array) =>
+    a.reduce((most, v, i) => Math.max(most, Math.abs(v - (b[i] ?? 0))), 0);
 
   test('levels without gamma are a straight line held within 0 and 255', async () => {
     const ours = adjusted(pixels, { ...plain, levels: { black: 30, white: 210, gamma: 1 } }).rgb;
@@ -223,21 +264,34 @@ describe('pictures’ tones against sharp', () => {
   });
   test('a cleared colour is gone within its tolerance and nothing else is', () => {
     const two = Uint8Array.from([255, 255, 255, 250, 250, 250, 200, 60, 30, 30, 60, 200]);
-    const { alpha } = adjusted({ width: 4, height: 1, rgb: two }, { ...plain, clear: { r: 255, g: 255, b: 255, tolerance: 5 } }); // prettier-ignore
+    const { alpha } = adjusted(
+      { width: 4, height: 1, rgb: two },
+      { ...plain, clear: { r: 255, g: 255, b: 255, tolerance: 5 } },
+    );
     expect([...(alpha ?? [])]).toEqual([0, 0, 255, 255]);
   });
   test('a colour over a picture, on the page as sharp lays it over', async () => {
-    const png = new Uint8Array(await sharp({ create: { width: 60, height: 40, channels: 3, background: { r: 190, g: 150, b: 120 } } }).png().toBuffer()); // prettier-ignore
+    const png = new Uint8Array(
+      await sharp({ create: { width: 60, height: 40, channels: 3, background: { r: 190, g: 150, b: 120 } } })
+        .png()
+        .toBuffer(),
+    );
     const sha = shaOf(png);
     const over = { paint: { kind: 'rgb', r: 60, g: 90, b: 140 }, opacity: 0.4, blend: 'normal' } as const;
     const front = [picture('p', sha, [20, 20, 60, 40], { adjust: { overlay: over } })];
     const job = makeJob(front, { assets: { [sha]: pictureFacts(60, 40) } });
     const pdf = await pdfOf(job, inMemory(new Map([[sha, png]])), 'preview');
-    const theirs = await sharp(png).composite([{ input: { create: { width: 60, height: 40, channels: 4, background: { r: 60, g: 90, b: 140, alpha: 0.4 } } } }]).raw().toBuffer({ resolveWithObject: true }); // prettier-ignore
+    const theirs = await sharp(png)
+      .composite([
+        { input: { create: { width: 60, height: 40, channels: 4, background: { r: 60, g: 90, b: 140, alpha: 0.4 } } } },
+      ])
+      .raw()
+      .toBuffer({ resolveWithObject: true });
     const ours = await pageRaster(pdf, 72);
     const at = (ours.width * Math.round((40 * 72) / 25.4) + Math.round((50 * 72) / 25.4)) * 3;
     // Both colours are within this paper’s gamut; the way through its inks moves them by a level or two.
-    for (let c = 0; c < 3; c += 1) expect(Math.abs((ours.data[at + c] ?? 0) - (theirs.data[c] ?? 0))).toBeLessThanOrEqual(4); // prettier-ignore
+    for (let c = 0; c < 3; c += 1)
+      expect(Math.abs((ours.data[at + c] ?? 0) - (theirs.data[c] ?? 0))).toBeLessThanOrEqual(4);
   });
 });
 
@@ -245,12 +299,25 @@ describe('pictures’ tones against sharp', () => {
 async function pageRaster(pdf: Uint8Array, ppi: number, page = 1) {
   return inFolder(async (folder) => {
     writeFileSync(join(folder, 'f.pdf'), pdf);
-    run('pdftoppm', ['-r', String(ppi), '-f', String(page), '-l', String(page), '-png', join(folder, 'f.pdf'), join(folder, 'p')]); // prettier-ignore
+    run('pdftoppm', [
+      '-r',
+      String(ppi),
+      '-f',
+      String(page),
+      '-l',
+      String(page),
+      '-png',
+      join(folder, 'f.pdf'),
+      join(folder, 'p'),
+    ]);
     const file =
       run('ls', [folder])
         .split('\n')
         .find((f) => f.endsWith('.png')) ?? '';
-    const { data, info } = await sharp(readFileSync(join(folder, file))).removeAlpha().raw().toBuffer({ resolveWithObject: true }); // prettier-ignore
+    const { data, info } = await sharp(readFileSync(join(folder, file)))
+      .removeAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
     return { data, width: info.width, height: info.height };
   });
 }
@@ -281,16 +348,33 @@ const drawing = (text: string) => {
 
 test('an SVG comes through the press file as resvg draws it: the same shapes, none of them pixels', async () => {
   const { sha, bytes, asset } = drawing(LOGO);
-  const front = [element<'vector'>({ kind: 'vector', id: 'v', drawing: sha, placement: { against: { box: 'trim' }, x: { start: 0, size: 80 }, y: { start: 0, size: 50 } } })]; // prettier-ignore
-  const job = { ...bare(front, { assets: { [sha]: asset } }), pieces: makeJob(front, {}, { size: { width: 80, height: 50 }, bleed: { top: 0, right: 0, bottom: 0, left: 0 } }).pieces }; // prettier-ignore
+  const front = [
+    element<'vector'>({
+      kind: 'vector',
+      id: 'v',
+      drawing: sha,
+      placement: { against: { box: 'trim' }, x: { start: 0, size: 80 }, y: { start: 0, size: 50 } },
+    }),
+  ];
+  const job = {
+    ...bare(front, { assets: { [sha]: asset } }),
+    pieces: makeJob(front, {}, { size: { width: 80, height: 50 }, bleed: { top: 0, right: 0, bottom: 0, left: 0 } })
+      .pieces,
+  };
   const pdf = await pdfOf(job, inMemory(new Map([[sha, bytes]])), 'preview');
   const ours = await pageRaster(pdf, 254);
   const { Resvg } = await import('@resvg/resvg-js');
-  const theirs = new Resvg(LOGO, { fitTo: { mode: 'width', value: ours.width }, background: '#ffffff', font: { loadSystemFonts: false } }).render(); // prettier-ignore
+  const theirs = new Resvg(LOGO, {
+    fitTo: { mode: 'width', value: ours.width },
+    background: '#ffffff',
+    font: { loadSystemFonts: false },
+  }).render();
   const flat = await sharp(theirs.asPng()).removeAlpha().raw().toBuffer();
   // Black goes through the paper’s inks and comes back as its black: about 3 % lighter where it is.
   const grey = (d: Uint8Array) => Uint8Array.from(d, (v) => (v < 128 ? 0 : 255));
-  expect(difference({ ...ours, data: grey(ours.data) }, { data: grey(flat), width: theirs.width, height: theirs.height })).toBeLessThan(0.004); // prettier-ignore
+  expect(
+    difference({ ...ours, data: grey(ours.data) }, { data: grey(flat), width: theirs.width, height: theirs.height }),
+  ).toBeLessThan(0.004);
   await inFolder((folder) => {
     writeFileSync(join(folder, 'f.pdf'), pdf);
     expect(
@@ -308,7 +392,11 @@ describe('a page of somebody else’s PDF', () => {
     const sha = shaOf(original);
     const front = [element<'page'>({ kind: 'page', id: 'p', document: sha, placement: whole })];
     const none = { top: 0, right: 0, bottom: 0, left: 0 };
-    const job = { ...bare(front), assets: { [sha]: read.document }, pieces: makeJob(front, {}, { size, bleed: none }).pieces }; // prettier-ignore
+    const job = {
+      ...bare(front),
+      assets: { [sha]: read.document },
+      pieces: makeJob(front, {}, { size, bleed: none }).pieces,
+    };
     const assets = inMemory(new Map([[sha, original]]));
     // Rasters are compared in a file for the screen: poppler shows colours otherwise where a file names a press.
     return { read, pdf: () => pdfOf(job, assets), screen: await pdfOf(job, assets, 'preview') };
@@ -347,9 +435,19 @@ describe('a page of somebody else’s PDF', () => {
   });
   test('untagged RGB in it is given a meaning, and nothing that acts comes along', async () => {
     const original = await inFolder((folder) => {
-      const ps = '%!PS\n<< /PageSize [283.46 283.46] >> setpagedevice 1 0.5 0 setrgbcolor 20 20 200 200 rectfill [/Rect [0 0 50 50] /Action << /Subtype /URI /URI (http://example.com) >> /Subtype /Link /ANN pdfmark showpage'; // prettier-ignore
+      const ps =
+        '%!PS\n<< /PageSize [283.46 283.46] >> setpagedevice 1 0.5 0 setrgbcolor 20 20 200 200 rectfill [/Rect [0 0 50 50] /Action << /Subtype /URI /URI (http://example.com) >> /Subtype /Link /ANN pdfmark showpage';
       writeFileSync(join(folder, 'f.ps'), ps);
-      run('gs', ['-q', '-dNOPAUSE', '-dBATCH', '-dSAFER', '-sDEVICE=pdfwrite', '-sColorConversionStrategy=LeaveColorUnchanged', `-sOutputFile=${join(folder, 'f.pdf')}`, join(folder, 'f.ps')]); // prettier-ignore
+      run('gs', [
+        '-q',
+        '-dNOPAUSE',
+        '-dBATCH',
+        '-dSAFER',
+        '-sDEVICE=pdfwrite',
+        '-sColorConversionStrategy=LeaveColorUnchanged',
+        `-sOutputFile=${join(folder, 'f.pdf')}`,
+        join(folder, 'f.ps'),
+      ]);
       return new Uint8Array(readFileSync(join(folder, 'f.pdf')));
     });
     const { pdf } = await placed(original, { width: 100, height: 100 });
@@ -369,7 +467,10 @@ describe('strokes on the plates', () => {
     ['in', 0, 4],
     ['out', 4, 0],
   ] as const)('%s: %i mm outside the outline and %i mm inside', async (align, outside, inside) => {
-    const at = await onPlates(await pdfOf(bare([box('b', [40, 40, 60, 60], { fill: null, stroke: { ...stroke, align } })])), 300); // prettier-ignore
+    const at = await onPlates(
+      await pdfOf(bare([box('b', [40, 40, 60, 60], { fill: null, stroke: { ...stroke, align } })])),
+      300,
+    );
     const inked = (x: number) => at('Black', x, 70) > 50;
     expect([inked(40 - outside - 0.2), inked(40 - outside + 0.2)]).toEqual([false, outside > 0 || inside > 0]);
     expect([inked(40 + inside - 0.2), inked(40 + inside + 0.2)]).toEqual([inside > 0 || outside > 0, false]);
@@ -402,9 +503,15 @@ describe('strokes on the plates', () => {
 
 test('the colours proposed from a picture are those it is made of, the most common first', async () => {
   const flag = await sharp({ create: { width: 90, height: 60, channels: 3, background: { r: 20, g: 30, b: 90 } } })
-    .composite([{ input: { create: { width: 30, height: 60, channels: 3, background: { r: 230, g: 200, b: 60 } } }, left: 0, top: 0 }])
+    .composite([
+      {
+        input: { create: { width: 30, height: 60, channels: 3, background: { r: 230, g: 200, b: 60 } } },
+        left: 0,
+        top: 0,
+      },
+    ])
     .png()
-    .toBuffer(); // prettier-ignore
+    .toBuffer();
   const [first, second, ...rest] = await paletteOf(new Uint8Array(flag));
   expect([first, second]).toEqual([
     { r: 20, g: 30, b: 90 },

@@ -35,9 +35,19 @@ const GROUNDS: Readonly<Record<string, readonly Element[]>> = {
   'bare paper': [],
   process: [box('ground', all, { fill: process(60, 20, 0, 0) })],
   spot: [box('ground', all, { fill: spot(70) })],
-  mixed: [box('ground', all, { fill: spot(40, { y: 30 }) }), box('pale', [0, 12, SIDE, 14], { fill: process(0, 30, 60, 10) })],
-  'spot to process': [box('ground', all, { fill: gradient('linear', [[0, spot(90)], [100, process(10, 60, 0, 0)]]) })],
-}; // prettier-ignore
+  mixed: [
+    box('ground', all, { fill: spot(40, { y: 30 }) }),
+    box('pale', [0, 12, SIDE, 14], { fill: process(0, 30, 60, 10) }),
+  ],
+  'spot to process': [
+    box('ground', all, {
+      fill: gradient('linear', [
+        [0, spot(90)],
+        [100, process(10, 60, 0, 0)],
+      ]),
+    }),
+  ],
+};
 
 const glowing = {
   effect: 'glow',
@@ -67,7 +77,7 @@ const EFFECTS: Readonly<Record<string, readonly Effect[]>> = {
   'shadow, glow and blur': [shadow, glowing, { effect: 'blur', blur: 1.5 }],
   'soft edge and shadow': [{ effect: 'soft-edge', blur: 2 }, shadow],
   nothing: [],
-}; // prettier-ignore
+};
 
 const over = (blend: Blend): Partial<Adjust> => ({
   overlay: { paint: process(0, 80, 20, 0), opacity: 0.5, blend },
@@ -92,14 +102,30 @@ const MIXES: Readonly<Record<string, Mix>> = {
 /** What lies around it: overprints, clips, gradients of spots. */
 const COMPANY: Readonly<Record<string, readonly Element[]>> = {
   'an overprint': [box('over', [4, 26, 32, 8], { fill: process(0, 70, 0, 0, true) })],
-  'an overprinting spot': [shape('over', [18, 2, 20, 20], { form: 'ellipse' }, { fill: spot(80, { overprint: true }) })],
-  'a gradient of spots': [box('over', [2, 30, 36, 8], { fill: gradient('linear', [[0, spot(100)], [100, process(0, 0, 60, 0), 0.2]]) })],
+  'an overprinting spot': [
+    shape('over', [18, 2, 20, 20], { form: 'ellipse' }, { fill: spot(80, { overprint: true }) }),
+  ],
+  'a gradient of spots': [
+    box('over', [2, 30, 36, 8], {
+      fill: gradient('linear', [
+        [0, spot(100)],
+        [100, process(0, 0, 60, 0), 0.2],
+      ]),
+    }),
+  ],
   'black type': [words('over', 'Moon at nine', [2, 16, 36, 12], { sizePt: 16 })],
   'something clipped and mixed': [
     shape('star', [4, 4, 32, 32], { form: 'star' }, { fill: null }),
-    box('over', [0, 18, SIDE, 12], { fill: gradient('radial', [[0, process(90, 0, 0, 0)], [100, spot(60), 0.5]]), clipTo: 'star', blend: 'multiply' }),
+    box('over', [0, 18, SIDE, 12], {
+      fill: gradient('radial', [
+        [0, process(90, 0, 0, 0)],
+        [100, spot(60), 0.5],
+      ]),
+      clipTo: 'star',
+      blend: 'multiply',
+    }),
   ],
-}; // prettier-ignore
+};
 
 /** The entry that the nth page takes of a list. */
 const nth = <T>(of: Readonly<Record<string, T>>, n: number): readonly [name: string, value: T] => {

@@ -19,7 +19,12 @@ const PPI = 300;
 export async function deskSheetFile(desk: Desk, at: Date, progress: Progress): Promise<OutputFile> {
   const { job } = desk;
   const settings = job.output.desk;
-  const picture = await encodePictures(desk, () => PPI, (bytes, use) => screenEncoding(desk, bytes, use), (share, step) => progress(0.8 * share, step));
+  const picture = await encodePictures(
+    desk,
+    () => PPI,
+    (bytes, use) => screenEncoding(desk, bytes, use),
+    (share, step) => progress(0.8 * share, step),
+  );
   progress(0.85, 'Laying out the sheets');
   const bytes = await writePdf({
     pages: sheetsOf(desk, settings),
@@ -31,7 +36,7 @@ export async function deskSheetFile(desk: Desk, at: Date, progress: Progress): P
   });
   progress(1, 'Done');
   return { name: `${fileStem(job.name)}-desk.pdf`, type: 'application/pdf', bytes };
-} // prettier-ignore
+}
 
 /** Sides of one size go together; each fills sheets alone, or all of them fill sheets in their order. */
 function sheetsOf(desk: Desk, settings: DeskOutput | undefined): readonly PdfPage[] {
@@ -49,10 +54,18 @@ function sheetsOf(desk: Desk, settings: DeskOutput | undefined): readonly PdfPag
     if (!laid.ok) throw new CannotExport(laid.message);
     const { sheet } = laid;
     const up = sheet.places.length;
-    if (settings?.fill !== 'each') return sides.map((side) => pageOf(sheet, Array.from({ length: up }, () => side)));
-    return Array.from({ length: Math.ceil(sides.length / up) }, (_, n) => pageOf(sheet, sides.slice(n * up, (n + 1) * up)));
+    if (settings?.fill !== 'each')
+      return sides.map((side) =>
+        pageOf(
+          sheet,
+          Array.from({ length: up }, () => side),
+        ),
+      );
+    return Array.from({ length: Math.ceil(sides.length / up) }, (_, n) =>
+      pageOf(sheet, sides.slice(n * up, (n + 1) * up)),
+    );
   });
-} // prettier-ignore
+}
 
 function pageOf(laid: DeskSheet, sides: readonly DeskSide[]): PdfPage {
   const whole: Rect = { x: 0, y: 0, ...laid.sheet };
@@ -74,17 +87,32 @@ function pageOf(laid: DeskSheet, sides: readonly DeskSide[]): PdfPage {
       cap: 'butt',
     },
   };
-  return { parts: [{ items: pieces }, ...(laid.marks.length > 0 ? [{ items: [marks] }] : [])], trim: whole, bleed: whole, sheet: whole };
-} // prettier-ignore
+  return {
+    parts: [{ items: pieces }, ...(laid.marks.length > 0 ? [{ items: [marks] }] : [])],
+    trim: whole,
+    bleed: whole,
+    sheet: whole,
+  };
+}
 
 /** A piece on its place; of its bleed it keeps what its neighbours and the sheet leave. */
-function pieceAt(laid: DeskSheet, side: DeskSide, i: number, { x, y }: { readonly x: number; readonly y: number }): GroupItem {
+function pieceAt(
+  laid: DeskSheet,
+  side: DeskSide,
+  i: number,
+  { x, y }: { readonly x: number; readonly y: number },
+): GroupItem {
   const { trim } = side.surface.boxes;
   const [column, row] = [i % laid.across, Math.floor(i / laid.across)];
   const edge = (isOuter: boolean) => (isOuter ? laid.bleedOutside : laid.bleedInside);
   const seen = grow(
     { x, y, width: trim.width, height: trim.height },
-    { left: edge(column === 0), right: edge(column === laid.across - 1), top: edge(row === 0), bottom: edge(row === laid.down - 1) },
+    {
+      left: edge(column === 0),
+      right: edge(column === laid.across - 1),
+      top: edge(row === 0),
+      bottom: edge(row === laid.down - 1),
+    },
   );
   return {
     kind: 'group',
@@ -95,4 +123,4 @@ function pieceAt(laid: DeskSheet, side: DeskSide, i: number, { x, y }: { readonl
     region: side.surface.boxes.bleed,
     clip: { path: rectPath(seen), rule: 'nonzero' },
   };
-} // prettier-ignore
+}

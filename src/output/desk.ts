@@ -80,7 +80,12 @@ function unlessDamaged(error: unknown): undefined {
   return undefined;
 }
 
-async function picturesInk(job: Job, assets: AssetSource, conversion: string, profile: OpenProfile): Promise<ReadonlyMap<string, number>> {
+async function picturesInk(
+  job: Job,
+  assets: AssetSource,
+  conversion: string,
+  profile: OpenProfile,
+): Promise<ReadonlyMap<string, number>> {
   const found = new Map<string, number>();
   for (const need of inksNeeded(job)) {
     const key = `${conversion} ${inkKey(need)}`;
@@ -96,7 +101,7 @@ async function picturesInk(job: Job, assets: AssetSource, conversion: string, pr
     if (most !== undefined) found.set(inkKey(need), most);
   }
   return found;
-} // prettier-ignore
+}
 
 /** Every finding of a job. */
 export const checkDesk = (desk: Desk): readonly Finding[] =>

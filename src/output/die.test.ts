@@ -79,19 +79,32 @@ describe('die lines', () => {
 describe('process lines in the press file', () => {
   const ground = (job: Job, width: number, height: number): Job => ({
     ...job,
-    pieces: job.pieces.map((p) => ({ ...p, surfaces: { outside: [box('ground', [0, 0, width, height], { fill: { kind: 'process', c: 60, m: 0, y: 0, k: 0 } })] } })),
-  }); // prettier-ignore
+    pieces: job.pieces.map((p) => ({
+      ...p,
+      surfaces: {
+        outside: [box('ground', [0, 0, width, height], { fill: { kind: 'process', c: 60, m: 0, y: 0, k: 0 } })],
+      },
+    })),
+  });
 
   test('each is a plate of its own, and overprints: the artwork’s plates are the same with and without it', async () => {
     const scored = ground(begin('brochure', { crease: 'score' }), 297, 210);
     const withLines = await platesOf(await pdfOf(scored), 1, 100);
     expect(withLines.get('Score')?.mean).toBeGreaterThan(0);
     const flat = ground(begin('flyer', { size: 'A4 landscape', sides: '1' }), 297, 210);
-    const bare = await platesOf(await pdfOf({ ...flat, pieces: flat.pieces.map((p) => ({ ...p, surfaces: { front: Object.values(p.surfaces)[0] ?? [] } })) }), 1, 100);
+    const bare = await platesOf(
+      await pdfOf({
+        ...flat,
+        pieces: flat.pieces.map((p) => ({ ...p, surfaces: { front: Object.values(p.surfaces)[0] ?? [] } })),
+      }),
+      1,
+      100,
+    );
     // Inside the trim, away from the marks, which differ by their fold ticks.
     const [a, b] = [withLines.get('Cyan'), bare.get('Cyan')];
-    for (let x = 60; x < (a?.width ?? 0) - 60; x += 3) expect(a?.at(x, (a.height) / 2)).toBeCloseTo(b?.at(x, b.height / 2) ?? -1, 2);
-  }); // prettier-ignore
+    for (let x = 60; x < (a?.width ?? 0) - 60; x += 3)
+      expect(a?.at(x, a.height / 2)).toBeCloseTo(b?.at(x, b.height / 2) ?? -1, 2);
+  });
 
   test('each lies in a layer with its processing step (qpdf)', async () => {
     await inFolder(async (folder) => {
@@ -99,13 +112,27 @@ describe('process lines in the press file', () => {
       writeFileSync(path, await pdfOf(begin('tuck-box')));
       expect(() => run('qpdf', ['--check', path])).not.toThrow();
       const json = run('qpdf', ['--json=2', '--json-key=qpdf', path]);
-      for (const word of ['/OCProperties', '/GTS_ProcStepsGroup": "/Structural"', '"/Cutting"', '"/Creasing"', '"/Separation"', '"/Cut"', '"/Score"']) expect(json).toContain(word);
+      for (const word of [
+        '/OCProperties',
+        '/GTS_ProcStepsGroup": "/Structural"',
+        '"/Cutting"',
+        '"/Creasing"',
+        '"/Separation"',
+        '"/Cut"',
+        '"/Score"',
+      ])
+        expect(json).toContain(word);
     });
-  }); // prettier-ignore
+  });
 
   test('the house’s names, forms and weights are used, and a fold has ticks outside the bleed', async () => {
     const job = begin('brochure', { crease: 'score' });
-    const house = { ...job.house, name: 'Test house', lines: { score: { spot: 'Rill', form: 'dash-dot' as const } }, lineWeightPt: 0.75 };
+    const house = {
+      ...job.house,
+      name: 'Test house',
+      lines: { score: { spot: 'Rill', form: 'dash-dot' as const } },
+      lineWeightPt: 0.75,
+    };
     const plates = await platesOf(await pdfOf({ ...job, house }), 1, 150);
     expect(plates.get('Rill')?.mean).toBeGreaterThan(0);
     expect(plates.has('Score')).toBe(false);
@@ -117,7 +144,7 @@ describe('process lines in the press file', () => {
     // Sheet: 2 mm rim, 8 mm of marks zone; the tick is 3 to 8 mm from the trim, below the colour bar’s 6 mm.
     const column = Array.from({ length: Math.round(px(12)) }, (_, y) => black?.at(px(10 + x), px(6) + y) ?? 0);
     expect(Math.max(...column)).toBeGreaterThan(0.5);
-  }); // prettier-ignore
+  });
 
   test('boxes are right for every format, and every file is sound', async () => {
     for (const format of FORMATS) {
@@ -131,21 +158,29 @@ describe('process lines in the press file', () => {
         const { TrimBox } = boxesOf(path, 1);
         const width = ((TrimBox[2] ?? 0) - (TrimBox[0] ?? 0)) / (72 / 25.4);
         const height = ((TrimBox[3] ?? 0) - (TrimBox[1] ?? 0)) / (72 / 25.4);
-        expect([format.kind, Math.abs(width - (first?.boxes.trim.width ?? 0)) < 0.01, Math.abs(height - (first?.boxes.trim.height ?? 0)) < 0.01]).toEqual([format.kind, true, true]);
+        expect([
+          format.kind,
+          Math.abs(width - (first?.boxes.trim.width ?? 0)) < 0.01,
+          Math.abs(height - (first?.boxes.trim.height ?? 0)) < 0.01,
+        ]).toEqual([format.kind, true, true]);
       });
     }
-  }); // prettier-ignore
+  });
 
   test('a label is repeated at every place of its sheet', async () => {
     const job = begin('labels', { size: '63.5x38.1mm', sheet: 'A4', across: '3', down: '7' });
     const none = { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false };
-    const laid = { ...job, output: { ...job.output, marks: none }, pieces: job.pieces.map((p) => ({ ...p, surfaces: { label: [box('ground', [10, 10, 20, 10])] } })) };
+    const laid = {
+      ...job,
+      output: { ...job.output, marks: none },
+      pieces: job.pieces.map((p) => ({ ...p, surfaces: { label: [box('ground', [10, 10, 20, 10])] } })),
+    };
     const plates = await platesOf(await pdfOf(laid), 2, 200);
     const cyan = plates.get('Cyan');
     // 21 boxes of 20 × 10 mm and no marks.
     const area = (cyan?.mean ?? 0) * (cyan?.width ?? 0) * (cyan?.height ?? 0) * (25.4 / 200) ** 2;
     expect(Math.abs(area / (21 * 200) - 1)).toBeLessThan(0.03);
-  }); // prettier-ignore
+  });
 });
 
 describe('the printable dummy', () => {
@@ -156,7 +191,17 @@ describe('the printable dummy', () => {
       const { TrimBox } = boxesOf(path, 1);
       expect((((TrimBox[2] ?? 0) - (TrimBox[0] ?? 0)) * 25.4) / 72).toBeCloseTo(297, 1);
       const words = run('pdftotext', ['-raw', path, '-']);
-      for (const name of ['tucked panel', 'back cover', 'front cover', 'inside left', 'fold toward you', 'fold away from you', '1. Fold the right panel in', 'metal rule']) expect(words.replace(/\s+/g, ' ')).toContain(name);
+      for (const name of [
+        'tucked panel',
+        'back cover',
+        'front cover',
+        'inside left',
+        'fold toward you',
+        'fold away from you',
+        '1. Fold the right panel in',
+        'metal rule',
+      ])
+        expect(words.replace(/\s+/g, ' ')).toContain(name);
     });
   });
-}); // prettier-ignore
+});

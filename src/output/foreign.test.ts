@@ -111,12 +111,20 @@ describe('layers of a page', () => {
     ['all on', page('/Order[5 0 R 6 0 R]'), [100, 100]],
     ['one off', page('/OFF[6 0 R]'), [100, 0]],
     ['off but for one', page('/BaseState/OFF/ON[5 0 R]'), [100, 0]],
-    ['one that is seen and not printed', page('/AS[<</Event/Print/Category[/Print]/OCGs[6 0 R]>>]', '/Usage<</Print<</PrintState/OFF>>>>'), [100, 0]],
-    ['one that is printed and not seen', page('/OFF[6 0 R]/AS[<</Event/Print/Category[/Print]/OCGs[6 0 R]>>]', '/Usage<</Print<</PrintState/ON>>>>'), [100, 100]],
+    [
+      'one that is seen and not printed',
+      page('/AS[<</Event/Print/Category[/Print]/OCGs[6 0 R]>>]', '/Usage<</Print<</PrintState/OFF>>>>'),
+      [100, 0],
+    ],
+    [
+      'one that is printed and not seen',
+      page('/OFF[6 0 R]/AS[<</Event/Print/Category[/Print]/OCGs[6 0 R]>>]', '/Usage<</Print<</PrintState/ON>>>>'),
+      [100, 100],
+    ],
   ] as const)('%s', async (_what, bytes, [a, b]) => {
     const ink = await inkOn([bytes]);
     expect([ink('Cyan', 25, 25), ink('Magenta', 65, 65)]).toEqual([a, b]);
-  }); // prettier-ignore
+  });
 
   test('two documents each keep their own', async () => {
     const ink = await inkOn([page('/OFF[6 0 R]'), page('/OFF[5 0 R]')]);

@@ -9,9 +9,17 @@ const LONGEST = 480;
 const SPECKS = 0.001;
 
 /** The most ink that lies on each other in a picture, percent, but for a thousandth of it. */
-export async function inkMost(profile: OpenProfile, bytes: Uint8Array, asset: PictureAsset, adjust: Adjust | undefined): Promise<number> {
+export async function inkMost(
+  profile: OpenProfile,
+  bytes: Uint8Array,
+  asset: PictureAsset,
+  adjust: Adjust | undefined,
+): Promise<number> {
   const scale = Math.min(1, LONGEST / Math.max(asset.width, asset.height));
-  const size = { width: Math.max(1, Math.round(asset.width * scale)), height: Math.max(1, Math.round(asset.height * scale)) };
+  const size = {
+    width: Math.max(1, Math.round(asset.width * scale)),
+    height: Math.max(1, Math.round(asset.height * scale)),
+  };
   const { space, pixels, alpha } = await inkPixels(bytes, asset, size, profile.pictures(), { adjust });
   const plates = space === 'grey' ? 1 : 4;
   const counts = new Uint32Array(plates * 255 + 1);
@@ -27,4 +35,4 @@ export async function inkMost(profile: OpenProfile, bytes: Uint8Array, asset: Pi
   let most = counts.length - 1;
   while (most > 0 && (left -= counts[most] ?? 0) >= 0) most -= 1;
   return most / 2.55;
-} // prettier-ignore
+}

@@ -8,13 +8,20 @@ import { gamutMap, openShipped, traceShapes } from './index';
 const drawn = async (svg: string, format: 'png' | 'jpeg' = 'png'): Promise<Uint8Array> => {
   const { Resvg } = await import('@resvg/resvg-js');
   const png = new Resvg(svg).render().asPng();
-  return new Uint8Array(await (format === 'png' ? Promise.resolve(png) : sharp(png).flatten().jpeg({ quality: 92 }).toBuffer()));
-}; // prettier-ignore
+  return new Uint8Array(
+    await (format === 'png' ? Promise.resolve(png) : sharp(png).flatten().jpeg({ quality: 92 }).toBuffer()),
+  );
+};
 const picture = (inside: string) =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="600" height="400" viewBox="0 0 600 400">${inside}</svg>`;
 
-const DISCS = [[110, 120, 80], [330, 210, 120], [520, 330, 45]] as const; // prettier-ignore
-const discs = (fill: string) => DISCS.map(([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="${fill}"/>`).join(''); // prettier-ignore
+const DISCS = [
+  [110, 120, 80],
+  [330, 210, 120],
+  [520, 330, 45],
+] as const;
+const discs = (fill: string) =>
+  DISCS.map(([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="${fill}"/>`).join('');
 
 describe('shapes in a picture', () => {
   test.each([
@@ -27,7 +34,9 @@ describe('shapes in a picture', () => {
     expect(count).toBe(3);
     const read = readPathData(shapes);
     if (!read.ok) throw new Error(read.problem);
-    const areas = subPaths(read.path).map((part) => pathArea(part) * 600 * 400).sort((a, b) => a - b); // prettier-ignore
+    const areas = subPaths(read.path)
+      .map((part) => pathArea(part) * 600 * 400)
+      .sort((a, b) => a - b);
     const true_ = DISCS.map(([, , r]) => Math.PI * r * r).sort((a, b) => a - b);
     // A low threshold takes in a third of a pixel of the rim.
     areas.forEach((area, i) => expect(Math.abs(area - (true_[i] ?? 0)) / (true_[i] ?? 1)).toBeLessThan(0.025));
@@ -48,7 +57,9 @@ describe('shapes in a picture', () => {
 });
 
 test('the gamut map of a picture: half of it a green that no press has, half a grey that any has', async () => {
-  const bytes = await drawn(picture('<rect width="300" height="400" fill="#00ff3c"/><rect x="300" width="300" height="400" fill="#808080"/>')); // prettier-ignore
+  const bytes = await drawn(
+    picture('<rect width="300" height="400" fill="#00ff3c"/><rect x="300" width="300" height="400" fill="#808080"/>'),
+  );
   const profile = await openShipped('coated-fogra39');
   const { png, share, worst } = await gamutMap(profile, bytes, pictureFacts(600, 400), undefined);
   expect(share).toBeCloseTo(0.5, 2);

@@ -25,7 +25,11 @@ export async function paletteOf(bytes: Uint8Array): Promise<readonly Rgb[]> {
     .removeAlpha()
     .raw()
     .toBuffer();
-  const rgb = Array.from({ length: raw.length / 3 }, (_, i): Rgb => ({ r: raw[i * 3] ?? 0, g: raw[i * 3 + 1] ?? 0, b: raw[i * 3 + 2] ?? 0 })); // prettier-ignore
+  const rgb = Array.from({ length: raw.length / 3 }, (_, i): Rgb => ({
+    r: raw[i * 3] ?? 0,
+    g: raw[i * 3 + 1] ?? 0,
+    b: raw[i * 3 + 2] ?? 0,
+  }));
   const labs = rgb.map(({ r, g, b }) => labOf(r, g, b));
   const [first] = labs;
   if (!first) return [];
@@ -41,7 +45,9 @@ export async function paletteOf(bytes: Uint8Array): Promise<readonly Rgb[]> {
     .sort((a, b) => b.members.length - a.members.length);
   const kept: { readonly lab: Lab; readonly rgb: Rgb }[] = [];
   for (const { centre, members } of found) {
-    const best = members.reduce((a, b) => (distance(labs[b] ?? centre, centre) < distance(labs[a] ?? centre, centre) ? b : a)); // prettier-ignore
+    const best = members.reduce((a, b) =>
+      distance(labs[b] ?? centre, centre) < distance(labs[a] ?? centre, centre) ? b : a,
+    );
     const [lab, colour] = [labs[best], rgb[best]];
     if (lab && colour && kept.every((k) => distance(k.lab, lab) > ALIKE)) kept.push({ lab, rgb: colour });
   }

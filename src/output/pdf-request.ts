@@ -12,7 +12,9 @@ import { documentsOf, masksOf } from './request-parts';
 import { loadSubsetter } from './subset-font';
 
 /** What every PDF of a job needs, whatever it shows: fonts, soft masks, documents of other people. */
-export async function commonParts(desk: Desk): Promise<Omit<PdfRequest, 'pages' | 'purpose' | 'metadata' | 'profile' | 'picture'>> {
+export async function commonParts(
+  desk: Desk,
+): Promise<Omit<PdfRequest, 'pages' | 'purpose' | 'metadata' | 'profile' | 'picture'>> {
   const subset = await loadSubsetter();
   const { fonts } = desk;
   return {
@@ -24,7 +26,7 @@ export async function commonParts(desk: Desk): Promise<Omit<PdfRequest, 'pages' 
     softMask: await masksOf(desk),
     document: await documentsOf(desk),
   };
-} // prettier-ignore
+}
 
 /** Sixteen bytes that are the same for the same job, moment and kind of file. */
 export const fileId = (job: Job, at: Date, kind: string): string =>

@@ -150,7 +150,10 @@ export async function pressPicture(
 async function encodeGrey(raw: Uint8Array, size: PictureSize, lossless: boolean): Promise<EncodedPicture> {
   const bytes = lossless
     ? deflateSync(raw)
-    : await sharp(raw, { raw: { ...size, channels: 1 } }).toColourspace('b-w').jpeg({ quality: QUALITY }).toBuffer(); // prettier-ignore
+    : await sharp(raw, { raw: { ...size, channels: 1 } })
+        .toColourspace('b-w')
+        .jpeg({ quality: QUALITY })
+        .toBuffer();
   return { ...size, space: 'grey', bytes, filter: lossless ? 'deflate' : 'jpeg', inverted: false };
 }
 
@@ -167,7 +170,12 @@ export async function pictureRgb(
   return blur ? blurred(toned, blur) : toned;
 }
 
-async function plainRgb(bytes: Uint8Array, asset: PictureAsset, size: PictureSize, converter: PictureConverter): Promise<Pixels> {
+async function plainRgb(
+  bytes: Uint8Array,
+  asset: PictureAsset,
+  size: PictureSize,
+  converter: PictureConverter,
+): Promise<Pixels> {
   const pipeline = sized(bytes, asset, size).removeAlpha();
   const rgb =
     asset.colour === 'cmyk'
@@ -175,7 +183,7 @@ async function plainRgb(bytes: Uint8Array, asset: PictureAsset, size: PictureSiz
       : new Uint8Array(await decoded(asset, pipeline.toColourspace('srgb')));
   const alpha = asset.alpha ? await rawAlpha(bytes, asset, size) : undefined;
   return { ...size, rgb, ...(alpha && { alpha }) };
-} // prettier-ignore
+}
 
 /** How many pixels a blurred picture grows by on every side. */
 export const blurMargin = (sigma: number): number => Math.ceil(sigma * 3);
@@ -188,7 +196,8 @@ function blurred(pixels: Pixels, sigma: number): Pixels {
   const channel = (of: (i: number) => number) => {
     const out = new Float32Array(width * height);
     for (let y = 0; y < height; y += 1)
-      for (let x = 0; x < width; x += 1) out[y * width + x] = of(inside(y, pixels.height) * pixels.width + inside(x, pixels.width));
+      for (let x = 0; x < width; x += 1)
+        out[y * width + x] = of(inside(y, pixels.height) * pixels.width + inside(x, pixels.width));
     return gaussian(out, width, height, sigma);
   };
   const opacity = (i: number) => pixels.alpha?.[i] ?? 255;
@@ -199,7 +208,7 @@ function blurred(pixels: Pixels, sigma: number): Pixels {
     soft.forEach((v, i) => (rgb[i * 3 + c] = Math.round(weight ? (v * 255) / Math.max(weight[i] ?? 0, 1e-6) : v)));
   }
   return { width, height, rgb, ...(weight && { alpha: Uint8Array.from(weight, Math.round) }) };
-} // prettier-ignore
+}
 
 async function encodeCmyk(raw: Uint8Array, size: PictureSize, lossless: boolean): Promise<EncodedPicture> {
   return lossless

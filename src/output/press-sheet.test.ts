@@ -83,8 +83,12 @@ describe('artwork ends where the bleed ends', () => {
 
 test('a fold and a score on one plate keep their own purposes (ISO 19593-1, from memory)', async () => {
   const line = (id: string, process: 'fold' | 'score', at: number): Finishing => ({
-    does: 'line', id, process, course: { course: 'straight', way: 'upright', against: { box: 'trim' }, at }, past: 0,
-  }); // prettier-ignore
+    does: 'line',
+    id,
+    process,
+    course: { course: 'straight', way: 'upright', against: { box: 'trim' }, at },
+    past: 0,
+  });
   const lines = { fold: { spot: 'Crease', form: 'dashed' }, score: { spot: 'Crease', form: 'dashed' } } as const;
   const plain = makeJob([box('a', [0, 0, 20, 20])]);
   const job: Job = {
@@ -267,16 +271,47 @@ test('pages are labelled as they are numbered (ISO 32000-1, 12.4.2)', async () =
 describe('gradients that overprint', () => {
   const over = { overprint: true };
   test.each([
-    ['process inks', gradient('linear', [[0, process(0, 80, 0, 0, true)], [100, process(0, 10, 0, 60, true)]])],
-    ['a spot and process inks', gradient('linear', [[0, spot(90, over)], [100, process(0, 60, 0, 0, true)]])],
-    ['a spot that fades', gradient('linear', [[0, spot(90, over), 1], [100, spot(20, over), 0]])],
-    ['one that overprints in part knocks out', gradient('linear', [[0, spot(90, over)], [100, process(0, 60, 0, 0)]])],
+    [
+      'process inks',
+      gradient('linear', [
+        [0, process(0, 80, 0, 0, true)],
+        [100, process(0, 10, 0, 60, true)],
+      ]),
+    ],
+    [
+      'a spot and process inks',
+      gradient('linear', [
+        [0, spot(90, over)],
+        [100, process(0, 60, 0, 0, true)],
+      ]),
+    ],
+    [
+      'a spot that fades',
+      gradient('linear', [
+        [0, spot(90, over), 1],
+        [100, spot(20, over), 0],
+      ]),
+    ],
+    [
+      'one that overprints in part knocks out',
+      gradient('linear', [
+        [0, spot(90, over)],
+        [100, process(0, 60, 0, 0)],
+      ]),
+    ],
   ])('%s: plates as tiffsep separates them', async (what, fill) => {
-    const ground = [box('g', [0, 0, 60, 60], { fill: process(60, 20, 0, 0) }), box('h', [0, 30, 60, 15], { fill: spot(50) })];
-    const plates = await bothPlates(makeJob([...ground, box('a', [8, 8, 44, 44], { fill })], { inks: INKS, ...UNMARKED }, SIZE), inMemory(), 0);
+    const ground = [
+      box('g', [0, 0, 60, 60], { fill: process(60, 20, 0, 0) }),
+      box('h', [0, 30, 60, 15], { fill: spot(50) }),
+    ];
+    const plates = await bothPlates(
+      makeJob([...ground, box('a', [8, 8, 44, 44], { fill })], { inks: INKS, ...UNMARKED }, SIZE),
+      inMemory(),
+      0,
+    );
     expectAlike(what, plates);
     const cyan = plates.find(({ name }) => name === 'Cyan');
     const middle = cyan?.ours[Math.floor(cyan.height * 0.2) * cyan.width + Math.floor(cyan.width / 2)];
     expect((middle ?? 0) > 100).toBe(!what.includes('knocks out'));
-  }); // prettier-ignore
+  });
 });

@@ -69,9 +69,17 @@ describe('boxes, as poppler’s pdfinfo reads them', () => {
 
 describe('colour, as Ghostscript’s tiffsep separates it', () => {
   const PATCHES = [
-    [100, 0, 0, 0], [0, 100, 0, 0], [0, 0, 100, 0], [0, 0, 0, 100],
-    [50, 0, 0, 0], [0, 25, 0, 0], [10, 20, 30, 40], [91, 84, 36, 31], [3, 0, 0, 1], [75, 68, 67, 90],
-  ] as const; // prettier-ignore
+    [100, 0, 0, 0],
+    [0, 100, 0, 0],
+    [0, 0, 100, 0],
+    [0, 0, 0, 100],
+    [50, 0, 0, 0],
+    [0, 25, 0, 0],
+    [10, 20, 30, 40],
+    [91, 84, 36, 31],
+    [3, 0, 0, 1],
+    [75, 68, 67, 90],
+  ] as const;
 
   test('every patch agrees with what was asked for within 1 %', async () => {
     const front = PATCHES.map(([c, m, y, k], i) =>
@@ -264,7 +272,12 @@ describe('pictures (pdfimages)', () => {
     await inFolder((folder) => {
       writeFileSync(join(folder, 'f.pdf'), pdf);
       const out = run('pdfimages', ['-list', join(folder, 'f.pdf')]);
-      const ppi = out.trim().split('\n').slice(2).map((r) => Number(r.trim().split(/\s+/)[12])).sort((a, b) => a - b); // prettier-ignore
+      const ppi = out
+        .trim()
+        .split('\n')
+        .slice(2)
+        .map((r) => Number(r.trim().split(/\s+/)[12]))
+        .sort((a, b) => a - b);
       expect(ppi).toEqual([300, 450]);
       expect(out).not.toContain('jpeg');
     });
@@ -340,7 +353,9 @@ test('a profile that was brought in is the output intent, byte for byte; what st
   const stream = document.context.lookup(intent.get(PDFName.of('DestOutputProfile'))) as PDFRawStream;
   expect(Buffer.from(decodePDFRawStream(stream).decode()).equals(icc)).toBe(true);
   // No registry lists it, so none is named (ISO 15930-7).
-  expect([String(intent.get(PDFName.of('OutputConditionIdentifier'))), intent.get(PDFName.of('RegistryName'))]).toEqual(['(Custom)', undefined]); // prettier-ignore
+  expect([String(intent.get(PDFName.of('OutputConditionIdentifier'))), intent.get(PDFName.of('RegistryName'))]).toEqual(
+    ['(Custom)', undefined],
+  );
   const plates = await platesOf(pdf, 1, 72);
   const wanted = desk.colour.toBuild({ r: 30, g: 120, b: 60 });
   const { sheet } = sheetOf(job);

@@ -227,7 +227,9 @@ describe('desk sheets', () => {
       writeFileSync(path, file?.bytes ?? failing());
       const { MediaBox } = boxesOf(path, 1);
       expect([MediaBox[2], MediaBox[3]]).toEqual([expect.closeTo(792, 0), expect.closeTo(612, 0)]);
-      const found = [...run('pdftotext', ['-bbox', path, '-']).matchAll(/xMin="([\d.]+)"[^>]*>To</g)].map((m) => Number(m[1]));
+      const found = [...run('pdftotext', ['-bbox', path, '-']).matchAll(/xMin="([\d.]+)"[^>]*>To</g)].map((m) =>
+        Number(m[1]),
+      );
       expect(found).toHaveLength(2);
       expect((found[1] ?? 0) - (found[0] ?? 0)).toBeCloseTo(5 * 72, 1);
     });
@@ -235,7 +237,13 @@ describe('desk sheets', () => {
 
   test('sides in their order fill one sheet after another', async () => {
     const job = begun('bingo', {});
-    const two = { ...job, output: { ...job.output, desk: { sheet: { width: 210, height: 297 }, edge: 5, gap: 0, bleed: 0, fill: 'each' as const, marks: true } } };
+    const two = {
+      ...job,
+      output: {
+        ...job.output,
+        desk: { sheet: { width: 210, height: 297 }, edge: 5, gap: 0, bleed: 0, fill: 'each' as const, marks: true },
+      },
+    };
     const [file] = await exported(two, 'desk');
     await inFolder((folder) => {
       writeFileSync(join(folder, 'd.pdf'), file?.bytes ?? failing());
@@ -244,9 +252,11 @@ describe('desk sheets', () => {
   });
 
   test('what is too large for the sheet is refused in words', async () => {
-    await expect(exported(begun('year', { size: 'A2' }), 'desk')).rejects.toThrow(/larger than what the printer prints/);
+    await expect(exported(begun('year', { size: 'A2' }), 'desk')).rejects.toThrow(
+      /larger than what the printer prints/,
+    );
   });
-}); // prettier-ignore
+});
 
 const failing = (): never => {
   throw new Error('nothing there');
@@ -288,8 +298,15 @@ test('a tent calendar has half a year on each face, the front on its head', asyn
   const desk = await openDesk(begun('tent', { year: '2027' }), inMemory());
   const frames = desk.sides[0]?.drawing.frames ?? [];
   expect(frames.map((f) => f.rotate)).toEqual([180, 0]);
-  const months = frames.map((f) => leavesOf(f.items).flatMap((i) => (i.kind === 'glyphs' ? [i.glyphs.map((g) => g.text).join('')] : [])).filter((w) => /^[A-Z][a-z]{2,}/.test(w))); // prettier-ignore
-  expect(months).toEqual([['January', 'February', 'March', 'April', 'May', 'June'], ['July', 'August', 'September', 'October', 'November', 'December']]); // prettier-ignore
+  const months = frames.map((f) =>
+    leavesOf(f.items)
+      .flatMap((i) => (i.kind === 'glyphs' ? [i.glyphs.map((g) => g.text).join('')] : []))
+      .filter((w) => /^[A-Z][a-z]{2,}/.test(w)),
+  );
+  expect(months).toEqual([
+    ['January', 'February', 'March', 'April', 'May', 'June'],
+    ['July', 'August', 'September', 'October', 'November', 'December'],
+  ]);
 });
 
 test('A4 and US letter side by side from one definition: each worked out for its paper, changed together', async () => {

@@ -58,14 +58,16 @@ export function openConversion(conversion: string, assets: AssetSource): Promise
   const way = readConversion(conversion);
   const opening = readProfile(way.profile, assets).then((bytes) =>
     openProfile(conversion, bytes, loadLittleCms, way).catch((error: unknown) => {
-      throw new CannotExport('The output profile cannot be used. Bring it in again, or choose another.', { cause: error });
+      throw new CannotExport('The output profile cannot be used. Bring it in again, or choose another.', {
+        cause: error,
+      });
     }),
   );
   opened.set(conversion, opening);
   // One that failed is tried again.
   opening.catch(() => opened.delete(conversion));
   return opening;
-} // prettier-ignore
+}
 
 /** One of the profiles that ship, the usual way. */
 export const openShipped = (name: ProfileName): Promise<OpenProfile> =>

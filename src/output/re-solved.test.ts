@@ -17,11 +17,12 @@ async function expectWorked(job: Job, assets: Parameters<typeof openDesk>[1], wo
     const frame = drawn?.frames.find((f) => f.name === name);
     for (const key of ['x', 'y', 'width', 'height'] as const) {
       const wanted = rect[key];
-      if (wanted !== undefined) expect([side, name, key, frame?.rect[key]]).toEqual([side, name, key, expect.closeTo(wanted, 6)]);
+      if (wanted !== undefined)
+        expect([side, name, key, frame?.rect[key]]).toEqual([side, name, key, expect.closeTo(wanted, 6)]);
     }
   }
   return desk;
-} // prettier-ignore
+}
 
 const sized = (job: Job, width: number, height: number): Job => ({
   ...job,
@@ -93,13 +94,16 @@ test('the flyer made an A2 poster: constraints kept, names in rows spread by the
   };
   const before = (await openDesk(job, assets)).sides[0]?.drawing.frames ?? [];
   const after = desk.sides[0]?.drawing.frames ?? [];
-  for (const row of [[1, 2, 3], [4, 5, 6]].map((r) => r.map((n) => `Player ${n}`))) {
+  for (const row of [
+    [1, 2, 3],
+    [4, 5, 6],
+  ].map((r) => r.map((n) => `Player ${n}`))) {
     const [a = 0, b = 0] = gapsOf(after, row);
     const [was = 0] = gapsOf(before, row);
     expect(a).toBeCloseTo(b, 6);
     // The row’s box grew from 138 to 400 mm, the names did not: each of two gaps takes half of it.
     expect(a - was).toBeCloseTo((400 - 138) / 2, 6);
-  } // prettier-ignore
+  }
 });
 
 test('the flyer copied to a poster with its lengths, and that to a banner three times as wide as high', async () => {
@@ -124,10 +128,13 @@ test('the flyer copied to a poster with its lengths, and that to a banner three 
     // (277 − 12) ÷ 2 = 132.5 a column.
     ['back', 'Why dark, right', { x: 10 + 132.5 + 12, width: 132.5 }],
   ]);
-  const sizesOf = (of: Job) => of.pieces.flatMap(elementsOf).flatMap(({ element }) => (element.kind === 'text' ? [element.look.sizePt ?? 0] : []));
+  const sizesOf = (of: Job) =>
+    of.pieces.flatMap(elementsOf).flatMap(({ element }) => (element.kind === 'text' ? [element.look.sizePt ?? 0] : []));
   expect(sizesOf(first.job)).toEqual(sizesOf(job).map((pt) => 2 * pt));
   // Shares, turns and counts are no lengths.
-  const [was, is] = [job, first.job].map((j) => j.pieces.flatMap(elementsOf).find(({ element }) => element.name === 'Shade')?.element);
+  const [was, is] = [job, first.job].map(
+    (j) => j.pieces.flatMap(elementsOf).find(({ element }) => element.name === 'Shade')?.element,
+  );
   expect(is?.placement.x.size).toEqual({ percent: 100 });
   expect(is?.opacity).toBe(was?.opacity);
 
@@ -141,26 +148,36 @@ test('the flyer copied to a poster with its lengths, and that to a banner three 
     ['front', 'Date band', { x: 8.8, width: 126 - 8.8, y: 42 - 10 - 4.8, height: 4.8 }],
     ['front', 'Date', { x: 8.8 + 1.4, width: 117.2 - 2.4 }],
   ]);
-  const words = (of: Job) => of.pieces.flatMap(elementsOf).flatMap(({ element }) => (element.kind === 'text' ? plainText(element.paragraphs) : []));
+  const words = (of: Job) =>
+    of.pieces
+      .flatMap(elementsOf)
+      .flatMap(({ element }) => (element.kind === 'text' ? plainText(element.paragraphs) : []));
   expect(words(second.job)).toEqual(words(job));
   // A banner is printed on one side: what lay on the back is told, one by one, and is still in the job.
   const lost = lostByChange(first.job, second.job);
   expect(new Set(lost.map((l) => l.why))).toEqual(new Set(['there is no back any more']));
   expect(lost.map((l) => l.element)).toEqual(second.job.pieces[0]?.surfaces['back']?.map((e) => e.id));
-  expect(copiedTo(job, poster, { size: 'A3ish' }, { id: 'x', name: 'x', times: 1 })).toMatchObject({ ok: false, parameter: 'size' });
-}); // prettier-ignore
+  expect(copiedTo(job, poster, { size: 'A3ish' }, { id: 'x', name: 'x', times: 1 })).toMatchObject({
+    ok: false,
+    parameter: 'size',
+  });
+});
 
 test('the CV on US letter, then on A4: every constraint and style is kept, no word is lost, and the feet of its columns stay level', async () => {
   const { job, assets } = await demoPiece('volunteer-cv', 0.2);
   const words = (of: Job) =>
-    of.pieces.flatMap(elementsOf).flatMap(({ element }) => (element.kind === 'text' ? plainText(element.paragraphs) : []));
+    of.pieces
+      .flatMap(elementsOf)
+      .flatMap(({ element }) => (element.kind === 'text' ? plainText(element.paragraphs) : []));
   /** Baselines of the last lines of the three columns above the references. */
   const feet = (desk: Awaited<ReturnType<typeof openDesk>>) =>
     ['Left', 'Work'].flatMap((name) => {
       const items = desk.sides[0]?.drawing.frames.find((f) => f.name === name)?.items ?? [];
       const lines = items.flatMap((item) => (item.kind === 'glyphs' ? [{ x: item.matrix[4], y: item.matrix[5] }] : []));
       const lefts = name === 'Left' ? [0, 1e3] : [0, (desk.sides[0]?.surface.boxes.trim.width ?? 0) * 0.6, 1e3];
-      return lefts.slice(1).map((to, i) => Math.max(...lines.filter((l) => l.x >= (lefts[i] ?? 0) && l.x < to).map((l) => l.y)));
+      return lefts
+        .slice(1)
+        .map((to, i) => Math.max(...lines.filter((l) => l.x >= (lefts[i] ?? 0) && l.x < to).map((l) => l.y)));
     });
   const onA4 = await expectWorked(job, assets, [['front', 'Band', { x: 0, y: 0, width: 210, height: 60 }]]);
   const letter = sized(job, 215.9, 279.4);
@@ -184,7 +201,7 @@ test('the CV on US letter, then on A4: every constraint and style is kept, no wo
   const back = sized(letter, 210, 297);
   expect(back.pieces[0]?.surfaces).toEqual(job.pieces[0]?.surfaces);
   expect((await openDesk(back, assets)).sides[0]?.drawing).toEqual(onA4.sides[0]?.drawing);
-}); // prettier-ignore
+});
 
 test('the catalogue from 170 × 240 mm to 148 × 210 mm: layouts, facts and rows are kept, pictures cross the spine, nothing is lost', async () => {
   const { job, assets } = await demoPiece('catalogue', 0.2);
@@ -205,12 +222,18 @@ test('the catalogue from 170 × 240 mm to 148 × 210 mm: layouts, facts and rows
   // The part past the spine lies on the page beside it, and as far into the bleed as the picture goes.
   const crossing = side('page 5')?.repeated ?? [];
   expect(crossing).toHaveLength(1);
-  expect(crossing[0]?.matrix[4]).toBeCloseTo((side('page 4')?.frames.find((f) => f.name === 'picture')?.items[0]?.matrix[4] ?? NaN) - 148, 6);
+  expect(crossing[0]?.matrix[4]).toBeCloseTo(
+    (side('page 4')?.frames.find((f) => f.name === 'picture')?.items[0]?.matrix[4] ?? NaN) - 148,
+    6,
+  );
   expect(side('page 24')?.repeated).toEqual([]);
   // What finds no room is named: each page’s words against the foot of its page.
-  const words = (of: Job) => of.pieces.flatMap(elementsOf).flatMap(({ element }) => (element.kind === 'text' ? plainText(element.paragraphs) : []));
+  const words = (of: Job) =>
+    of.pieces
+      .flatMap(elementsOf)
+      .flatMap(({ element }) => (element.kind === 'text' ? plainText(element.paragraphs) : []));
   expect(words(smaller)).toEqual(words(job));
   const back = sized(smaller, 170, 240);
   const [before, after] = [await openDesk(job, assets), await openDesk(back, assets)];
   expect(after.sides.map((s) => s.drawing)).toEqual(before.sides.map((s) => s.drawing));
-}); // prettier-ignore
+});

@@ -58,7 +58,10 @@ export async function blurredMask(
   const fine = Math.min(FINEST, blur > 0 ? (PER_SIGMA / blur) * MM_PER_INCH : FINEST);
   const share = Math.sqrt(MOST_PIXELS / (mask.region.width * mask.region.height)) * MM_PER_INCH;
   const perMm = Math.min(fine, share) / MM_PER_INCH;
-  const [wide, high] = [mask.region.width, mask.region.height].map((mm) => Math.max(2, Math.ceil(mm * perMm))) as [number, number]; // prettier-ignore
+  const [wide, high] = [mask.region.width, mask.region.height].map((mm) => Math.max(2, Math.ceil(mm * perMm))) as [
+    number,
+    number,
+  ];
   // Whole pixels: the region grows a little at its right and foot.
   const region: Rect = { ...mask.region, width: wide / perMm, height: high / perMm };
   const hrefs = new Map<string, string>();

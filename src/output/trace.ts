@@ -42,12 +42,18 @@ export async function traceShapes(bytes: Uint8Array, by: By, threshold: number):
   const least = DUST * width * height;
   const polygons = (found?.coordinates ?? []).filter(([outer = []]) => Math.abs(ringArea(outer)) >= least);
   const rings = polygons.flatMap((polygon) => polygon.filter((ring) => Math.abs(ringArea(ring)) >= least));
-  const share = (value: number, size: number) => String(Math.round(Math.min(1, Math.max(0, (value - 1) / size)) * 1e5) / 1e5);
+  const share = (value: number, size: number) =>
+    String(Math.round(Math.min(1, Math.max(0, (value - 1) / size)) * 1e5) / 1e5);
   const shapes = rings
-    .map((ring) => simplified(ring.slice(0, -1)).map(([x = 0, y = 0], i) => `${i === 0 ? 'M' : 'L'}${share(x, width)} ${share(y, height)}`).join('') + 'Z')
+    .map(
+      (ring) =>
+        simplified(ring.slice(0, -1))
+          .map(([x = 0, y = 0], i) => `${i === 0 ? 'M' : 'L'}${share(x, width)} ${share(y, height)}`)
+          .join('') + 'Z',
+    )
     .join('');
   return { shapes, count: polygons.length };
-} // prettier-ignore
+}
 
 /** How strongly a pixel belongs to a shape, 0 to 100. */
 function measureOf(data: Uint8Array, width: number, height: number, by: By): (at: number) => number {
@@ -83,8 +89,11 @@ const ringArea = (ring: Ring): number =>
 function simplified(ring: Ring): Ring {
   if (ring.length < 8) return ring;
   const half = Math.floor(ring.length / 2);
-  return [...kept(ring.slice(0, half + 1)).slice(0, -1), ...kept([...ring.slice(half), ...ring.slice(0, 1)]).slice(0, -1)];
-} // prettier-ignore
+  return [
+    ...kept(ring.slice(0, half + 1)).slice(0, -1),
+    ...kept([...ring.slice(half), ...ring.slice(0, 1)]).slice(0, -1),
+  ];
+}
 
 function kept(line: Ring): Ring {
   const [first = [], last = []] = [line[0], line.at(-1)];
@@ -97,5 +106,7 @@ function kept(line: Ring): Ring {
     const d = Math.abs((x1 - x0) * (y0 - y) - (x0 - x) * (y1 - y0)) / length;
     if (d > far) [far, at] = [d, i];
   });
-  return far <= STRAY || at <= 0 ? [first, last] : [...kept(line.slice(0, at + 1)).slice(0, -1), ...kept(line.slice(at))];
-} // prettier-ignore
+  return far <= STRAY || at <= 0
+    ? [first, last]
+    : [...kept(line.slice(0, at + 1)).slice(0, -1), ...kept(line.slice(at))];
+}

@@ -72,7 +72,16 @@ describe('names of inks are written as they are called', () => {
   test('on plates of Ghostscript', async () => {
     const files = await inFolder(async (folder) => {
       writeFileSync(join(folder, 'f.pdf'), await pdfOf(job));
-      run('gs', ['-q', '-dNOPAUSE', '-dBATCH', '-dSAFER', '-sDEVICE=tiffsep', '-r20', `-sOutputFile=${join(folder, 'p.tif')}`, join(folder, 'f.pdf')]); // prettier-ignore
+      run('gs', [
+        '-q',
+        '-dNOPAUSE',
+        '-dBATCH',
+        '-dSAFER',
+        '-sDEVICE=tiffsep',
+        '-r20',
+        `-sOutputFile=${join(folder, 'p.tif')}`,
+        join(folder, 'f.pdf'),
+      ]);
       return run('ls', [folder]).split('\n');
     });
     expect(files.filter((f) => f.startsWith('p(')).length).toBe(4 + NAMES.length);
@@ -149,7 +158,21 @@ test('a sign that no font has is printed as the box that the bench shows', async
     const pdf = await pdfOf(of);
     return inFolder((folder) => {
       writeFileSync(join(folder, 'f.pdf'), pdf);
-      return Number(run('gs', ['-q', '-dSAFER', '-dNOPAUSE', '-dBATCH', '-sDEVICE=ink_cov', '-r150', '-o', '-', join(folder, 'f.pdf')]).trim().split(/\s+/)[3]); // prettier-ignore
+      return Number(
+        run('gs', [
+          '-q',
+          '-dSAFER',
+          '-dNOPAUSE',
+          '-dBATCH',
+          '-sDEVICE=ink_cov',
+          '-r150',
+          '-o',
+          '-',
+          join(folder, 'f.pdf'),
+        ])
+          .trim()
+          .split(/\s+/)[3],
+      );
     });
   };
   const without = makeJob([words('t', 'ab', [5, 5, 130, 40], { family: 'Source Sans 3', sizePt: 60 })], UNMARKED);

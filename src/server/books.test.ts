@@ -28,14 +28,14 @@ test('a record is made, changed, renamed, and never made twice', async () => {
   expect(await names('papers')).toContain('Fell white 100');
   expect(await names('papers')).not.toContain('Fell white 90');
   await expect(saveRecord('papers', 'Copier 75', { name: 'Fell white 100' })).rejects.toMatchObject({ status: 409 });
-}); // prettier-ignore
+});
 
 test.each([
   ['no name', { name: ' ' }, 'needs a name'],
   ['a weight that is no paper’s', { name: 'x', grammage: 2 }, 'grammage'],
   ['a field nobody knows', { name: 'x', smell: 'pine' }, 'smell'],
 ])('%s is refused with a sentence', async (_what, record, words) => {
-  const problem = await saveRecord('papers', 'x', record).catch((e: unknown) => e as { message: string; todo: string }); // prettier-ignore
+  const problem = await saveRecord('papers', 'x', record).catch((e: unknown) => e as { message: string; todo: string });
   expect(problem ? `${problem.message} ${problem.todo}` : '').toContain(words);
   expect(await names('papers')).not.toContain('x');
 });

@@ -7,9 +7,10 @@ import { Problem } from './problem';
 /** The way of colours that a picture is wanted through: see `conversionKey`. */
 export function conversionOf(query: URLSearchParams): string {
   const way = readConversion(query.get('profile') ?? '');
-  if (!ProfileKey.safeParse(way.profile).success) throw new Problem(400, 'There is no such output profile.', 'Reload the page.');
+  if (!ProfileKey.safeParse(way.profile).success)
+    throw new Problem(400, 'There is no such output profile.', 'Reload the page.');
   return conversionKey(way);
-} // prettier-ignore
+}
 
 /** What is done to its colours. */
 export function adjustOf(query: URLSearchParams): Adjust | undefined {

@@ -18,7 +18,11 @@ import {
 export const fontBytes = (key: string) => readFileSync(`public/fonts/${key}.ttf`);
 
 export function shippedFace(family: string, weight = 400, italic = false): Face {
-  const shipped = nearestFace(SHIPPED_FACES.filter((f) => f.family === family), weight, italic); // prettier-ignore
+  const shipped = nearestFace(
+    SHIPPED_FACES.filter((f) => f.family === family),
+    weight,
+    italic,
+  );
   if (!shipped) throw new Error(`${family} does not ship.`);
   return { ...shipped, files: shipped.files.map((key) => openFont(key, fontBytes(key))) };
 }

@@ -74,9 +74,35 @@ test.each([
 
 test('words and pictures that changed are told, and nothing of the rest', () => {
   const table = (time: string) =>
-    Element.parse({ kind: 'table', id: 't', name: 'Programme', placement: words('x', '', [0, 0, 9, 9]).placement, ...tableOfWords([['20:30', 'Doors'], [time, 'Talk']]) }); // prettier-ignore
-  const frame = (sha: string) => Element.parse({ kind: 'picture', id: 'p', name: 'Moon', placement: words('x', '', [0, 0, 9, 9]).placement, picture: sha.repeat(64) }); // prettier-ignore
-  const asset = (name: string) => ({ kind: 'picture', name, format: 'jpeg', width: 9, height: 9, colour: 'rgb', profile: null, alpha: false }) as const; // prettier-ignore
+    Element.parse({
+      kind: 'table',
+      id: 't',
+      name: 'Programme',
+      placement: words('x', '', [0, 0, 9, 9]).placement,
+      ...tableOfWords([
+        ['20:30', 'Doors'],
+        [time, 'Talk'],
+      ]),
+    });
+  const frame = (sha: string) =>
+    Element.parse({
+      kind: 'picture',
+      id: 'p',
+      name: 'Moon',
+      placement: words('x', '', [0, 0, 9, 9]).placement,
+      picture: sha.repeat(64),
+    });
+  const asset = (name: string) =>
+    ({
+      kind: 'picture',
+      name,
+      format: 'jpeg',
+      width: 9,
+      height: 9,
+      colour: 'rgb',
+      profile: null,
+      alpha: false,
+    }) as const;
   const assets = { ['a'.repeat(64)]: asset('old.jpg'), ['b'.repeat(64)]: asset('new.jpg') };
   const date = (text: string, more = {}) => ({ ...words('d', text, [0, 0, 50, 10]), name: 'Date', ...more });
   const before = makeJob([date('12 August 2026'), table('21:00'), frame('a')], { assets });
@@ -87,7 +113,9 @@ test('words and pictures that changed are told, and nothing of the rest', () => 
     'front: Programme says “21:15”, not “21:00”',
     'front: Moon shows new.jpg, not old.jpg',
   ]);
-  expect(describeDifferences(before, makeJob([date('Soon', { opacity: 0.5 }), table('21:00'), frame('a')], { assets }))).toEqual(['front: Date says “Soon”, not “12 August 2026”, and looks otherwise']); // prettier-ignore
+  expect(
+    describeDifferences(before, makeJob([date('Soon', { opacity: 0.5 }), table('21:00'), frame('a')], { assets })),
+  ).toEqual(['front: Date says “Soon”, not “12 August 2026”, and looks otherwise']);
   expect(after.previous).toEqual({ job: before.id, revision: 3 });
 });
 

@@ -21,12 +21,17 @@ export async function readDocument(name: string, bytes: Uint8Array): Promise<Doc
     const document = await PDFDocument.load(bytes, { updateMetadata: false });
     const count = document.getPageCount();
     if (count === 0) return bad(`“${name}” has no pages.`);
-    if (count > MOST_PAGES) return bad(`“${name}” has ${count} pages; at most ${MOST_PAGES} can be brought in. Save the ones that are wanted.`);
+    if (count > MOST_PAGES)
+      return bad(
+        `“${name}” has ${count} pages; at most ${MOST_PAGES} can be brought in. Save the ones that are wanted.`,
+      );
     const pages = document.getPages().map((page) => {
       const { width, height } = page.getTrimBox();
       const turned = Math.abs(page.getRotation().angle % 180) === 90;
       const [w, h] = turned ? [height, width] : [width, height];
-      const unembedded = unembeddedFonts(page).map((font) => font.slice(0, 300)).slice(0, 1000);
+      const unembedded = unembeddedFonts(page)
+        .map((font) => font.slice(0, 300))
+        .slice(0, 1000);
       return { width: w * MM_PER_PT, height: h * MM_PER_PT, ...(unembedded.length > 0 && { unembedded }) };
     });
     if (pages.some(({ width, height }) => !(width > 0 && height > 0))) return bad(`A page of “${name}” has no size.`);
@@ -35,6 +40,6 @@ export async function readDocument(name: string, bytes: Uint8Array): Promise<Doc
     const locked = error instanceof Error && /encrypt/i.test(error.message);
     return bad(locked ? `“${name}” is protected by a password. Save it without.` : damaged);
   }
-} // prettier-ignore
+}
 
 const bad = (problem: string): DocumentReading => ({ ok: false, problem });

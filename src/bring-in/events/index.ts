@@ -33,13 +33,14 @@ export function readEvents(text: string, year: number): ReadEvents {
   try {
     for (const component of found) {
       for (const line of linesOf(new ICAL.Event(component), year)) lines.add(line);
-      if (lines.size > MOST) return { ok: false, problem: `It has more than ${MOST} days: keep only those that the calendar shows.` };
+      if (lines.size > MOST)
+        return { ok: false, problem: `It has more than ${MOST} days: keep only those that the calendar shows.` };
     }
   } catch {
     return { ok: false, problem: 'An event in it has a date that cannot be read.' };
   }
   return { ok: true, lines: [...lines] };
-} // prettier-ignore
+}
 
 function linesOf(event: InstanceType<typeof ICAL.Event>, year: number): readonly string[] {
   const name = (perhaps(event.summary) ?? '').replace(/\s+/g, ' ').trim();
@@ -50,7 +51,13 @@ function linesOf(event: InstanceType<typeof ICAL.Event>, year: number): readonly
   if (!event.isRecurring()) return spread(first, length, name);
   const rule = event.component.getFirstPropertyValue('rrule');
   if (rule instanceof ICAL.Recur && isNever(rule)) return [];
-  const isYearly = rule instanceof ICAL.Recur && rule.freq === 'YEARLY' && rule.interval === 1 && Object.keys(rule.parts).every((p) => p === 'BYMONTH' || p === 'BYMONTHDAY') && rule.until === null && rule.count === null;
+  const isYearly =
+    rule instanceof ICAL.Recur &&
+    rule.freq === 'YEARLY' &&
+    rule.interval === 1 &&
+    Object.keys(rule.parts).every((p) => p === 'BYMONTH' || p === 'BYMONTHDAY') &&
+    rule.until === null &&
+    rule.count === null;
   if (isYearly && length === 1) return [`${two(start.month)}-${two(start.day)} ${name}`];
   const out: string[] = [];
   const next = event.iterator();
@@ -61,7 +68,7 @@ function linesOf(event: InstanceType<typeof ICAL.Event>, year: number): readonly
     if (out.length > MOST) break;
   }
   return out;
-} // prettier-ignore
+}
 
 /** Days of each month at most. */
 const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];

@@ -18,13 +18,16 @@ export function isRegion(region: string): boolean {
 export function holidaysOf(region: string, year: number, language: string): readonly Occasion[] {
   if (year < FIRST_YEAR || year > LAST_YEAR || !isRegion(region)) return [];
   const [country = '', state] = region.split('-');
-  const options = { languages: [language, language.split('-')[0] ?? language], types: ['public' as const, 'bank' as const] };
+  const options = {
+    languages: [language, language.split('-')[0] ?? language],
+    types: ['public' as const, 'bank' as const],
+  };
   const found = state === undefined ? new Holidays(country, options) : new Holidays(country, state, options);
   return found.getHolidays(year).flatMap(({ date, name }) => {
     const day = readDay(date.slice(0, 10));
     return day === undefined ? [] : [{ day, name }];
   });
-} // prettier-ignore
+}
 
 /** Countries by their codes, in English. */
 export const countries = (): Readonly<Record<string, string>> => new Holidays().getCountries('en');

@@ -24,12 +24,17 @@ export function readDxfOutline(text: string): OutlineReading {
     if (problem !== undefined) return { ok: false, problem };
     // Y runs up in DXF.
     const runs = helper.toPolylines().polylines.map((p) => p.vertices.map(([x, y]): Vertex => [x * k, -y * k]));
-    const outline = joined(runs.filter((run) => run.length > 1)).map(written).join(' ');
+    const outline = joined(runs.filter((run) => run.length > 1))
+      .map(written)
+      .join(' ');
     return outline === '' ? { ok: false, problem: 'There is no line in this DXF.' } : { ok: true, outline };
   } catch {
-    return { ok: false, problem: 'This DXF is broken. Open it in the program it comes from and save it again, as plain text.' };
+    return {
+      ok: false,
+      problem: 'This DXF is broken. Open it in the program it comes from and save it again, as plain text.',
+    };
   }
-} // prettier-ignore
+}
 
 /** Says what of a drawing would multiply beyond measure when it is drawn; undefined where nothing does. */
 function tooMuch({ entities, blocks }: DxfFile): string | undefined {

@@ -14,13 +14,20 @@ const outlineOf = (text: string) => {
 
 describe('SVG', () => {
   test('units of the page: a view box twice the millimetres halves every length', () => {
-    expect(pathBounds(outlineOf(svg('<rect x="20" y="10" width="160" height="80"/>')))).toMatchObject({ x: 10, y: 5, width: 80, height: 40 }); // prettier-ignore
+    expect(pathBounds(outlineOf(svg('<rect x="20" y="10" width="160" height="80"/>')))).toMatchObject({
+      x: 10,
+      y: 5,
+      width: 80,
+      height: 40,
+    });
   });
   test('without a page size a length is a CSS pixel, 96 to the inch (CSS Values and Units 4)', () => {
     expect(pathBounds(outlineOf(svg('<rect width="96" height="48"/>', ''))).width).toBeCloseTo(25.4, 3);
   });
   test('transforms of groups are followed, inner ones first', () => {
-    const box = pathBounds(outlineOf(svg('<g transform="translate(20 0)"><rect transform="scale(2)" width="10" height="10"/></g>'))); // prettier-ignore
+    const box = pathBounds(
+      outlineOf(svg('<g transform="translate(20 0)"><rect transform="scale(2)" width="10" height="10"/></g>')),
+    );
     expect([box.x, box.width]).toEqual([10, 10]);
   });
   test.each([
@@ -30,7 +37,9 @@ describe('SVG', () => {
     ['round rectangle', '<rect width="80" height="40" rx="8"/>', 800 - (4 - Math.PI) * 16],
     ['arcs', '<path d="M0 40A40 40 0 0 1 80 40Z"/>', Math.PI * 200],
     ['quadratic curves', '<path d="M0 0Q40 80 80 0Z"/>', (2 / 3) * 40 * 20],
-  ] as const)('%s', (_name, shape, area) => expect(Math.abs(pathArea(outlineOf(svg(shape))) / area - 1)).toBeLessThan(0.005)); // prettier-ignore
+  ] as const)('%s', (_name, shape, area) =>
+    expect(Math.abs(pathArea(outlineOf(svg(shape))) / area - 1)).toBeLessThan(0.005),
+  );
   test('closed shapes make the outline, open lines beside them are left out', () => {
     const path = outlineOf(svg('<rect width="80" height="40"/><path d="M10 10L50 30"/>'));
     expect(path.filter((s) => s[0] === 'M')).toHaveLength(1);
@@ -57,7 +66,7 @@ describe('DXF', () => {
 });
 
 describe('hostile files cost little and are refused in words', () => {
-  const bomb = `<!DOCTYPE svg [<!ENTITY a "aaaaaaaaaa">${Array.from({ length: 12 }, (_, i) => `<!ENTITY ${String.fromCharCode(98 + i)} "${`&${String.fromCharCode(97 + i)};`.repeat(10)}">`).join('')}]>`; // prettier-ignore
+  const bomb = `<!DOCTYPE svg [<!ENTITY a "aaaaaaaaaa">${Array.from({ length: 12 }, (_, i) => `<!ENTITY ${String.fromCharCode(98 + i)} "${`&${String.fromCharCode(97 + i)};`.repeat(10)}">`).join('')}]>`;
   test.each([
     ['an entity bomb', `${bomb}<svg xmlns="http://www.w3.org/2000/svg"><path d="&m;"/></svg>`],
     ['half a file', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0'],

@@ -75,7 +75,12 @@ export interface OpenProfile {
  *              relative to its paper, whatever the way there
  * @throws Error when the bytes are not a CMYK profile that converts both ways
  */
-export async function openProfile(key: string, bytes: Uint8Array, load: LoadPackage, way: Omit<Conversion, 'profile'>): Promise<OpenProfile> {
+export async function openProfile(
+  key: string,
+  bytes: Uint8Array,
+  load: LoadPackage,
+  way: Omit<Conversion, 'profile'>,
+): Promise<OpenProfile> {
   const { cms, compensate, exact, fine } = await littleCms(load);
   const shown = INTENT.relative;
   const black = way.blackPoint && way.intent !== 'absolute' ? compensate : 0;
@@ -154,7 +159,7 @@ export async function openProfile(key: string, bytes: Uint8Array, load: LoadPack
       };
     }),
   };
-} // prettier-ignore
+}
 
 /** Conversions from the profiles that pictures carry. Pictures of one camera carry one profile: its table is made once. */
 function taggedWith(cms: LittleCms, link: (own: number) => number): (icc: Uint8Array) => number {

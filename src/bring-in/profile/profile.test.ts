@@ -57,14 +57,19 @@ describe.each(PROFILES)('%s', (name) => {
     builds.forEach(([c, m, y, k], i) => {
       const { r, g, b } = engine.toRgb({ c, m, y, k });
       // What lies outside sRGB is printed beyond its ends.
-      [r, g, b].forEach((v, j) => expect(Math.abs(v - Math.min(255, Math.max(0, theirs[i]?.[j] ?? NaN)))).toBeLessThan(0.5)); // prettier-ignore
+      [r, g, b].forEach((v, j) =>
+        expect(Math.abs(v - Math.min(255, Math.max(0, theirs[i]?.[j] ?? NaN)))).toBeLessThan(0.5),
+      );
     });
   });
 
   test('Lab to ink agrees with transicc to a tenth of a percent', async () => {
     const { engine } = await openShipped(name);
     const labs = builds.map(([c, m, y, k]) => engine.buildLab({ c, m, y, k }));
-    const theirs = transicc(['-t1', '-i', '*Lab', '-o', file(name)], labs.map(({ L, a, b }) => [L, a, b])); // prettier-ignore
+    const theirs = transicc(
+      ['-t1', '-i', '*Lab', '-o', file(name)],
+      labs.map(({ L, a, b }) => [L, a, b]),
+    );
     labs.forEach((lab, i) => {
       const { c, m, y, k } = engine.fromLab(lab);
       [c, m, y, k].forEach((v, j) => expect(Math.abs(v - (theirs[i]?.[j] ?? NaN))).toBeLessThan(0.1));
@@ -98,24 +103,27 @@ function labOf([x = 0, y = 0, z = 0]: readonly number[]): Lab {
 test.each([
   ['coated-fogra39', 'FOGRA39L', 300],
   ['uncoated-fogra29', 'FOGRA29L', 280],
-] as const)('%s gives back the published measurements of %s (characterisation data of Debian’s icc-profiles-free), relative to their paper', async (name, data, limit) => {
-  const { engine } = await openShipped(name);
-  const rows = readFileSync(`/usr/share/color/icc/${data}.ti3`, 'utf8')
-    .split('\n')
-    .map((row) => row.trim().split(/\s+/).map(Number))
-    .filter((row) => row.length === 11 && row.every(Number.isFinite));
-  const [white] = rows.filter(([, ...inks]) => inks.slice(0, 4).every((v) => v === 0));
-  if (!white) throw new Error('the data has no bare paper');
-  expect(rows.length).toBeGreaterThan(1000);
-  const found = rows.map(([, c = 0, m = 0, y = 0, k = 0, ...xyz]) => {
-    const relative = [0, 1, 2].map((i) => ((xyz[i] ?? 0) / (white[5 + i] ?? 1)) * (D50[i] ?? 1));
-    return { total: c + m + y + k, deltaE: deltaE2000(engine.buildLab({ c, m, y, k }), labOf(relative)) };
-  });
-  const mean = (list: typeof found) => list.reduce((sum, f) => sum + f.deltaE, 0) / list.length;
-  const printable = found.filter((f) => f.total <= limit);
-  expect(mean(printable)).toBeLessThan(0.4);
-  expect(Math.max(...printable.map((f) => f.deltaE))).toBeLessThan(2);
-}); // prettier-ignore
+] as const)(
+  '%s gives back the published measurements of %s (characterisation data of Debian’s icc-profiles-free), relative to their paper',
+  async (name, data, limit) => {
+    const { engine } = await openShipped(name);
+    const rows = readFileSync(`/usr/share/color/icc/${data}.ti3`, 'utf8')
+      .split('\n')
+      .map((row) => row.trim().split(/\s+/).map(Number))
+      .filter((row) => row.length === 11 && row.every(Number.isFinite));
+    const [white] = rows.filter(([, ...inks]) => inks.slice(0, 4).every((v) => v === 0));
+    if (!white) throw new Error('the data has no bare paper');
+    expect(rows.length).toBeGreaterThan(1000);
+    const found = rows.map(([, c = 0, m = 0, y = 0, k = 0, ...xyz]) => {
+      const relative = [0, 1, 2].map((i) => ((xyz[i] ?? 0) / (white[5 + i] ?? 1)) * (D50[i] ?? 1));
+      return { total: c + m + y + k, deltaE: deltaE2000(engine.buildLab({ c, m, y, k }), labOf(relative)) };
+    });
+    const mean = (list: typeof found) => list.reduce((sum, f) => sum + f.deltaE, 0) / list.length;
+    const printable = found.filter((f) => f.total <= limit);
+    expect(mean(printable)).toBeLessThan(0.4);
+    expect(Math.max(...printable.map((f) => f.deltaE))).toBeLessThan(2);
+  },
+);
 
 test('a colour that no press can print is said to be out of gamut, and a grey is not', async () => {
   const { engine } = await openShipped('coated-fogra39');
@@ -130,7 +138,11 @@ test('a colour that no press can print is said to be out of gamut, and a grey is
 
 test('neighbours of a colour outside are inside, of its hue, and the nearest is nearer than the others', async () => {
   const { engine } = await openShipped('coated-fogra39');
-  for (const rgb of [{ r: 0, g: 255, b: 60 }, { r: 20, g: 20, b: 255 }, { r: 255, g: 0, b: 200 }]) {
+  for (const rgb of [
+    { r: 0, g: 255, b: 60 },
+    { r: 20, g: 20, b: 255 },
+    { r: 255, g: 0, b: 200 },
+  ]) {
     const wanted = engine.rgbLab(rgb);
     const found = neighboursOf(rgb, engine);
     expect(found.length).toBeGreaterThan(0);
@@ -142,12 +154,16 @@ test('neighbours of a colour outside are inside, of its hue, and the nearest is 
       expect(deltaE).toBeGreaterThanOrEqual((found[0]?.deltaE ?? 0) - 0.5);
     }
   }
-}); // prettier-ignore
+});
 
 test('grey balance of the coated paper is near that of ISO 12647-2:2004 (25/19/19, 50/40/40, 75/64/64, from memory)', async () => {
   const { engine } = await openShipped('coated-fogra39');
   const steps = greyBalance(engine, [25, 50, 75]);
-  const published = [[19, 19], [40, 40], [64, 64]]; // prettier-ignore
+  const published = [
+    [19, 19],
+    [40, 40],
+    [64, 64],
+  ];
   steps.forEach(({ build, cast }, i) => {
     const lab = engine.buildLab(build);
     expect(Math.hypot(lab.a, lab.b)).toBeLessThan(0.1);
@@ -156,30 +172,36 @@ test('grey balance of the coated paper is near that of ISO 12647-2:2004 (25/19/1
     // In equal parts the three make a brown.
     expect(cast.a).toBeGreaterThan(1);
   });
-}); // prettier-ignore
+});
 
 const WAYS = INTENTS.flatMap((intent) => [true, false].map((blackPoint) => ({ intent, blackPoint })));
 /** As `transicc` numbers them. */
 const THEIR_INTENT = { perceptual: '0', relative: '1', saturation: '2', absolute: '3' } as const;
 
-test.each(WAYS)('sRGB to ink, $intent, black compensated: $blackPoint, agrees with transicc', async ({ intent, blackPoint }) => {
-  const key = conversionKey({ profile: 'coated-fogra39', intent, blackPoint });
-  expect(readConversion(key)).toEqual({ profile: 'coated-fogra39', intent, blackPoint });
-  const { engine, pictures } = await openConversion(key, { get: () => Promise.resolve(undefined) });
-  const colours = fc.sample(fc.tuple(fc.nat(255), fc.nat(255), fc.nat(255)), { seed: 23, numRuns: 250 });
-  // Black is not compensated where the white is the paper’s own.
-  const compensate = blackPoint && intent !== 'absolute' ? ['-b'] : [];
-  const theirs = transicc([`-t${THEIR_INTENT[intent]}`, ...compensate, '-i', '*sRGB', '-o', file('coated-fogra39')], colours);
-  const whole = pictures().rgbToCmyk(Uint8Array.from(colours.flat()));
-  colours.forEach(([r, g, b], i) => {
-    const { c, m, y, k } = engine.toBuild({ r, g, b });
-    [c, m, y, k].forEach((v, j) => {
-      expect(Math.abs(v - (theirs[i]?.[j] ?? NaN))).toBeLessThan(0.1);
-      // A picture goes through a table: within 1 % of ink, and half a level of its 255.
-      expect(Math.abs((whole[i * 4 + j] ?? NaN) / 2.55 - v)).toBeLessThan(1.3);
+test.each(WAYS)(
+  'sRGB to ink, $intent, black compensated: $blackPoint, agrees with transicc',
+  async ({ intent, blackPoint }) => {
+    const key = conversionKey({ profile: 'coated-fogra39', intent, blackPoint });
+    expect(readConversion(key)).toEqual({ profile: 'coated-fogra39', intent, blackPoint });
+    const { engine, pictures } = await openConversion(key, { get: () => Promise.resolve(undefined) });
+    const colours = fc.sample(fc.tuple(fc.nat(255), fc.nat(255), fc.nat(255)), { seed: 23, numRuns: 250 });
+    // Black is not compensated where the white is the paper’s own.
+    const compensate = blackPoint && intent !== 'absolute' ? ['-b'] : [];
+    const theirs = transicc(
+      [`-t${THEIR_INTENT[intent]}`, ...compensate, '-i', '*sRGB', '-o', file('coated-fogra39')],
+      colours,
+    );
+    const whole = pictures().rgbToCmyk(Uint8Array.from(colours.flat()));
+    colours.forEach(([r, g, b], i) => {
+      const { c, m, y, k } = engine.toBuild({ r, g, b });
+      [c, m, y, k].forEach((v, j) => {
+        expect(Math.abs(v - (theirs[i]?.[j] ?? NaN))).toBeLessThan(0.1);
+        // A picture goes through a table: within 1 % of ink, and half a level of its 255.
+        expect(Math.abs((whole[i * 4 + j] ?? NaN) / 2.55 - v)).toBeLessThan(1.3);
+      });
     });
-  });
-}); // prettier-ignore
+  },
+);
 
 /** The CMYK profile that Ghostscript ships: somebody else’s, to be brought in. */
 const THEIR_PROFILE = '/usr/share/color/icc/ghostscript/default_cmyk.icc';

@@ -15,8 +15,10 @@ export async function readProfileFile(name: string, bytes: Uint8Array, load: Loa
   const refuse = (why: string): ProfileRead => ({ ok: false, problem: `“${name}” ${why}` });
   const facts = factsOf(bytes);
   if (!facts) return refuse('cannot be read as an ICC profile. Ask for it again: it may be cut short.');
-  if (facts.colorSpace !== 'CMYK') return refuse(`is a profile for ${facts.colorSpace ?? 'other'} colours. A press needs one for CMYK.`);
-  if (facts.deviceClass !== 'Printer') return refuse('is not the profile of a printing condition. Ask the printer for the output profile.');
+  if (facts.colorSpace !== 'CMYK')
+    return refuse(`is a profile for ${facts.colorSpace ?? 'other'} colours. A press needs one for CMYK.`);
+  if (facts.deviceClass !== 'Printer')
+    return refuse('is not the profile of a printing condition. Ask the printer for the output profile.');
   try {
     await openProfile(name, bytes, load, USUAL);
   } catch {
@@ -24,7 +26,7 @@ export async function readProfileFile(name: string, bytes: Uint8Array, load: Loa
   }
   const about = facts.description?.replace(/\0/g, '').trim() ?? '';
   return { ok: true, profile: { kind: 'profile', name: name.slice(0, 255), about: (about || name).slice(0, 200) } };
-} // prettier-ignore
+}
 
 /** What the profile of a picture is for; undefined for sRGB, which everything understands, and for one that cannot be read. */
 export function colourOfProfile(icc: Uint8Array): 'rgb' | 'grey' | undefined {

@@ -22,9 +22,26 @@ const MOST_LOOKS = 200_000;
 
 /** Never drawn by themselves. */
 const SKIPPED = new Set([
-  'defs', 'symbol', 'clipPath', 'mask', 'pattern', 'marker', 'metadata', 'title', 'desc', 'style', 'script', 'filter',
-  'linearGradient', 'radialGradient', 'foreignObject', 'animate', 'animateTransform', 'set', 'view',
-]); // prettier-ignore
+  'defs',
+  'symbol',
+  'clipPath',
+  'mask',
+  'pattern',
+  'marker',
+  'metadata',
+  'title',
+  'desc',
+  'style',
+  'script',
+  'filter',
+  'linearGradient',
+  'radialGradient',
+  'foreignObject',
+  'animate',
+  'animateTransform',
+  'set',
+  'view',
+]);
 
 const LEFT_WORDS: Readonly<Record<string, string>> = {
   text: 'text (turn it into outlines before saving)',
@@ -38,12 +55,15 @@ const LEFT_WORDS: Readonly<Record<string, string>> = {
  * the colours and strokes of the few properties named in `style.ts` are looked at.
  */
 export function readSvg(text: string): SvgReading {
-  if (text.length > MAX_SVG_BYTES) return bad(`This drawing is larger than ${MAX_SVG_BYTES / 1e6} MB. Save it simpler.`);
+  if (text.length > MAX_SVG_BYTES)
+    return bad(`This drawing is larger than ${MAX_SVG_BYTES / 1e6} MB. Save it simpler.`);
   let document: Document;
   try {
     document = new DOMParser({ onError: onErrorStopParsing }).parseFromString(text, 'image/svg+xml');
   } catch {
-    return bad('This SVG is broken: it is not well-formed XML. Open it in the program it comes from and save it again.');
+    return bad(
+      'This SVG is broken: it is not well-formed XML. Open it in the program it comes from and save it again.',
+    );
   }
   const root = document.documentElement;
   if (root?.localName !== 'svg') return bad('This file has no drawing in it.');
@@ -54,7 +74,7 @@ export function readSvg(text: string): SvgReading {
   if (shapes.length === 0) return bad('There is no path or shape in this SVG.');
   const page = pageOf(root);
   return { ok: true, ...laidOn(page, shapes), left: [...walker.left] };
-} // prettier-ignore
+}
 
 const bad = (problem: string): SvgReading => ({ ok: false, problem });
 
@@ -112,7 +132,7 @@ class Walker {
       if (this.problem) return;
       this.walk(child, all, styles, here, depth + 1);
     }
-  } // prettier-ignore
+  }
 
   /** Only what is in the same file; a use of itself ends at the greatest depth. */
   private use(element: Element, transforms: readonly string[], styles: Styles, opacity: number, depth: number): void {
@@ -124,13 +144,14 @@ class Walker {
     if (target.localName === 'symbol' || target.localName === 'svg') {
       for (const child of elementsIn(target)) this.walk(child, moved, styles, opacity, depth + 1);
     } else this.walk(target, moved, styles, opacity, depth + 1);
-  } // prettier-ignore
+  }
 
   private shape(data: string, transforms: readonly string[], styles: Styles, opacity: number): void {
     if (styles['visibility'] === 'hidden' || styles['visibility'] === 'collapse') return;
     const { path, problem } = readPath(data, transforms);
     if (problem) return void (this.problem ||= `A path in this SVG cannot be read: ${problem}.`);
-    if (!path.every((s) => s.slice(1).every(Number.isFinite))) return void (this.problem ||= 'A number in this SVG is too large.');
+    if (!path.every((s) => s.slice(1).every(Number.isFinite)))
+      return void (this.problem ||= 'A number in this SVG is too large.');
     this.steps += path.length;
     if (this.shapes.length >= MOST_SHAPES || this.steps > MOST_STEPS)
       return void (this.problem ||= `There are more than ${MOST_SHAPES} shapes or ${MOST_STEPS} points in this SVG. Save it simpler.`);
@@ -142,13 +163,19 @@ class Walker {
     const common = { path, rule: styles['fill-rule'] === 'evenodd' ? ('evenodd' as const) : ('nonzero' as const) };
     const fillOpacity = opacity * shareOf(styles['fill-opacity']);
     const strokeOpacity = opacity * shareOf(styles['stroke-opacity']);
-    const line = stroke && width > 0 ? { paint: stroke, width, cap: capOf(styles), join: joinOf(styles), dash: dashOf(styles, scale) } : null;
+    const line =
+      stroke && width > 0
+        ? { paint: stroke, width, cap: capOf(styles), join: joinOf(styles), dash: dashOf(styles, scale) }
+        : null;
     if (!fill && !line) return;
     // Fill and stroke of different opacity are two shapes.
     if (fill && line && fillOpacity !== strokeOpacity) {
-      this.shapes.push({ ...common, fill, stroke: null, opacity: fillOpacity }, { ...common, fill: null, stroke: line, opacity: strokeOpacity });
+      this.shapes.push(
+        { ...common, fill, stroke: null, opacity: fillOpacity },
+        { ...common, fill: null, stroke: line, opacity: strokeOpacity },
+      );
     } else this.shapes.push({ ...common, fill, stroke: line, opacity: fill ? fillOpacity : strokeOpacity });
-  } // prettier-ignore
+  }
 
   private paint(text: string | undefined, styles: Styles): SolidPaint | null {
     const paint = paintOf(text, styles);
@@ -183,16 +210,21 @@ function laidOn(page: SvgPage | undefined, shapes: readonly ArtShape[]): { reado
   const set = shapes.map((shape) => ({
     ...shape,
     path: mapPath(shape.path, matrix),
-    stroke: shape.stroke && { ...shape.stroke, width: shape.stroke.width * even, dash: shape.stroke.dash.map((d) => d * even) },
+    stroke: shape.stroke && {
+      ...shape.stroke,
+      width: shape.stroke.width * even,
+      dash: shape.stroke.dash.map((d) => d * even),
+    },
   }));
   const size = page ?? reachOf(set);
   return { art: { width: size.width, height: size.height, shapes: set } };
-} // prettier-ignore
+}
 
 const shareOf = (text: string | undefined): number => {
-  const value = text === undefined || text === '' ? 1 : text.endsWith('%') ? Number.parseFloat(text) / 100 : Number(text);
+  const value =
+    text === undefined || text === '' ? 1 : text.endsWith('%') ? Number.parseFloat(text) / 100 : Number(text);
   return Number.isFinite(value) ? Math.min(Math.max(value, 0), 1) : 1;
-}; // prettier-ignore
+};
 
 const capOf = (styles: Styles): 'butt' | 'round' | 'square' => {
   const cap = styles['stroke-linecap'];
@@ -203,7 +235,10 @@ const joinOf = (styles: Styles): 'miter' | 'round' | 'bevel' => {
   return join === 'round' || join === 'bevel' ? join : 'miter';
 };
 const dashOf = (styles: Styles, scale: number): readonly number[] => {
-  const dash = (styles['stroke-dasharray'] ?? '').split(/[\s,]+/).filter((t) => t !== '' && t !== 'none').map((t) => numberOf(t) * scale); // prettier-ignore
+  const dash = (styles['stroke-dasharray'] ?? '')
+    .split(/[\s,]+/)
+    .filter((t) => t !== '' && t !== 'none')
+    .map((t) => numberOf(t) * scale);
   return dash.length % 2 === 1 ? [...dash, ...dash] : dash;
 };
 

@@ -6,8 +6,14 @@ import type { Path, Segment } from '../../core/layout';
 /** CSS pixels to the inch: what a length without a unit means in SVG (CSS Values and Units 4). */
 const CSS_PPI = 96;
 const MM: Readonly<Record<string, number>> = {
-  mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, pc: 25.4 / 6, px: 25.4 / CSS_PPI, '': 25.4 / CSS_PPI,
-}; // prettier-ignore
+  mm: 1,
+  cm: 10,
+  in: 25.4,
+  pt: 25.4 / 72,
+  pc: 25.4 / 6,
+  px: 25.4 / CSS_PPI,
+  '': 25.4 / CSS_PPI,
+};
 
 /** Longest path data of one shape, characters. */
 const MOST_LENGTH = 1_000_000;
@@ -31,7 +37,10 @@ export interface SvgPage {
 
 /** The size of the page and its view box; undefined where neither says anything. */
 export function pageOf(root: Element): SvgPage | undefined {
-  const view = (root.getAttribute('viewBox') ?? '').trim().split(/[\s,]+/).map(Number);
+  const view = (root.getAttribute('viewBox') ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
   const per = MM[''] ?? 1;
   const side = (name: 'width' | 'height'): number | undefined => {
     const text = root.getAttribute(name);
@@ -41,9 +50,12 @@ export function pageOf(root: Element): SvgPage | undefined {
   const hasView = view.length === 4 && view.every(Number.isFinite) && across > 0 && down > 0;
   const [width, height] = [side('width'), side('height')];
   if (!hasView) return width && height ? { width, height, scale: [per, per], origin: [0, 0] } : undefined;
-  const [x, y] = [(width ?? (height ? (height * across) / down : across * per)), (height ?? (width ? (width * down) / across : down * per))];
+  const [x, y] = [
+    width ?? (height ? (height * across) / down : across * per),
+    height ?? (width ? (width * down) / across : down * per),
+  ];
   return { width: x, height: y, scale: [x / across, y / down], origin: [view[0] ?? 0, view[1] ?? 0] };
-} // prettier-ignore
+}
 
 /** A shape as path data; undefined for what is none. */
 export function dataOf(element: Element): string | undefined {
@@ -68,7 +80,9 @@ export function dataOf(element: Element): string | undefined {
     case 'ellipse': {
       const [cx, cy] = [n('cx'), n('cy')];
       const [rx, ry] = element.localName === 'circle' ? [n('r'), n('r')] : [n('rx'), n('ry')];
-      return rx > 0 && ry > 0 ? `M${cx - rx} ${cy}A${rx} ${ry} 0 0 1 ${cx + rx} ${cy}A${rx} ${ry} 0 0 1 ${cx - rx} ${cy}Z` : undefined;
+      return rx > 0 && ry > 0
+        ? `M${cx - rx} ${cy}A${rx} ${ry} 0 0 1 ${cx + rx} ${cy}A${rx} ${ry} 0 0 1 ${cx - rx} ${cy}Z`
+        : undefined;
     }
     case 'polygon':
     case 'polyline': {
@@ -78,47 +92,62 @@ export function dataOf(element: Element): string | undefined {
     default:
       return undefined;
   }
-} // prettier-ignore
+}
 
 /** What one shape is within the drawing’s transforms: its path, or what is wrong with it. */
-export function readPath(data: string, transforms: readonly string[]): { readonly path: Path; readonly problem: string } {
+export function readPath(
+  data: string,
+  transforms: readonly string[],
+): { readonly path: Path; readonly problem: string } {
   let path = svgpath(data);
   for (const transform of transforms) path = path.transform(transform);
   const problem = pathFault(path);
   const found: Segment[] = [];
   let [x, y] = [0, 0];
-  path.abs().unshort().unarc().iterate((segment) => {
-    const [letter, ...n] = segment as [string, ...number[]];
-    switch (letter) {
-      case 'M':
-      case 'L':
-        found.push([letter, n[0] ?? 0, n[1] ?? 0]);
-        break;
-      case 'H':
-        found.push(['L', n[0] ?? 0, y]);
-        break;
-      case 'V':
-        found.push(['L', x, n[0] ?? 0]);
-        break;
-      case 'C':
-        found.push(['C', n[0] ?? 0, n[1] ?? 0, n[2] ?? 0, n[3] ?? 0, n[4] ?? 0, n[5] ?? 0]);
-        break;
-      case 'Q': {
-        // A quadratic curve is a cubic whose handles reach two thirds of the way.
-        const [qx = 0, qy = 0, ex = 0, ey = 0] = n;
-        found.push(['C', x + (2 / 3) * (qx - x), y + (2 / 3) * (qy - y), ex + (2 / 3) * (qx - ex), ey + (2 / 3) * (qy - ey), ex, ey]);
-        break;
+  path
+    .abs()
+    .unshort()
+    .unarc()
+    .iterate((segment) => {
+      const [letter, ...n] = segment as [string, ...number[]];
+      switch (letter) {
+        case 'M':
+        case 'L':
+          found.push([letter, n[0] ?? 0, n[1] ?? 0]);
+          break;
+        case 'H':
+          found.push(['L', n[0] ?? 0, y]);
+          break;
+        case 'V':
+          found.push(['L', x, n[0] ?? 0]);
+          break;
+        case 'C':
+          found.push(['C', n[0] ?? 0, n[1] ?? 0, n[2] ?? 0, n[3] ?? 0, n[4] ?? 0, n[5] ?? 0]);
+          break;
+        case 'Q': {
+          // A quadratic curve is a cubic whose handles reach two thirds of the way.
+          const [qx = 0, qy = 0, ex = 0, ey = 0] = n;
+          found.push([
+            'C',
+            x + (2 / 3) * (qx - x),
+            y + (2 / 3) * (qy - y),
+            ex + (2 / 3) * (qx - ex),
+            ey + (2 / 3) * (qy - ey),
+            ex,
+            ey,
+          ]);
+          break;
+        }
+        case 'Z':
+          found.push(['Z']);
+          break;
       }
-      case 'Z':
-        found.push(['Z']);
-        break;
-    }
-    const last = found.at(-1);
-    if (last && last[0] !== 'Z') [x, y] = [Number(last.at(-2)), Number(last.at(-1))];
-    if (last?.[0] === 'Z') {
-      const start = found.findLast((s) => s[0] === 'M');
-      if (start?.[0] === 'M') [x, y] = [start[1], start[2]];
-    }
-  });
+      const last = found.at(-1);
+      if (last && last[0] !== 'Z') [x, y] = [Number(last.at(-2)), Number(last.at(-1))];
+      if (last?.[0] === 'Z') {
+        const start = found.findLast((s) => s[0] === 'M');
+        if (start?.[0] === 'M') [x, y] = [start[1], start[2]];
+      }
+    });
   return { path: found, problem };
-} // prettier-ignore
+}

@@ -7,9 +7,20 @@ export type Styles = Readonly<Record<string, string>>;
 
 /** The properties that are looked at; everything else is left unread. */
 const READ = [
-  'fill', 'fill-rule', 'fill-opacity', 'stroke', 'stroke-width', 'stroke-opacity', 'stroke-linecap', 'stroke-linejoin',
-  'stroke-dasharray', 'opacity', 'color', 'display', 'visibility',
-] as const; // prettier-ignore
+  'fill',
+  'fill-rule',
+  'fill-opacity',
+  'stroke',
+  'stroke-width',
+  'stroke-opacity',
+  'stroke-linecap',
+  'stroke-linejoin',
+  'stroke-dasharray',
+  'opacity',
+  'color',
+  'display',
+  'visibility',
+] as const;
 
 /** Not handed down: an element’s own. */
 const OWN = new Set(['opacity', 'display']);
@@ -18,9 +29,19 @@ const declarations = (text: string): Styles =>
   Object.fromEntries(
     text.split(';').flatMap((part) => {
       const at = part.indexOf(':');
-      return at > 0 ? [[part.slice(0, at).trim().toLowerCase(), part.slice(at + 1).replace(/!important/i, '').trim()]] : [];
+      return at > 0
+        ? [
+            [
+              part.slice(0, at).trim().toLowerCase(),
+              part
+                .slice(at + 1)
+                .replace(/!important/i, '')
+                .trim(),
+            ],
+          ]
+        : [];
     }),
-  ); // prettier-ignore
+  );
 
 interface Rule {
   /** Its place in the sheet: what comes later counts more. */

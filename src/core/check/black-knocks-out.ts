@@ -11,13 +11,30 @@ export const blackKnocksOutRule: Rule = {
   why: 'Where black type cuts away the colour beneath it, the smallest shift of a plate shows white at its edges.',
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }, i) => {
-      const knocks = leavesOf(frame.items).some((leaf) => leaf.kind === 'glyphs' && leaf.ink.kind === 'process' && isBlackOnly(leaf.ink.build) && !leaf.ink.spots && !leaf.ink.overprint);
-      const isOver = subject.drawing.frames.slice(0, i).some((f) => f.items.length > 0 && overlaps(f.bounds, frame.bounds));
+      const knocks = leavesOf(frame.items).some(
+        (leaf) =>
+          leaf.kind === 'glyphs' &&
+          leaf.ink.kind === 'process' &&
+          isBlackOnly(leaf.ink.build) &&
+          !leaf.ink.spots &&
+          !leaf.ink.overprint,
+      );
+      const isOver = subject.drawing.frames
+        .slice(0, i)
+        .some((f) => f.items.length > 0 && overlaps(f.bounds, frame.bounds));
       if (!knocks || !isOver) return [];
       const mended = repaint(element, subject.book, (paint) => {
         if (paint.kind !== 'process' || paint.overprint !== false || !isBlackOnly(paint)) return paint;
         return { ...paint, overprint: undefined };
       });
-      return [{ severity: 'warning', element: element.id, where: frame.bounds, message: 'Its black is told to knock out what lies beneath.', fixes: [replace('Let it overprint', mended)] }];
+      return [
+        {
+          severity: 'warning',
+          element: element.id,
+          where: frame.bounds,
+          message: 'Its black is told to knock out what lies beneath.',
+          fixes: [replace('Let it overprint', mended)],
+        },
+      ];
     }),
-}; // prettier-ignore
+};

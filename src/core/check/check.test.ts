@@ -417,7 +417,12 @@ describe('distances that are almost the same', () => {
   const at = (id: string, left: number) => box(id, [left, 20, 10, 10]);
   const near = async (job: Job) => (await findings(job)).filter((f) => f.rule === 'near-miss');
   test('one of several is named and put right by its fix', async () => {
-    const job = makeJob([at('a', 12), at('b', 12), at('c', 12), at('d', 12.3)].map((e, i) => ({ ...e, placement: { ...e.placement, y: { start: 20 + i * 15, size: 10 } } }))); // prettier-ignore
+    const job = makeJob(
+      [at('a', 12), at('b', 12), at('c', 12), at('d', 12.3)].map((e, i) => ({
+        ...e,
+        placement: { ...e.placement, y: { start: 20 + i * 15, size: 10 } },
+      })),
+    );
     const [found, ...others] = await near(job);
     expect(others).toHaveLength(0);
     expect(found).toMatchObject({ element: 'd', severity: 'note' });
@@ -439,6 +444,8 @@ describe('distances that are almost the same', () => {
 
 test('a picture where a vector logo is expected is pointed out', async () => {
   const sha = 'a'.repeat(64);
-  const job = makeJob([picture('logo', sha, [20, 20, 30, 30], { expects: 'vector' })], { assets: { [sha]: pictureFacts(900, 900) } }); // prettier-ignore
+  const job = makeJob([picture('logo', sha, [20, 20, 30, 30], { expects: 'vector' })], {
+    assets: { [sha]: pictureFacts(900, 900) },
+  });
   expect((await findings(job)).map((f) => f.rule)).toContain('vector-wanted');
 });

@@ -27,13 +27,37 @@ function fineParts(coat: Coat, subject: Subject): readonly Report[] {
   const finishing = finishingNamed(subject, coat.id);
   const wider =
     finishing?.does === 'coat' && typeof finishing.spread === 'number'
-      ? [refinish(subject, `Spread it by ${writeIn(subject.job, least / 2)}`, coat.id, { ...finishing, spread: finishing.spread + least / 2 })]
+      ? [
+          refinish(subject, `Spread it by ${writeIn(subject.job, least / 2)}`, coat.id, {
+            ...finishing,
+            spread: finishing.spread + least / 2,
+          }),
+        ]
       : [];
   return [
-    ...(thin.length > 0 ? [{ severity: 'warning', element: null, where: pathBounds(thin), message: `${title} has parts thinner than ${writeIn(subject.job, least)}, which it does not hold.`, fixes: wider } as const] : []),
-    ...(gaps.length > 0 ? [{ severity: 'warning', element: null, where: pathBounds(gaps), message: `${title} has gaps narrower than ${writeIn(subject.job, least)}, which fill in.` } as const] : []),
+    ...(thin.length > 0
+      ? [
+          {
+            severity: 'warning',
+            element: null,
+            where: pathBounds(thin),
+            message: `${title} has parts thinner than ${writeIn(subject.job, least)}, which it does not hold.`,
+            fixes: wider,
+          } as const,
+        ]
+      : []),
+    ...(gaps.length > 0
+      ? [
+          {
+            severity: 'warning',
+            element: null,
+            where: pathBounds(gaps),
+            message: `${title} has gaps narrower than ${writeIn(subject.job, least)}, which fill in.`,
+          } as const,
+        ]
+      : []),
   ];
-} // prettier-ignore
+}
 
 function partsOf(path: Path, width: number): Path {
   const parts = subPaths(offsetPath(path, -SLIVER * width));

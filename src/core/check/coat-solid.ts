@@ -17,8 +17,17 @@ export const coatSolidRule: Rule = {
       const fixes = [refinish(subject, 'Make it solid, without a stroke', coat.id, solid)];
       const about = { severity: 'fault', element: null, where, fixes } as const;
       return [
-        ...(coat.tint === undefined ? [] : [{ ...about, message: `${title} is at ${formatNumber(coat.tint, 0)} %; it can only be at 100 %.` }]),
-        ...(coat.stroke === undefined ? [] : [{ ...about, message: `${title} has a stroke of ${formatNumber(mmToPt(coat.stroke), 2)} pt; it should be areas alone.` }]),
+        ...(coat.tint === undefined
+          ? []
+          : [{ ...about, message: `${title} is at ${formatNumber(coat.tint, 0)} %; it can only be at 100 %.` }]),
+        ...(coat.stroke === undefined
+          ? []
+          : [
+              {
+                ...about,
+                message: `${title} has a stroke of ${formatNumber(mmToPt(coat.stroke), 2)} pt; it should be areas alone.`,
+              },
+            ]),
       ];
     }),
-}; // prettier-ignore
+};

@@ -29,14 +29,28 @@ export const cutBleedRule: Rule = {
           // Both sides bare, or both inked: nothing ends here.
           return left !== right || (left && isInked(areas, side(bleed * 0.9)) !== isInked(areas, side(-bleed * 0.9)));
         });
-        return bare.length <= points.length * FEW ? [] : [short(subject, line.id, bare.map((p) => p.at), bleed)];
+        return bare.length <= points.length * FEW
+          ? []
+          : [
+              short(
+                subject,
+                line.id,
+                bare.map((p) => p.at),
+                bleed,
+              ),
+            ];
       });
   },
-}; // prettier-ignore
+};
 
 function short(subject: Subject, id: string, points: readonly Point[], bleed: number): Report {
-  return { severity: 'fault', element: null, where: around(points), message: `Ink ends on the cut${id ? '' : ' line'}; it has to run ${writeIn(subject.job, bleed)} past it, or the cut has to lie ${writeIn(subject.job, bleed)} inside the ink.` };
-} // prettier-ignore
+  return {
+    severity: 'fault',
+    element: null,
+    where: around(points),
+    message: `Ink ends on the cut${id ? '' : ' line'}; it has to run ${writeIn(subject.job, bleed)} past it, or the cut has to lie ${writeIn(subject.job, bleed)} inside the ink.`,
+  };
+}
 
 type Area = { readonly path: Path; readonly toOwn: ReturnType<typeof inverse> };
 
@@ -69,9 +83,12 @@ function alongPath(path: Path): readonly { readonly at: Point; readonly normal: 
   for (const { a, b, length } of steps) {
     for (; next <= gone + length; next += total / SAMPLES) {
       const t = (next - gone) / length;
-      found.push({ at: { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t }, normal: { x: (b.y - a.y) / length, y: -(b.x - a.x) / length } });
+      found.push({
+        at: { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t },
+        normal: { x: (b.y - a.y) / length, y: -(b.x - a.x) / length },
+      });
     }
     gone += length;
   }
   return found;
-} // prettier-ignore
+}

@@ -16,7 +16,9 @@ export const foldMeetRule: Rule = {
   why: 'Where a colour ends a hair beside the fold, a stripe of it shows on the wrong panel, or paper on the right one.',
   check: (subject) => {
     const surface = subject.blank.surfaces.find((s) => s.name === subject.side);
-    const folds = surface ? linesOn(surface, subject.drawing).filter((l) => l.process === 'fold' || l.process === 'score') : [];
+    const folds = surface
+      ? linesOn(surface, subject.drawing).filter((l) => l.process === 'fold' || l.process === 'score')
+      : [];
     if (folds.length === 0) return [];
     return framed(subject).flatMap(({ element, frame }): Report[] => {
       if (!reachesOut(element) || !isUpright(element.placement) || frame.items.length === 0) return [];
@@ -37,7 +39,7 @@ export const foldMeetRule: Rule = {
       });
     });
   },
-}; // prettier-ignore
+};
 
 /** How far an edge lies past a straight fold that runs along it, mm; negative short of it, undefined where neither is near. */
 function beside({ from, to, path }: ProcessLine, rect: Rect, edge: EdgeName): number | undefined {
@@ -47,8 +49,9 @@ function beside({ from, to, path }: ProcessLine, rect: Rect, edge: EdgeName): nu
   if (Math.abs(from[across] - to[across]) > TOUCH) return undefined;
   const [start, size, length] = isUprightEdge ? [rect.x, rect.width, rect.height] : [rect.y, rect.height, rect.width];
   const at = isUprightEdge ? rect.y : rect.x;
-  const shared = Math.min(at + length, Math.max(from[along], to[along])) - Math.max(at, Math.min(from[along], to[along]));
+  const shared =
+    Math.min(at + length, Math.max(from[along], to[along])) - Math.max(at, Math.min(from[along], to[along]));
   if (shared < ALONG * length) return undefined;
   const past = edge === 'left' || edge === 'top' ? from[across] - start : start + size - from[across];
   return Math.abs(past) > TOUCH && Math.abs(past) < MEANT ? past : undefined;
-} // prettier-ignore
+}

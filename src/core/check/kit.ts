@@ -41,7 +41,9 @@ export const kitRule: Rule = {
       const found = frames.get(d.element.id);
       if (!found) return [];
       const about = { severity: 'note', element: d.element.id, where: found.frame.rect } as const;
-      return [{ ...about, message: `The kit of ${kit.name} does not have ${wordsOf(d)}.`, fixes: fixesFor(d, kit, job) }];
+      return [
+        { ...about, message: `The kit of ${kit.name} does not have ${wordsOf(d)}.`, fixes: fixesFor(d, kit, job) },
+      ];
     });
     if (named.length === 0) return laid;
     const more = named.length > SHOWN ? ` and ${named.length - SHOWN} more` : '';
@@ -50,7 +52,7 @@ export const kitRule: Rule = {
     const take: Fix = { label: 'Take the kit’s', change: { kind: 'kit' } };
     return [{ severity: 'warning', element: null, where: drawing.boxes.trim, message, fixes: [take] }, ...laid];
   },
-}; // prettier-ignore
+};
 
 type Laid = Extract<KitDifference, { what: 'colour' | 'family' }>;
 

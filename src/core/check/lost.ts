@@ -26,13 +26,16 @@ export function lostByChange(before: Job, after: Job): readonly Lost[] {
       const now = is.get(side);
       const earlier = was.get(side);
       // What had no side before cannot lose it.
-      if (!now) return earlier ? [{ side, element: element.id, name: nameOf(element), why: `there is no ${side} any more` }] : [];
+      if (!now)
+        return earlier
+          ? [{ side, element: element.id, name: nameOf(element), why: `there is no ${side} any more` }]
+          : [];
       const why = trouble(element, now);
       if (!why || (earlier && trouble(element, earlier))) return [];
       return [{ side, element: element.id, name: nameOf(element), why }];
     }),
   );
-} // prettier-ignore
+}
 
 /** Sides with everything on them placed. What content takes is not measured here: it plays no part in what is lost. */
 const boxesOf = (job: Job, piece: Piece): ReadonlyMap<string, SurfaceBoxes> =>

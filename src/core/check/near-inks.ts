@@ -17,14 +17,24 @@ export const nearInksRule: Rule = {
     return inks.flatMap((one, i) =>
       inks
         .slice(i + 1)
-        .filter((two) => plain(one.name) === plain(two.name) || (one.finish === two.finish && (['c', 'm', 'y', 'k'] as const).every((ink) => Math.abs(one[ink] - two[ink]) <= ALIKE)))
+        .filter(
+          (two) =>
+            plain(one.name) === plain(two.name) ||
+            (one.finish === two.finish &&
+              (['c', 'm', 'y', 'k'] as const).every((ink) => Math.abs(one[ink] - two[ink]) <= ALIKE)),
+        )
         .map((two) => ({
           severity: 'warning' as const,
           element: null,
           where: drawing.boxes.trim,
           message: `“${one.name}” and “${two.name}” are two plates for what looks like one ink.`,
-          fixes: [{ label: `Print both with ${one.name}`, change: { kind: 'merge-inks' as const, from: two.name, into: one.name } }],
+          fixes: [
+            {
+              label: `Print both with ${one.name}`,
+              change: { kind: 'merge-inks' as const, from: two.name, into: one.name },
+            },
+          ],
         })),
     );
   },
-}; // prettier-ignore
+};

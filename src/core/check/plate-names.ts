@@ -19,23 +19,38 @@ export const plateNamesRule: Rule = {
       const name = layer.name.toLowerCase();
       const ink = (job.inks ?? []).find((one) => one.name.toLowerCase() === name);
       if (process.includes(name))
-        reports.push({ severity: 'fault', element: null, where, message: `The layer “${layer.name}” has the name of a process plate: it would be printed. Give it another name in the printer’s record.` });
+        reports.push({
+          severity: 'fault',
+          element: null,
+          where,
+          message: `The layer “${layer.name}” has the name of a process plate: it would be printed. Give it another name in the printer’s record.`,
+        });
       if (ink)
         reports.push({
           severity: 'fault',
           element: null,
           where,
           message: `Artwork is printed in “${ink.name}”, which is the plate of a line or coating.`,
-          fixes: [{ label: `Call the ink “${freeName(subject, ink.name)}”`, change: { kind: 'rename-ink', from: ink.name, to: freeName(subject, ink.name) } }],
+          fixes: [
+            {
+              label: `Call the ink “${freeName(subject, ink.name)}”`,
+              change: { kind: 'rename-ink', from: ink.name, to: freeName(subject, ink.name) },
+            },
+          ],
         });
       const twin = layers.slice(0, i).find((other) => other.name.toLowerCase() === name);
       // A house may want several lines on one plate: then it says so.
       if (twin && !isWanted(subject, twin.purpose, layer.purpose))
-        reports.push({ severity: 'fault', element: null, where, message: `“${layer.name}” is the plate of two purposes: ${twin.purpose} and ${layer.purpose}.` });
+        reports.push({
+          severity: 'fault',
+          element: null,
+          where,
+          message: `“${layer.name}” is the plate of two purposes: ${twin.purpose} and ${layer.purpose}.`,
+        });
     });
     return reports;
   },
-}; // prettier-ignore
+};
 
 type Purpose = ReturnType<typeof finishLayers>[number]['purpose'];
 

@@ -18,6 +18,17 @@ export function stretched(rect: Rect, by: Readonly<Partial<Record<EdgeName, numb
 }
 
 /** A fix that lays an element on a rectangle. */
-export function laidOn(label: string, { drawing }: Subject, element: Reaching, rect: Rect, to: Rect, more: Partial<Reaching> = {}): Fix {
-  return replace(label, { ...element, placement: moveTo(element.placement, to, drawing.boxes, rect), ...more } as Reaching);
-} // prettier-ignore
+export function laidOn(
+  label: string,
+  { drawing }: Subject,
+  element: Reaching,
+  rect: Rect,
+  to: Rect,
+  more: Partial<Reaching> = {},
+): Fix {
+  return replace(label, {
+    ...element,
+    placement: moveTo(element.placement, to, drawing.boxes, rect),
+    ...more,
+  } as Reaching);
+}

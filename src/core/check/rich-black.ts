@@ -24,25 +24,48 @@ export const richBlackRule: Rule = {
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }): Report[] => {
       const leaves = leavesOf(frame.items);
-      const large = leaves.some((leaf) => leaf.kind === 'path' && leaf.fill?.kind === 'process' && isBlackOnly(leaf.fill.build) && !leaf.fill.spots && pathArea(mapPath(leaf.path, leaf.matrix)) > LARGE);
+      const large = leaves.some(
+        (leaf) =>
+          leaf.kind === 'path' &&
+          leaf.fill?.kind === 'process' &&
+          isBlackOnly(leaf.fill.build) &&
+          !leaf.fill.spots &&
+          pathArea(mapPath(leaf.path, leaf.matrix)) > LARGE,
+      );
       const limit = subject.rules.inkLimit.value;
       const rich = withinRecipe(limit);
       const recipe = [rich.c, rich.m, rich.y, rich.k].map((v) => formatNumber(v, 0)).join(' ');
       const reports: Report[] = [];
       if (large && element.kind === 'shape') {
-        const mended = repaint(element, subject.book, (paint) => (paint.kind === 'process' && isBlackOnly(paint) ? asPaint(rich) : paint));
-        reports.push({ severity: 'note', element: element.id, where: frame.bounds, message: 'A large area in black alone prints as a dark grey.', fixes: [replace(`Make it ${recipe}`, mended)] });
+        const mended = repaint(element, subject.book, (paint) =>
+          paint.kind === 'process' && isBlackOnly(paint) ? asPaint(rich) : paint,
+        );
+        reports.push({
+          severity: 'note',
+          element: element.id,
+          where: frame.bounds,
+          message: 'A large area in black alone prints as a dark grey.',
+          fixes: [replace(`Make it ${recipe}`, mended)],
+        });
       }
       const small = leaves.find((leaf) => leaf.kind === 'glyphs' && isRich(leaf.ink) && mmToPt(leaf.size) < SMALL);
       if (small?.kind === 'glyphs' && element.kind === 'text') {
         const mended = mapLooks(element, subject.book, ({ paint, sizePt }) =>
-          sizePt < SMALL && paint.kind === 'process' && paint.k >= 90 && paint.c + paint.m + paint.y > 20 ? { paint: asPaint({ c: 0, m: 0, y: 0, k: 100 }) } : {},
+          sizePt < SMALL && paint.kind === 'process' && paint.k >= 90 && paint.c + paint.m + paint.y > 20
+            ? { paint: asPaint({ c: 0, m: 0, y: 0, k: 100 }) }
+            : {},
         );
-        reports.push({ severity: 'warning', element: element.id, where: frame.bounds, message: `${formatNumber(mmToPt(small.size), 1)} pt type in a black of several inks.`, fixes: [replace('Set it in black alone', mended)] });
+        reports.push({
+          severity: 'warning',
+          element: element.id,
+          where: frame.bounds,
+          message: `${formatNumber(mmToPt(small.size), 1)} pt type in a black of several inks.`,
+          fixes: [replace('Set it in black alone', mended)],
+        });
       }
       return reports;
     }),
-}; // prettier-ignore
+};
 
 /** The recipe, with no more ink than the paper takes. */
 function withinRecipe(limit: number): Build {

@@ -13,7 +13,14 @@ export const slotOpenRule: Rule = {
       ? []
       : framed(subject).flatMap(({ element, frame }): readonly Report[] =>
           hasSlot(element) && element.slot.open
-            ? [{ severity: 'warning', element: element.id, where: frame.rect, message: `Still has the ${WHAT[element.slot.takes]} of the template.` }]
+            ? [
+                {
+                  severity: 'warning',
+                  element: element.id,
+                  where: frame.rect,
+                  message: `Still has the ${WHAT[element.slot.takes]} of the template.`,
+                },
+              ]
             : [],
         ),
-}; // prettier-ignore
+};

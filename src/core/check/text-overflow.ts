@@ -48,6 +48,14 @@ function flowOn(text: ElementOf<'text'>, { piece, side, blank }: Subject): reado
   const ids = new Set(elementsOf(piece).map(({ element }) => element.id));
   const stem = text.id.slice(0, 58);
   while (ids.has(`${stem}-${n}`)) n += 1;
-  const element = { ...text, id: `${stem}-${n}`, after: text.id, paragraphs: [{ runs: [] }], group: null, clipTo: null, fit: null };
+  const element = {
+    ...text,
+    id: `${stem}-${n}`,
+    after: text.id,
+    paragraphs: [{ runs: [] }],
+    group: null,
+    clipTo: null,
+    fit: null,
+  };
   return [{ label: `Flow on: ${next.name}`, change: { kind: 'add', piece: piece.id, side: next.name, element } }];
-} // prettier-ignore
+}

@@ -14,10 +14,12 @@ type Flat = Extract<Ink, { kind: 'process' }>;
 /** The one ink that an element is filled with, opaque. */
 function flatInk(frame: Frame): Flat | undefined {
   const leaves = leavesOf(frame.items);
-  const inks = leaves.map((leaf) => (leaf.kind === 'path' && leaf.opacity === 1 && !leaf.blend && !leaf.stroke ? leaf.fill : undefined));
+  const inks = leaves.map((leaf) =>
+    leaf.kind === 'path' && leaf.opacity === 1 && !leaf.blend && !leaf.stroke ? leaf.fill : undefined,
+  );
   const [only] = inks;
   return inks.length === 1 && only?.kind === 'process' && !only.overprint ? only : undefined;
-} // prettier-ignore
+}
 
 /** Where two inks meet that have no plate in common, the smallest shift shows paper between them. */
 export const trapRule: Rule = {
@@ -28,13 +30,37 @@ export const trapRule: Rule = {
     const all = framed(subject);
     return all.flatMap(({ element, frame }, i): Report[] => {
       const upper = element.kind === 'shape' ? flatInk(frame) : undefined;
-      if (element.kind !== 'shape' || !upper || element.fill?.kind === 'gradient' || !element.fill || totalLaid(upper) < PALE) return [];
-      const beneath = all.slice(0, i).reverse().find((other) => other.frame.items.length > 0 && overlaps(other.frame.ink, frame.ink));
+      if (
+        element.kind !== 'shape' ||
+        !upper ||
+        element.fill?.kind === 'gradient' ||
+        !element.fill ||
+        totalLaid(upper) < PALE
+      )
+        return [];
+      const beneath = all
+        .slice(0, i)
+        .reverse()
+        .find((other) => other.frame.items.length > 0 && overlaps(other.frame.ink, frame.ink));
       const lower = beneath && flatInk(beneath.frame);
       if (!beneath || !lower || totalLaid(lower) < PALE) return [];
       if (platesIn(upper).some((plate) => platesIn(lower).includes(plate))) return [];
       const { fill } = element;
-      const spread = fill.kind === 'paper' ? undefined : { ...element, stroke: { paint: { ...fill, overprint: true }, widthPt: mmToPt(2 * SPREAD), dash: 'solid' as const, whole: true, align: 'centre' as const, cap: 'butt' as const, join: 'round' as const } };
+      const spread =
+        fill.kind === 'paper'
+          ? undefined
+          : {
+              ...element,
+              stroke: {
+                paint: { ...fill, overprint: true },
+                widthPt: mmToPt(2 * SPREAD),
+                dash: 'solid' as const,
+                whole: true,
+                align: 'centre' as const,
+                cap: 'butt' as const,
+                join: 'round' as const,
+              },
+            };
       return [
         {
           severity: 'note',
@@ -46,4 +72,4 @@ export const trapRule: Rule = {
       ];
     });
   },
-}; // prettier-ignore
+};

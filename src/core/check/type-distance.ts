@@ -21,7 +21,9 @@ export const typeDistanceRule: Rule = {
     const least = readableFrom(readingDistance) / subject.blank.scale;
     return framed(subject).flatMap(({ element, frame }) => {
       if (element.kind !== 'text') return [];
-      const sizes = leavesOf(frame.items).flatMap((item) => (item.kind === 'glyphs' && item.glyphs.length > 0 ? [mmToPt(item.size)] : []));
+      const sizes = leavesOf(frame.items).flatMap((item) =>
+        item.kind === 'glyphs' && item.glyphs.length > 0 ? [mmToPt(item.size)] : [],
+      );
       const smallest = Math.min(...sizes);
       if (sizes.length === 0 || smallest >= least - 1e-6) return [];
       return [
@@ -30,9 +32,14 @@ export const typeDistanceRule: Rule = {
           element: element.id,
           where: frame.bounds,
           message: `${formatNumber(smallest, 1)} pt is small from ${formatNumber(readingDistance / 1000, 2)} m; ${formatNumber(least, 1)} pt can be read from there.`,
-          fixes: [replace(`Set it in ${formatNumber(least, 1)} pt`, mapLooks(element, subject.book, (look) => (look.sizePt < least ? { sizePt: least } : {})))],
+          fixes: [
+            replace(
+              `Set it in ${formatNumber(least, 1)} pt`,
+              mapLooks(element, subject.book, (look) => (look.sizePt < least ? { sizePt: least } : {})),
+            ),
+          ],
         },
       ];
     });
-  }, // prettier-ignore
+  },
 };

@@ -26,7 +26,8 @@ export const typeSmallRule: Rule = {
       const tooSmall = leavesOf(frame.items).flatMap((item) => {
         if (item.kind !== 'glyphs' || item.glyphs.length === 0) return [];
         const isFine = isDelicate(item.ink);
-        const least = (isFine ? subject.rules.minReversedTypePt.value : subject.rules.minTypePt.value) / subject.blank.scale;
+        const least =
+          (isFine ? subject.rules.minReversedTypePt.value : subject.rules.minTypePt.value) / subject.blank.scale;
         const sizePt = mmToPt(item.size);
         return sizePt < least - HAIR ? [{ sizePt, least, isFine }] : [];
       });
@@ -39,8 +40,13 @@ export const typeSmallRule: Rule = {
           element: element.id,
           where: frame.bounds,
           message: `${formatNumber(sizePt, 2)} pt type${isFine ? ' reversed or in several inks' : ''}; at least ${formatNumber(least, 2)} pt is wanted.`,
-          fixes: [replace(`Set it in ${formatNumber(least, 2)} pt`, mapLooks(element, subject.book, (look) => (look.sizePt < least ? { sizePt: least } : {})))],
+          fixes: [
+            replace(
+              `Set it in ${formatNumber(least, 2)} pt`,
+              mapLooks(element, subject.book, (look) => (look.sizePt < least ? { sizePt: least } : {})),
+            ),
+          ],
         },
       ];
     }),
-}; // prettier-ignore
+};

@@ -12,9 +12,18 @@ export const whiteOverprintsRule: Rule = {
     framed(subject).flatMap(({ element, frame }) => {
       if (!inksOf(frame).some((ink) => ink.overprint && totalLaid(ink) === 0)) return [];
       const mended = repaint(element, subject.book, (paint) => {
-        if (paint.kind !== 'process' || paint.overprint !== true || paint.c + paint.m + paint.y + paint.k > 0) return paint;
+        if (paint.kind !== 'process' || paint.overprint !== true || paint.c + paint.m + paint.y + paint.k > 0)
+          return paint;
         return { kind: 'paper' };
       });
-      return [{ severity: 'fault', element: element.id, where: frame.bounds, message: 'Its white is told to overprint: it will not be seen.', fixes: [replace('Knock it out', mended)] }];
+      return [
+        {
+          severity: 'fault',
+          element: element.id,
+          where: frame.bounds,
+          message: 'Its white is told to overprint: it will not be seen.',
+          fixes: [replace('Knock it out', mended)],
+        },
+      ];
     }),
-}; // prettier-ignore
+};

@@ -5,13 +5,17 @@ import { deltaE2000, inkLimiter, type Lab } from './index';
 
 /** How builds look on coated paper, by Little CMS’s own command line. */
 function seen(rows: readonly (readonly number[])[]): readonly Lab[] {
-  const out = run('transicc', ['-c0', '-n', '-t1', '-i', 'assets/profiles/coated-fogra39.icc', '-o', '*Lab'], `${rows.map((r) => r.join(' ')).join('\n')}\n`);
+  const out = run(
+    'transicc',
+    ['-c0', '-n', '-t1', '-i', 'assets/profiles/coated-fogra39.icc', '-o', '*Lab'],
+    `${rows.map((r) => r.join(' ')).join('\n')}\n`,
+  );
   return out
     .split('\n')
     .map((text) => text.trim().split(/\s+/).map(Number))
     .filter((r) => r.length >= 3 && r.every(Number.isFinite))
     .map(([L = 0, a = 0, b = 0]) => ({ L, a, b }));
-} // prettier-ignore
+}
 
 const percent = (pixels: Uint8Array): number[][] =>
   Array.from({ length: pixels.length / 4 }, (_, i) => Array.from(pixels.subarray(i * 4, i * 4 + 4), (v) => v / 2.55));
@@ -32,8 +36,10 @@ describe.each([300, 280, 240])('ink held to %d %', (limit) => {
     const [old, made] = [seen(percent(Uint8Array.from(over.flat()))), seen(percent(picked))];
     const differences = old.map((lab, i) => deltaE2000(lab, made[i] ?? { L: 0, a: 0, b: 0 })).sort((a, b) => a - b);
     const mean = differences.reduce((sum, d) => sum + d, 0) / differences.length;
-    console.log(`held to ${limit} %: ${over.length} builds, mean ΔE2000 ${mean.toFixed(2)}, nine in ten under ${(differences[Math.floor(differences.length * 0.9)] ?? 0).toFixed(2)}, worst ${(differences.at(-1) ?? 0).toFixed(2)}`);
+    console.log(
+      `held to ${limit} %: ${over.length} builds, mean ΔE2000 ${mean.toFixed(2)}, nine in ten under ${(differences[Math.floor(differences.length * 0.9)] ?? 0).toFixed(2)}, worst ${(differences.at(-1) ?? 0).toFixed(2)}`,
+    );
     // The most saturated have nothing grey that black could take over.
     expect(mean).toBeLessThan(limit < 280 ? 1.2 : 0.7);
-  }); // prettier-ignore
+  });
 });

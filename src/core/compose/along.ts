@@ -49,8 +49,11 @@ function pointAt(track: Track, where: Mm): { readonly point: Point; readonly ang
   if (!a || !b) return undefined;
   const [from, to] = [track.at[i - 1] ?? 0, track.at[i] ?? 0];
   const t = to > from ? (s - from) / (to - from) : 0;
-  return { point: { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t }, angle: (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI };
-} // prettier-ignore
+  return {
+    point: { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t },
+    angle: (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI,
+  };
+}
 
 /** Where a closed track is highest, or where an open one begins. */
 function topOf(track: Track): Mm {
@@ -71,7 +74,8 @@ export function alongOutline(
   const { along } = element;
   const shape = along && around.shape(along.shape);
   const placed = shape && around.boxes.placed[shape.id];
-  if (!along || !shape || !placed) return { items: [], ink: undefined, notes: [{ kind: 'missing-outline', element: element.id }] };
+  if (!along || !shape || !placed)
+    return { items: [], ink: undefined, notes: [{ kind: 'missing-outline', element: element.id }] };
   const rect = positive(placed);
   const { rotate, shear } = shape.placement;
   const path = mapPath(outlineOf(shape, { rect, reach: rect, matrix: IDENTITY }, around), pose(rect, rotate, shear));
@@ -81,7 +85,10 @@ export function alongOutline(
   const span = line && inkSpan(line, around.type);
   if (!line || !span || forward.length === 0) return { items: [], ink: undefined, notes: [] };
   const start = mmOf(along.start, around.boxes.measures);
-  const from = along.anchor === 'centre' ? topOf(forward) + (forward.isClosed ? 0 : forward.length / 2) + start - (span[0] + span[1]) / 2 : start - span[0];
+  const from =
+    along.anchor === 'centre'
+      ? topOf(forward) + (forward.isClosed ? 0 : forward.length / 2) + start - (span[0] + span[1]) / 2
+      : start - span[0];
   const hidden: string[] = [];
   const items = line.glyphs.flatMap((glyph): readonly Item[] => {
     const middle = from + glyph.x + glyph.advance / 2;
@@ -95,11 +102,15 @@ export function alongOutline(
     const stand: Matrix = [c, s, -s, c, there.point.x, there.point.y];
     return glyphItems(element.id, [{ ...glyph, x: -glyph.advance / 2, y: glyph.y }], stand, around);
   });
-  const ink = union(items.map((item) => {
-    const size = item.kind === 'glyphs' ? item.size : 0;
-    return mappedBounds({ x: -size / 2, y: -size, width: size, height: size * 1.3 }, item.matrix);
-  }));
+  const ink = union(
+    items.map((item) => {
+      const size = item.kind === 'glyphs' ? item.size : 0;
+      return mappedBounds({ x: -size / 2, y: -size, width: size, height: size * 1.3 }, item.matrix);
+    }),
+  );
   const text = [...hidden, ...lines.slice(1).flatMap((l) => l.glyphs.map((g) => g.text))].join('').trim();
-  const notes: Note[] = text ? [{ kind: 'overflow', element: element.id, words: text.split(/\s+/).length, text, needs: rect.height }] : [];
+  const notes: Note[] = text
+    ? [{ kind: 'overflow', element: element.id, words: text.split(/\s+/).length, text, needs: rect.height }]
+    : [];
   return { items, ink: items.length > 0 ? ink : undefined, notes };
-} // prettier-ignore
+}

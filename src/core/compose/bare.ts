@@ -60,7 +60,10 @@ export function crossing(here: Drawing, beside: Drawing): { readonly items: read
 }
 
 /** The drawing with the zones that stay unprinted left bare, where artwork reaches into them. */
-export function withBarePaper(drawing: Drawing, zones: readonly { readonly kind: string; readonly name: string; readonly outline: Path }[]): Drawing {
+export function withBarePaper(
+  drawing: Drawing,
+  zones: readonly { readonly kind: string; readonly name: string; readonly outline: Path }[],
+): Drawing {
   const bare = zones.filter((zone) => {
     const box = pathBounds(zone.outline);
     return zone.kind === 'no-ink' && drawing.frames.some((f) => f.items.length > 0 && overlaps(f.bounds, box));
@@ -68,6 +71,14 @@ export function withBarePaper(drawing: Drawing, zones: readonly { readonly kind:
   const paper = { kind: 'process' as const, build: { c: 0, m: 0, y: 0, k: 0 }, overprint: false };
   return {
     ...drawing,
-    reserved: bare.map((zone): Item => ({ kind: 'path', from: zone.name, opacity: 1, matrix: IDENTITY, path: zone.outline, fill: paper, stroke: null })),
+    reserved: bare.map((zone): Item => ({
+      kind: 'path',
+      from: zone.name,
+      opacity: 1,
+      matrix: IDENTITY,
+      path: zone.outline,
+      fill: paper,
+      stroke: null,
+    })),
   };
-} // prettier-ignore
+}

@@ -70,7 +70,10 @@ test('paint order is the order of the elements, and every item knows where it ca
 
 test('a line at the trim runs out to the bleed at its ends and nowhere else', async () => {
   const [item] = itemsOf(await drawn([line('rule', [0, 50, 148, 0])]));
-  expect(item?.kind === 'path' && item.path).toEqual([['M', -3, 50], ['L', 151, 50]]); // prettier-ignore
+  expect(item?.kind === 'path' && item.path).toEqual([
+    ['M', -3, 50],
+    ['L', 151, 50],
+  ]);
 });
 
 test('the ink of type is measured, not its frame', async () => {

@@ -9,7 +9,10 @@ import { textSize } from './text';
 import type { Surroundings } from './surroundings';
 
 /** Width and height that content has by itself, mm; undefined where it has none. */
-function natural(element: Element, around: Surroundings): { readonly width: number; readonly height: number } | undefined {
+function natural(
+  element: Element,
+  around: Surroundings,
+): { readonly width: number; readonly height: number } | undefined {
   switch (element.kind) {
     case 'picture': {
       const asset = pictureAsset(around.assets, element.picture);
@@ -28,7 +31,7 @@ function natural(element: Element, around: Surroundings): { readonly width: numb
     case 'printable':
       return undefined;
   }
-} // prettier-ignore
+}
 
 /** Columns and rows that content lays into its own box. */
 function tracksIn(element: Element, rect: Rect, around: Surroundings): NamedTracks | undefined {

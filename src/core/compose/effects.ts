@@ -19,7 +19,10 @@ const GONE = 3;
 const sigmaOf = (blur: number): number => blur / 2;
 
 /** The items with their effects, lowest first, and the box around everything. */
-export function withEffects(effects: readonly Effect[], lit: Lit): { readonly items: readonly Item[]; readonly bounds: Rect } {
+export function withEffects(
+  effects: readonly Effect[],
+  lit: Lit,
+): { readonly items: readonly Item[]; readonly bounds: Rect } {
   let body = lit.items;
   let silhouette = lit.items;
   const beneath: Item[] = [];
@@ -56,13 +59,14 @@ export function withEffects(effects: readonly Effect[], lit: Lit): { readonly it
       case 'soft-edge': {
         const blur = sigmaOf(mm(effect.blur));
         // Drawn in by two standard deviations, so that it has faded out at its edge.
-        if (blur > 0) body = [masked(lit.from, body, { of: silhouette, grow: -2 * blur, blur, region: around(widest) })];
+        if (blur > 0)
+          body = [masked(lit.from, body, { of: silhouette, grow: -2 * blur, blur, region: around(widest) })];
         break;
       }
     }
   }
   return { items: [...beneath, ...body], bounds };
-} // prettier-ignore
+}
 
 interface Cast {
   readonly dx: number;
@@ -79,14 +83,28 @@ const castOf = (effect: EffectOf<'shadow' | 'glow'>, measures: Measures): Cast =
 });
 
 /** The silhouette in one ink, moved, grown and blurred. */
-function castItem(effect: EffectOf<'shadow' | 'glow'>, cast: Cast, of: readonly Item[], region: Rect, { from, colour }: Lit): GroupItem {
+function castItem(
+  effect: EffectOf<'shadow' | 'glow'>,
+  cast: Cast,
+  of: readonly Item[],
+  region: Rect,
+  { from, colour }: Lit,
+): GroupItem {
   const ink = solidInk(effect.paint, colour);
   const matrix = translation(cast.dx, cast.dy);
   const blend = effect.blend === 'normal' ? {} : { blend: effect.blend };
   const common = { kind: 'group' as const, from, opacity: effect.opacity, matrix, region, ...blend };
-  const area: Item = { kind: 'path', from, opacity: 1, matrix: IDENTITY, path: rectPath(region), fill: ink, stroke: null };
+  const area: Item = {
+    kind: 'path',
+    from,
+    opacity: 1,
+    matrix: IDENTITY,
+    path: rectPath(region),
+    fill: ink,
+    stroke: null,
+  };
   return { ...common, items: [area], mask: { of: silhouettes(of), grow: cast.grow, blur: cast.blur, region } };
-} // prettier-ignore
+}
 
 const masked = (from: string, items: readonly Item[], mask: SoftMask): GroupItem => ({
   kind: 'group',
@@ -100,14 +118,29 @@ const masked = (from: string, items: readonly Item[], mask: SoftMask): GroupItem
 
 /** An item seen through its own blurred silhouette; a picture’s pixels are blurred too. */
 function blurred(item: Item, blur: number, region: Rect): readonly Item[] {
-  const through = (items: readonly Item[], of: readonly Item[]) => masked(item.from, items, { of, grow: 0, blur, region });
-  const area = (ink: Ink): Item => ({ kind: 'path', from: item.from, opacity: item.opacity, matrix: IDENTITY, path: rectPath(region), fill: ink, stroke: null });
+  const through = (items: readonly Item[], of: readonly Item[]) =>
+    masked(item.from, items, { of, grow: 0, blur, region });
+  const area = (ink: Ink): Item => ({
+    kind: 'path',
+    from: item.from,
+    opacity: item.opacity,
+    matrix: IDENTITY,
+    path: rectPath(region),
+    fill: ink,
+    stroke: null,
+  });
   switch (item.kind) {
     case 'path': {
       const { fill, stroke } = item;
       return [
         // A gradient goes on under the blur: it is drawn where it was, over a wider box.
-        ...(fill ? [through(fill.kind === 'gradient' ? [{ ...item, path: rectPath(region), stroke: null }] : [area(fill)], [{ ...item, stroke: null }])] : []),
+        ...(fill
+          ? [
+              through(fill.kind === 'gradient' ? [{ ...item, path: rectPath(region), stroke: null }] : [area(fill)], [
+                { ...item, stroke: null },
+              ]),
+            ]
+          : []),
         ...(stroke ? [through([area(stroke.ink)], [{ ...item, fill: null }])] : []),
       ];
     }
@@ -120,7 +153,7 @@ function blurred(item: Item, blur: number, region: Rect): readonly Item[] {
     case 'group':
       return [{ ...item, items: item.items.flatMap((inner) => blurred(inner, blur, region)) }];
   }
-} // prettier-ignore
+}
 
 /** A band around items: themselves in one ink, with a stroke of twice the width. */
 function outlined(
@@ -139,12 +172,17 @@ function outlined(
 }
 
 /** Laid on as one, with an opacity and a way of mixing; a single plain item carries them itself. */
-export function together(items: readonly Item[], look: Pick<GroupItem, 'from' | 'opacity' | 'blend'>, region: Rect): readonly Item[] {
+export function together(
+  items: readonly Item[],
+  look: Pick<GroupItem, 'from' | 'opacity' | 'blend'>,
+  region: Rect,
+): readonly Item[] {
   if (look.opacity >= 1 && !look.blend) return items;
   const [only] = items;
-  if (items.length === 1 && only && isPlain(only)) return [{ ...only, opacity: only.opacity * look.opacity, ...(look.blend && { blend: look.blend }) }];
+  if (items.length === 1 && only && isPlain(only))
+    return [{ ...only, opacity: only.opacity * look.opacity, ...(look.blend && { blend: look.blend }) }];
   return items.length === 0 ? [] : [{ kind: 'group', matrix: IDENTITY, region, items, ...look }];
-} // prettier-ignore
+}
 
 /** Filled or stroked but not both: nothing of it shows through itself. */
 const isPlain = (item: Item): item is Leaf =>

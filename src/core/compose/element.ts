@@ -93,11 +93,17 @@ function wholeOf(element: Element, setting: Setting, around: Surroundings): Whol
   const body = bodyOf(element, setting, around);
   const ink = mappedBounds(body.ink, setting.matrix);
   const { colour, boxes } = around;
-  const lit = withEffects(element.effects, { from: element.id, items: body.items, bounds: ink, measures: boxes.measures, colour });
+  const lit = withEffects(element.effects, {
+    from: element.id,
+    items: body.items,
+    bounds: ink,
+    measures: boxes.measures,
+    colour,
+  });
   const blend = element.blend === 'normal' ? {} : { blend: element.blend };
   const items = together(lit.items, { from: element.id, opacity: element.opacity, ...blend }, lit.bounds);
   return { body, items, ink, bounds: element.effects.length > 0 ? lit.bounds : ink };
-} // prettier-ignore
+}
 
 function bodyOf(element: Element, setting: Setting, around: Surroundings): Body {
   switch (element.kind) {

@@ -15,7 +15,7 @@ function headOn(elements: readonly Element[], style: string): string | undefined
     return found.map(wordsOf).join(' ').replace(/\s+/g, ' ').trim();
   }
   return undefined;
-} // prettier-ignore
+}
 
 /**
  * What each side fills in. A page without a heading of its own repeats the last one before it.
@@ -38,7 +38,8 @@ export function fieldValues(piece: Piece, sides: readonly SideName[]): (side: Si
     const isBase = baseOfSide(side) !== undefined;
     const n = pageNumberOf(side);
     const number = n === undefined ? undefined : n - 1 + first;
-    const written = (style: '1' | 'i' | 'I' | 'a' | 'A') => (number === undefined ? (isBase ? '#' : '') : writeNumber(number, style));
+    const written = (style: '1' | 'i' | 'I' | 'a' | 'A') =>
+      number === undefined ? (isBase ? '#' : '') : writeNumber(number, style);
     return {
       page: written('1'),
       'page-i': written('i'),
@@ -52,4 +53,4 @@ export function fieldValues(piece: Piece, sides: readonly SideName[]): (side: Si
       },
     };
   };
-} // prettier-ignore
+}

@@ -9,7 +9,13 @@ const drawn = async (front: readonly Element[], list: readonly Finishing[], more
   if (!side) throw new Error('no side');
   return side.drawing;
 };
-const coat = (of: Extract<Finishing, { does: 'coat' }>['of'], spread = 0): Finishing => ({ does: 'coat', id: 'c', coating: 'uv', of, spread }); // prettier-ignore
+const coat = (of: Extract<Finishing, { does: 'coat' }>['of'], spread = 0): Finishing => ({
+  does: 'coat',
+  id: 'c',
+  coating: 'uv',
+  of,
+  spread,
+});
 const MOON = shape('moon', [40, 60, 50, 50], { form: 'ellipse' });
 
 describe('coated areas', () => {
@@ -51,20 +57,32 @@ describe('coated areas', () => {
   });
 
   test('an element that is not printed is followed all the same', async () => {
-    const { coats, frames } = await drawn([{ ...MOON, unprinted: true }], [coat({ from: 'elements', elements: ['moon'] })]);
+    const { coats, frames } = await drawn(
+      [{ ...MOON, unprinted: true }],
+      [coat({ from: 'elements', elements: ['moon'] })],
+    );
     expect(frames[0]?.items).toEqual([]);
     expect(pathArea(coats[0]?.path ?? []) / (Math.PI * 625)).toBeCloseTo(1, 3);
-  }); // prettier-ignore
+  });
 
   test('shapes of a picture that is not there are said to be lost', async () => {
-    const { coats, notes } = await drawn([], [coat({ from: 'picture', element: 'gone', by: 'ground', threshold: 12, shapes: 'M0 0L1 0L1 1Z' })]); // prettier-ignore
+    const { coats, notes } = await drawn(
+      [],
+      [coat({ from: 'picture', element: 'gone', by: 'ground', threshold: 12, shapes: 'M0 0L1 0L1 1Z' })],
+    );
     expect(coats).toEqual([]);
     expect(notes).toMatchObject([{ kind: 'finish-lost', finishing: 'c' }]);
   });
 });
 
 describe('process lines', () => {
-  const line = (course: Extract<Finishing, { does: 'line' }>['course'], past = 0): Finishing => ({ does: 'line', id: 'l', process: 'perforation', course, past }); // prettier-ignore
+  const line = (course: Extract<Finishing, { does: 'line' }>['course'], past = 0): Finishing => ({
+    does: 'line',
+    id: 'l',
+    process: 'perforation',
+    course,
+    past,
+  });
   const trim = { box: 'trim' } as const;
 
   test('at a value from either edge, past both ends', async () => {

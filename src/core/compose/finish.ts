@@ -83,7 +83,8 @@ function coatOutline({ of, spread }: FinishingOf<'coat'>, frames: readonly Frame
   const by = mmOf(spread, around.boxes.measures);
   const grown = (outline: Outline | string): Outline | string => {
     if (typeof outline === 'string') return outline;
-    const path = by === 0 ? outline.path : offsetPath(outline.rule === 'nonzero' ? outline.path : unionOf([outline]), by);
+    const path =
+      by === 0 ? outline.path : offsetPath(outline.rule === 'nonzero' ? outline.path : unionOf([outline]), by);
     return path.length > 0 ? { path, rule: by === 0 ? outline.rule : 'nonzero' } : 'nothing is left of it';
   };
   switch (of.from) {
@@ -97,13 +98,18 @@ function coatOutline({ of, spread }: FinishingOf<'coat'>, frames: readonly Frame
       return leaves.length > 0 ? grown(outlineOf(leaves, around)) : 'nothing has that colour';
     }
     case 'artwork':
-      return grown(outlineOf(frames.flatMap((f) => f.items), around));
+      return grown(
+        outlineOf(
+          frames.flatMap((f) => f.items),
+          around,
+        ),
+      );
     case 'side':
       return grown({ path: rectPath(around.boxes.bleed), rule: 'nonzero' });
     case 'drawing':
       return grown({ path: pathFrom(of.path), rule: 'evenodd' });
   }
-} // prettier-ignore
+}
 
 /** What elements lay down, or would. */
 const itemsNamed = (ids: readonly string[], frames: readonly Frame[]): readonly Item[] =>
@@ -152,36 +158,54 @@ function plainAreas(leaf: Leaf, fonts: Around['fonts']): readonly Outline[] {
     case 'path': {
       const { stroke, matrix } = leaf;
       const filled: Outline[] = leaf.fill ? [{ path: mapPath(leaf.path, matrix), rule: leaf.rule ?? 'nonzero' }] : [];
-      return stroke ? [...filled, { path: mapPath(bandOf(leaf.path, stroke.width, stroke.cap), matrix), rule: 'nonzero' }] : filled;
+      return stroke
+        ? [...filled, { path: mapPath(bandOf(leaf.path, stroke.width, stroke.cap), matrix), rule: 'nonzero' }]
+        : filled;
     }
     case 'glyphs': {
       const font = fonts.file(leaf.font);
       if (!font) return [];
       const k = leaf.size / font.unitsPerEm;
-      return leaf.glyphs.map((g) => ({ path: mapPath(font.outline(g.gid), multiply(leaf.matrix, [k, 0, 0, -k, g.x, g.y])), rule: 'nonzero' }));
+      return leaf.glyphs.map((g) => ({
+        path: mapPath(font.outline(g.gid), multiply(leaf.matrix, [k, 0, 0, -k, g.x, g.y])),
+        rule: 'nonzero',
+      }));
     }
     case 'picture':
       return [{ path: mapPath(rectPath(leaf.frame), leaf.matrix), rule: 'nonzero' }];
     case 'page':
       return [{ path: mapPath(rectPath(leaf.image), leaf.matrix), rule: 'nonzero' }];
   }
-} // prettier-ignore
+}
 
 /** The shapes traced in a picture, where it lies now, as far as its frame shows them. */
-function tracedOutline({ element, shapes }: Extract<FinishingOf<'coat'>['of'], { from: 'picture' }>, frames: readonly Frame[]): Outline | string {
+function tracedOutline(
+  { element, shapes }: Extract<FinishingOf<'coat'>['of'], { from: 'picture' }>,
+  frames: readonly Frame[],
+): Outline | string {
   const picture = leavesOf(itemsNamed([element], frames)).find((leaf) => leaf.kind === 'picture');
   if (picture?.kind !== 'picture') return 'its picture is not there';
   const { image, frame, content, matrix } = picture;
   const set: Matrix = [image.width, 0, 0, image.height, image.x, image.y];
   const whole = mapPath(pathFrom(shapes), content ? multiply(content, set) : set);
   const within = pathBounds(whole);
-  const isShown = within.x >= frame.x && within.y >= frame.y && within.x + within.width <= frame.x + frame.width && within.y + within.height <= frame.y + frame.height;
+  const isShown =
+    within.x >= frame.x &&
+    within.y >= frame.y &&
+    within.x + within.width <= frame.x + frame.width &&
+    within.y + within.height <= frame.y + frame.height;
   const path = isShown ? whole : intersectionPath(unionOf([{ path: whole, rule: 'evenodd' }]), rectPath(frame));
-  return path.length > 0 ? { path: mapPath(path, matrix), rule: isShown ? 'evenodd' : 'nonzero' } : 'none of its shapes is seen';
-} // prettier-ignore
+  return path.length > 0
+    ? { path: mapPath(path, matrix), rule: isShown ? 'evenodd' : 'nonzero' }
+    : 'none of its shapes is seen';
+}
 
 /** @returns in words why there is none */
-function linesOf({ id, process, course, past }: FinishingOf<'line'>, frames: readonly Frame[], around: Around): readonly DrawnLine[] | string {
+function linesOf(
+  { id, process, course, past }: FinishingOf<'line'>,
+  frames: readonly Frame[],
+  around: Around,
+): readonly DrawnLine[] | string {
   switch (course.course) {
     case 'straight':
     case 'divide': {
@@ -192,8 +216,11 @@ function linesOf({ id, process, course, past }: FinishingOf<'line'>, frames: rea
     case 'outline': {
       const items = itemsNamed(course.elements, frames);
       const by = mmOf(course.offset, around.boxes.measures);
-      const open = leavesOf(items).flatMap((leaf) => (leaf.kind === 'path' && !leaf.fill ? [mapPath(leaf.path, leaf.matrix)] : []));
-      if (by === 0 && open.length > 0 && open.length === leavesOf(items).length) return open.flatMap((path) => asLines(id, process, path));
+      const open = leavesOf(items).flatMap((leaf) =>
+        leaf.kind === 'path' && !leaf.fill ? [mapPath(leaf.path, leaf.matrix)] : [],
+      );
+      if (by === 0 && open.length > 0 && open.length === leavesOf(items).length)
+        return open.flatMap((path) => asLines(id, process, path));
       const outline = outlineOf(items, around);
       if (typeof outline === 'string') return outline;
       const path = by === 0 ? outline.path : offsetPath(unionOf([outline]), by);
@@ -202,7 +229,7 @@ function linesOf({ id, process, course, past }: FinishingOf<'line'>, frames: rea
     case 'drawing':
       return asLines(id, process, pathFrom(course.path));
   }
-} // prettier-ignore
+}
 
 type Straight = Extract<Course, { course: 'straight' | 'divide' }>;
 
@@ -215,11 +242,16 @@ function placesOf(course: Straight, box: Rect, { boxes }: Pick<Around, 'boxes'>)
   return [at < 0 ? start + size + at : start + at];
 }
 
-function across(box: Rect, way: Straight['way'], at: number, past: number): { readonly from: Point; readonly to: Point } {
+function across(
+  box: Rect,
+  way: Straight['way'],
+  at: number,
+  past: number,
+): { readonly from: Point; readonly to: Point } {
   return way === 'upright'
     ? { from: { x: at, y: box.y - past }, to: { x: at, y: box.y + box.height + past } }
     : { from: { x: box.x - past, y: at }, to: { x: box.x + box.width + past, y: at } };
-} // prettier-ignore
+}
 
 /** Each part of a path as a line of its own; its ends are told, for ticks and fields. */
 const asLines = (id: string, process: DrawnLine['process'], path: Path): readonly DrawnLine[] =>

@@ -34,7 +34,12 @@ function runsIn(glyphs: readonly LineGlyph[]): readonly Run[] {
  * Glyphs of one font, size and ink together, in reading order, so that text copies as it was typed.
  * @param matrix sets down the point that the glyphs count from
  */
-export const glyphItems = (from: string, glyphs: readonly LineGlyph[], matrix: Matrix, around: Surroundings): readonly Item[] =>
+export const glyphItems = (
+  from: string,
+  glyphs: readonly LineGlyph[],
+  matrix: Matrix,
+  around: Surroundings,
+): readonly Item[] =>
   runsIn(glyphs).map(({ first, glyphs: run }): Item => ({
     kind: 'glyphs',
     from,
@@ -44,4 +49,4 @@ export const glyphItems = (from: string, glyphs: readonly LineGlyph[], matrix: M
     size: first.size,
     ink: fineInkOf(first.look.paint, around.colour),
     glyphs: run,
-  })); // prettier-ignore
+  }));

@@ -45,8 +45,10 @@ export function paintBook(colour: ColourEngine, { inks, swatches }: Pick<Job, 'i
 export function paintOfInk({ from, build, spots, overprint }: ProcessInk): SolidPaint {
   const laid = overprint ? { overprint } : {};
   if (from) return { kind: 'rgb', ...from };
-  return spots ? { kind: 'spot', ...build, spots: spots.map(({ name, tint }) => ({ ink: name, tint })), ...laid } : { kind: 'process', ...build, ...laid };
-} // prettier-ignore
+  return spots
+    ? { kind: 'spot', ...build, spots: spots.map(({ name, tint }) => ({ ink: name, tint })), ...laid }
+    : { kind: 'process', ...build, ...laid };
+}
 
 const BLACK_INK: ProcessInk = { kind: 'process', build: { ...NO_INK, k: 100 }, overprint: false };
 

@@ -9,11 +9,16 @@ import type { Ground } from './surroundings';
 export const BOLD = 700;
 
 /** The face that words of a printable are set in, or the one that stands in for it. */
-export function faceOfWords(element: PrintableElement, name: FaceName, bold: boolean, { fonts }: Pick<Ground, 'fonts'>): { readonly face: Face | undefined; readonly isFound: boolean } {
+export function faceOfWords(
+  element: PrintableElement,
+  name: FaceName,
+  bold: boolean,
+  { fonts }: Pick<Ground, 'fonts'>,
+): { readonly face: Face | undefined; readonly isFound: boolean } {
   const { family, weight } = element.type[name];
   const found = fonts.find(family, bold ? Math.max(BOLD, weight) : weight, false);
   return { face: found ?? fonts.fallback(), isFound: found !== undefined };
-} // prettier-ignore
+}
 
 /** Words on one line, shaped at a size. */
 export const shapedWords = (text: string, face: Face, size: Mm, language: string): readonly SetGlyph[] =>
@@ -27,10 +32,13 @@ function heights(face: Face): Omit<Lettering, 'width'> {
     const font = face.files.find((f) => f.has(letter.codePointAt(0) ?? 0)) ?? face.files[0];
     const gid = font?.shape(letter, 'en', [])[0]?.gid;
     const extents = gid === undefined ? undefined : font?.extents(gid);
-    return { yMax: (extents?.yMax ?? 0) / (font?.unitsPerEm ?? 1), yMin: (extents?.yMin ?? 0) / (font?.unitsPerEm ?? 1) };
+    return {
+      yMax: (extents?.yMax ?? 0) / (font?.unitsPerEm ?? 1),
+      yMin: (extents?.yMin ?? 0) / (font?.unitsPerEm ?? 1),
+    };
   };
   return { xHeight: box('x').yMax, capHeight: box('H').yMax, ascender: box('l').yMax, descender: -box('p').yMin };
-} // prettier-ignore
+}
 
 const known = new WeakMap<Face, Omit<Lettering, 'width'>>();
 
@@ -51,12 +59,22 @@ export function letteringOf(face: Face | undefined, language: string): Lettering
 }
 
 /** The box of a text frame, from where its words hang, in which one line stands on the baseline: as frames are filled. */
-export function frameOfLine({ text, size, align }: Pick<Words, 'text' | 'size' | 'align'>, face: Face, language: string): Rect {
+export function frameOfLine(
+  { text, size, align }: Pick<Words, 'text' | 'size' | 'align'>,
+  face: Face,
+  language: string,
+): Rect {
   const width = advanceOf(shapedWords(text, face, size, language));
-  const share = (of: (font: Face['files'][number]) => number) => Math.max(...face.files.map((f) => of(f) / f.unitsPerEm)) * size;
+  const share = (of: (font: Face['files'][number]) => number) =>
+    Math.max(...face.files.map((f) => of(f) / f.unitsPerEm)) * size;
   const [up, down] = [share((f) => f.ascender), share((f) => -f.descender)];
   const left = align === 'left' ? 0 : align === 'right' ? -width : -width / 2;
   // A hundredth wider than its words, or rounding breaks the line.
   const spare = 0.01;
-  return { x: left - (align === 'left' ? 0 : align === 'right' ? spare : spare / 2), y: -up, width: width + spare, height: up + down + spare };
-} // prettier-ignore
+  return {
+    x: left - (align === 'left' ? 0 : align === 'right' ? spare : spare / 2),
+    y: -up,
+    width: width + spare,
+    height: up + down + spare,
+  };
+}

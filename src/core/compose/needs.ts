@@ -13,7 +13,9 @@ export interface FaceNeed {
 export const SLUG_FACE: FaceNeed = { family: FALLBACK_FAMILY, weight: 400, italic: false };
 
 /** The looks of everything that is set in a job, of its styles too: a style in hand is to be seen at once. */
-function looksIn(job: Job): readonly { readonly look: CharacterLook; readonly language: string; readonly isHyphenated: boolean }[] {
+function looksIn(
+  job: Job,
+): readonly { readonly look: CharacterLook; readonly language: string; readonly isHyphenated: boolean }[] {
   const book = styleBook(job);
   const found = job.pieces.flatMap((piece) =>
     elementsOf(piece).flatMap(({ element }) => {
@@ -32,12 +34,20 @@ function looksIn(job: Job): readonly { readonly look: CharacterLook; readonly la
       if (element.kind !== 'printable') return [];
       const { text, title } = element.type;
       const bold = { ...text, weight: Math.max(BOLD, text.weight) };
-      return [text, bold, title].map((face) => ({ look: { ...USUAL_LOOK, ...face }, language: job.language, isHyphenated: false }));
+      return [text, bold, title].map((face) => ({
+        look: { ...USUAL_LOOK, ...face },
+        language: job.language,
+        isHyphenated: false,
+      }));
     }),
   );
-  const styles = job.styles.map(({ id }) => ({ look: book.style(id), language: job.language, isHyphenated: book.style(id).hyphenate }));
+  const styles = job.styles.map(({ id }) => ({
+    look: book.style(id),
+    language: job.language,
+    isHyphenated: book.style(id).hyphenate,
+  }));
   return [...found, ...printed, ...styles];
-} // prettier-ignore
+}
 
 /** The faces a job’s text asks for, and the one that stands in. */
 export function facesNeeded(job: Job): readonly FaceNeed[] {

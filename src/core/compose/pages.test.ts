@@ -40,34 +40,63 @@ const drawnOf = async (job: Job) => {
 const styled = (style: string, text: string): Paragraph => ({ style, runs: text === '' ? [] : [{ text }] });
 
 test('page numbers in every style, counted from the first page’s number; a cover has none', async () => {
-  const line = [FIELDS.page, FIELDS['page-i'], FIELDS['page-I'], FIELDS['page-a'], FIELDS['page-A'], FIELDS.pages].join('/');
+  const line = [FIELDS.page, FIELDS['page-i'], FIELDS['page-I'], FIELDS['page-a'], FIELDS['page-A'], FIELDS.pages].join(
+    '/',
+  );
   const numbered = laid(book(), (p) =>
-    ['page 1', 'page 4', 'page 14', 'cover outside'].reduce<Piece>((q, side, i) => withSide(q, side, [words(`t${i}`, line, [5, 5, 90, 10])]), { ...p, numbering: { first: 3, heads: null } }),
+    ['page 1', 'page 4', 'page 14', 'cover outside'].reduce<Piece>(
+      (q, side, i) => withSide(q, side, [words(`t${i}`, line, [5, 5, 90, 10])]),
+      { ...p, numbering: { first: 3, heads: null } },
+    ),
   );
   const on = await drawnOf(numbered);
   expect(textOn(on('page 1'), 't0')).toBe('3/iii/III/c/C/32');
   expect(textOn(on('page 4'), 't1')).toBe('6/vi/VI/f/F/32');
   expect(textOn(on('page 14'), 't2')).toBe('16/xvi/XVI/p/P/32');
   expect(textOn(on('cover outside'), 't3')).toBe('/////32');
-}); // prettier-ignore
+});
 
 test('a running head repeats the heading of its page, or the last before it; one set in two paragraphs is one', async () => {
   const job = laid(book(), (p) => {
-    const heading = (id: string, paragraphs: readonly Paragraph[]) => ({ ...words(id, '', [5, 30, 90, 60]), paragraphs } as Element);
+    const heading = (id: string, paragraphs: readonly Paragraph[]) =>
+      ({ ...words(id, '', [5, 30, 90, 60]), paragraphs }) as Element;
     const heads = { ...p, numbering: { first: 1, heads: 'heading' } };
-    const filled = withSide(withSide(heads, 'page 2', [heading('a', [styled('heading', 'First'), styled('heading', 'light'), styled('body', 'Text')])]), 'page 4', [heading('b', [styled('body', 'Text'), styled('heading', 'Ring')])]);
-    return ['page 1', 'page 2', 'page 3', 'page 4', 'page 9'].reduce<Piece>((q, side, i) => withSide(q, side, [...elementsOn(q, side), words(`h${i}`, `${FIELDS.head}.`, [5, 5, 90, 10])]), filled);
+    const filled = withSide(
+      withSide(heads, 'page 2', [
+        heading('a', [styled('heading', 'First'), styled('heading', 'light'), styled('body', 'Text')]),
+      ]),
+      'page 4',
+      [heading('b', [styled('body', 'Text'), styled('heading', 'Ring')])],
+    );
+    return ['page 1', 'page 2', 'page 3', 'page 4', 'page 9'].reduce<Piece>(
+      (q, side, i) => withSide(q, side, [...elementsOn(q, side), words(`h${i}`, `${FIELDS.head}.`, [5, 5, 90, 10])]),
+      filled,
+    );
   });
   const on = await drawnOf(job);
-  expect(['page 1', 'page 2', 'page 3', 'page 4', 'page 9'].map((side, i) => textOn(on(side), `h${i}`))).toEqual(['.', 'First light.', 'First light.', 'Ring.', 'Ring.']);
-}); // prettier-ignore
+  expect(['page 1', 'page 2', 'page 3', 'page 4', 'page 9'].map((side, i) => textOn(on(side), `h${i}`))).toEqual([
+    '.',
+    'First light.',
+    'First light.',
+    'Ring.',
+    'Ring.',
+  ]);
+});
 
 const across = (id: string, x: ElementInput['placement']['x']): Element =>
-  Element.parse({ kind: 'shape', id, placement: { against: { box: 'spread' }, x, y: { start: 0, size: 40 } }, shape: { form: 'rectangle' }, fill: { kind: 'process', c: 80, m: 0, y: 0, k: 0 } }); // prettier-ignore
+  Element.parse({
+    kind: 'shape',
+    id,
+    placement: { against: { box: 'spread' }, x, y: { start: 0, size: 40 } },
+    shape: { form: 'rectangle' },
+    fill: { kind: 'process', c: 80, m: 0, y: 0, k: 0 },
+  });
 
 describe('across the spine', () => {
   const boundsOf = (drawing: Drawing | undefined) =>
-    leavesOf(drawing ? itemsOf(drawing) : []).flatMap((i) => (i.kind === 'path' ? [mappedBounds(pathBounds(i.path), i.matrix)] : [])); // prettier-ignore
+    leavesOf(drawing ? itemsOf(drawing) : []).flatMap((i) =>
+      i.kind === 'path' ? [mappedBounds(pathBounds(i.path), i.matrix)] : [],
+    );
 
   test('what is held against both pages is on both, joined at the spine, with its bleed at both outer edges', async () => {
     const on = await drawnOf(laid(book(), (p) => withSide(p, 'page 4', [across('a', { start: 0, end: 0 })])));
@@ -81,7 +110,13 @@ describe('across the spine', () => {
   });
 
   test('from the right-hand page too; what ends at the spine stays on its page', async () => {
-    const on = await drawnOf(laid(book(), (p) => withSide(withSide(p, 'page 5', [across('a', { end: 20, size: 120 })]), 'page 7', [across('b', { end: 0, size: 100 })]))); // prettier-ignore
+    const on = await drawnOf(
+      laid(book(), (p) =>
+        withSide(withSide(p, 'page 5', [across('a', { end: 20, size: 120 })]), 'page 7', [
+          across('b', { end: 0, size: 100 }),
+        ]),
+      ),
+    );
     // 120 mm wide, 20 mm from the right: from 40 mm left of the spine.
     expect(boundsOf(on('page 5'))[0]).toMatchObject({ x: -40, width: 120 });
     expect(boundsOf(on('page 4'))[0]).toMatchObject({ x: 60, width: 120 });
@@ -99,22 +134,39 @@ describe('across the spine', () => {
     const bleed = { x: -2, y: -3, width: 107, height: 156 };
     const spread = { x: 0, y: 0, width: 200, height: 150 };
     // Bound at its right: outside, at the left, it bleeds 2 mm, and so does the page beside it at its right.
-    expect(bleedOut({ x: 50, y: 10, width: 150, height: 20 }, true, { trim, bleed, spread })).toEqual({ top: 0, right: 2, bottom: 0, left: 0 }); // prettier-ignore
-    expect(bleedOut({ x: 0, y: 0, width: 100, height: 20 }, true, { trim, bleed, spread })).toEqual({ top: 3, right: 5, bottom: 0, left: 2 }); // prettier-ignore
+    expect(bleedOut({ x: 50, y: 10, width: 150, height: 20 }, true, { trim, bleed, spread })).toEqual({
+      top: 0,
+      right: 2,
+      bottom: 0,
+      left: 0,
+    });
+    expect(bleedOut({ x: 0, y: 0, width: 100, height: 20 }, true, { trim, bleed, spread })).toEqual({
+      top: 3,
+      right: 5,
+      bottom: 0,
+      left: 2,
+    });
   });
 });
 
 describe('drawing what is asked for', () => {
   const composed = async () => {
     const job = laid(book(), (p) => {
-      const based = withSide({ ...p, bases: [{ id: 'b', name: 'Base', base: null, without: [], facts: {}, mirrored: true, elements: [] }] }, sideOfBase('b'), [words('head', 'Quillrook', [5, 5, 60, 10])]); // prettier-ignore
+      const based = withSide(
+        { ...p, bases: [{ id: 'b', name: 'Base', base: null, without: [], facts: {}, mirrored: true, elements: [] }] },
+        sideOfBase('b'),
+        [words('head', 'Quillrook', [5, 5, 60, 10])],
+      );
       let n = 0;
       const following = withBase(based, ['page 2', 'page 3', 'page 4'], 'b', () => `key${(n += 1)}`);
-      return withSide(withSide(following, 'page 7', [box('own', [10, 10, 20, 20])]), 'page 4', [...elementsOn(following, 'page 4'), across('a', { start: 0, end: 0 })]); // prettier-ignore
+      return withSide(withSide(following, 'page 7', [box('own', [10, 10, 20, 20])]), 'page 4', [
+        ...elementsOn(following, 'page 4'),
+        across('a', { start: 0, end: 0 }),
+      ]);
     });
     const desk = await openDesk(job, inMemory());
     const piece = pieceOf(job);
-    const composer = createComposer(groundOf(job, 300, desk.resources)); // prettier-ignore
+    const composer = createComposer(groundOf(job, 300, desk.resources));
     return { piece, composer, surfaces: surfacesToLay(blankOf(job, piece), piece) };
   };
 
@@ -130,7 +182,11 @@ describe('drawing what is asked for', () => {
   test('a layout changed is drawn anew on the pages that follow it, and on no other', async () => {
     const { piece, composer, surfaces } = await composed();
     const before = composer.piece(piece, surfaces).drawings;
-    const moved = withSide(piece, sideOfBase('b'), elementsOn(piece, sideOfBase('b')).map((e) => ({ ...e, opacity: 0.5 }))); // prettier-ignore
+    const moved = withSide(
+      piece,
+      sideOfBase('b'),
+      elementsOn(piece, sideOfBase('b')).map((e) => ({ ...e, opacity: 0.5 })),
+    );
     const after = composer.piece(moved, surfaces).drawings;
     const changed = after.filter((d, i) => d !== before[i]).map((d) => d.surface);
     // Page 5 shows what crosses from page 4, which is drawn as before.

@@ -83,9 +83,13 @@ function contentOf({ turn, flip }: ElementOf<'picture'>, image: Rect): Matrix {
 }
 
 /** A drawing in its box: as large as fits with its proportion, in the middle, or stretched both ways. */
-export function artMatrix(rect: Rect, art: { readonly width: number; readonly height: number }, stretch: boolean): Matrix {
+export function artMatrix(
+  rect: Rect,
+  art: { readonly width: number; readonly height: number },
+  stretch: boolean,
+): Matrix {
   const [sx, sy] = [rect.width / art.width, rect.height / art.height];
   const [x, y] = stretch ? [sx, sy] : [Math.min(sx, sy), Math.min(sx, sy)];
   const [dx, dy] = [(rect.width - art.width * x) / 2, (rect.height - art.height * y) / 2];
   return multiply(translation(rect.x + dx, rect.y + dy), [x, 0, 0, y, 0, 0]);
-} // prettier-ignore
+}

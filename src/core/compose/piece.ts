@@ -89,14 +89,21 @@ export function createComposer(ground: Ground): Composer {
   const tableOf = lastOf<SetTable>();
   const drawnOf = lastOf<Drawing>();
   const finishedOf = lastOf<Drawing>();
-  const elements = new WeakMap<Element, { readonly from: readonly unknown[]; readonly placed: PlacedBox; readonly composed: Composed }>();
+  const elements = new WeakMap<
+    Element,
+    { readonly from: readonly unknown[]; readonly placed: PlacedBox; readonly composed: Composed }
+  >();
 
   const compose = (element: Element, around: Surroundings): Composed => {
     const { boxes } = around;
     const placed = boxes.placed[element.id];
     if (!placed) throw new RangeError(`“${element.id}” is not on this side.`);
     const looksAround = element.repeat.length > 0 || (element.kind === 'text' && element.along !== null);
-    const from = [looksAround ? boxes : undefined, element.kind === 'text' ? around.story(element.id) : around.table(element.id), element.kind === 'printable' ? keyOfTurn(around.turn) : undefined];
+    const from = [
+      looksAround ? boxes : undefined,
+      element.kind === 'text' ? around.story(element.id) : around.table(element.id),
+      element.kind === 'printable' ? keyOfTurn(around.turn) : undefined,
+    ];
     const before = elements.get(element);
     if (before && sameBox(before.placed, placed) && before.from.every((v, i) => v === from[i])) return before.composed;
     const composed = composeElement(element, placed, around);
@@ -125,13 +132,22 @@ export function createComposer(ground: Ground): Composer {
   };
 
   /** Setting the texts of a side; those that their page fills in know what with. */
-  const aroundOn = ({ name, boxes, turn }: DrawnSide, texts: readonly TextElement[], values: (side: SideName) => FieldValues): Surroundings => {
+  const aroundOn = (
+    { name, boxes, turn }: DrawnSide,
+    texts: readonly TextElement[],
+    values: (side: SideName) => FieldValues,
+  ): Surroundings => {
     const plain = unplaced(boxes, turn);
     const isFilled = texts.some((t) => t.paragraphs.some((p) => p.runs.some((r) => hasFields(r.text))));
     return isFilled ? { ...plain, type: typeContext(boxes.measures, { ...values(name) }) } : plain;
   };
 
-  const storiesOf = (piece: Piece, chains: readonly (readonly TextElement[])[], sideOf: (text: string) => DrawnSide | undefined, values: (side: SideName) => FieldValues) => {
+  const storiesOf = (
+    piece: Piece,
+    chains: readonly (readonly TextElement[])[],
+    sideOf: (text: string) => DrawnSide | undefined,
+    values: (side: SideName) => FieldValues,
+  ) => {
     const found = new Map<string, Story>();
     for (const chain of chains) {
       const parts = chain.flatMap((element): StoryFrame[] => {
@@ -161,7 +177,11 @@ export function createComposer(ground: Ground): Composer {
           setTable(table, positive(placed), around, (text, rect) => {
             const { paragraphs, ...rest } = text;
             return storyOf(text.id, [paragraphs, JSON.stringify([rest, rect]), around.type, piece.baselineGrid], () =>
-              composeStory([{ element: text, side: name, boxes: inCell(boxes, text.id, rect), elements: [] }], around, piece.baselineGrid),
+              composeStory(
+                [{ element: text, side: name, boxes: inCell(boxes, text.id, rect), elements: [] }],
+                around,
+                piece.baselineGrid,
+              ),
             );
           }),
         );
@@ -176,12 +196,29 @@ export function createComposer(ground: Ground): Composer {
       const byName = new Map(surfaces.map((s) => [s.name, s]));
       const asked = wanted ? [...wanted].flatMap((name) => byName.get(name) ?? []) : surfaces;
       // What is asked for may show a part of the page beside it, or artwork of another side.
-      const shown = new Set(asked.flatMap(({ name, repeats, boxes }) => [name, ...(repeats ? [repeats.surface] : []), ...(boxes.spread === boxes.trim ? [] : [facingOf(name) ?? name])]));
+      const shown = new Set(
+        asked.flatMap(({ name, repeats, boxes }) => [
+          name,
+          ...(repeats ? [repeats.surface] : []),
+          ...(boxes.spread === boxes.trim ? [] : [facingOf(name) ?? name]),
+        ]),
+      );
       const lists = new Map(surfaces.map(({ name }) => [name, elementsOn(piece, name)]));
-      const texts = new Map([...lists].flatMap(([name, list]) => list.flatMap((e): [string, { name: SideName; text: TextElement }][] => (e.kind === 'text' ? [[e.id, { name, text: e }]] : []))));
-      const chains = chainsOf([...texts.values()].map(({ text }) => text)).filter((chain) => chain.some((t) => shown.has(texts.get(t.id)?.name ?? '')));
+      const texts = new Map(
+        [...lists].flatMap(([name, list]) =>
+          list.flatMap((e): [string, { name: SideName; text: TextElement }][] =>
+            e.kind === 'text' ? [[e.id, { name, text: e }]] : [],
+          ),
+        ),
+      );
+      const chains = chainsOf([...texts.values()].map(({ text }) => text)).filter((chain) =>
+        chain.some((t) => shown.has(texts.get(t.id)?.name ?? '')),
+      );
       const settled = new Map<SideName, DrawnSide>();
-      const turnOf = turnsOf(piece, surfaces.map((s) => s.name));
+      const turnOf = turnsOf(
+        piece,
+        surfaces.map((s) => s.name),
+      );
       const sideOf = (name: SideName): DrawnSide | undefined => {
         const [surface, list] = [byName.get(name), lists.get(name)];
         if (!surface || !list) return undefined;
@@ -198,27 +235,48 @@ export function createComposer(ground: Ground): Composer {
         return made;
       };
       const sides = [...shown].flatMap((name) => sideOf(name) ?? []);
-      const values = fieldValues(piece, surfaces.map((s) => s.name));
+      const values = fieldValues(
+        piece,
+        surfaces.map((s) => s.name),
+      );
       const stories = storiesOf(piece, chains, (id) => sideOf(texts.get(id)?.name ?? ''), values);
       const tables = tablesOf(piece, sides, values);
       for (const { cells } of tables.values()) for (const { text, story } of cells) stories.set(text.id, story);
-      const plain = new Map(sides.map(({ name, boxes, turn, list }) => {
-        const zones = byName.get(name)?.zones ?? [];
-        const mine = list.flatMap((e): readonly unknown[] => (e.kind === 'text' ? [stories.get(e.id)] : e.kind === 'table' ? [tables.get(e.id)] : []));
-        const finish = piece.finish?.[name] ?? NO_FINISH;
-        const drawing = drawnOf(name, [boxes, list, layers, zones, finish, list.some((e) => e.kind === 'printable') ? keyOfTurn(turn) : undefined, ...mine], () => {
-          const shapes = new Map(list.flatMap((e): [string, ElementOf<'shape'>][] => (e.kind === 'shape' ? [[e.id, e]] : [])));
-          const around: Surroundings = {
-            ...unplaced(boxes, turn),
-            shape: (id) => shapes.get(id),
-            text: (id) => texts.get(id)?.text,
-            table: (id) => tables.get(id),
-            story: (id) => stories.get(id),
-          };
-          return withBarePaper(drawSide(name, list, { grids, groups, guides, layers, finish }, around), zones);
-        });
-        return [name, drawing] as const;
-      }));
+      const plain = new Map(
+        sides.map(({ name, boxes, turn, list }) => {
+          const zones = byName.get(name)?.zones ?? [];
+          const mine = list.flatMap((e): readonly unknown[] =>
+            e.kind === 'text' ? [stories.get(e.id)] : e.kind === 'table' ? [tables.get(e.id)] : [],
+          );
+          const finish = piece.finish?.[name] ?? NO_FINISH;
+          const drawing = drawnOf(
+            name,
+            [
+              boxes,
+              list,
+              layers,
+              zones,
+              finish,
+              list.some((e) => e.kind === 'printable') ? keyOfTurn(turn) : undefined,
+              ...mine,
+            ],
+            () => {
+              const shapes = new Map(
+                list.flatMap((e): [string, ElementOf<'shape'>][] => (e.kind === 'shape' ? [[e.id, e]] : [])),
+              );
+              const around: Surroundings = {
+                ...unplaced(boxes, turn),
+                shape: (id) => shapes.get(id),
+                text: (id) => texts.get(id)?.text,
+                table: (id) => tables.get(id),
+                story: (id) => stories.get(id),
+              };
+              return withBarePaper(drawSide(name, list, { grids, groups, guides, layers, finish }, around), zones);
+            },
+          );
+          return [name, drawing] as const;
+        }),
+      );
       const drawings = asked.map(({ name, repeats }): Drawing => {
         const drawing = plain.get(name);
         if (!drawing) throw new RangeError(`“${name}” was not drawn.`);
@@ -226,7 +284,11 @@ export function createComposer(ground: Ground): Composer {
         if (repeats && source)
           return finishedOf(name, [drawing, source, repeats], () => {
             const { lines, coats } = finishRepeated(source, repeats.at);
-            return { ...withRepeats(drawing, itemsOf(source), repeats.at), lines: [...drawing.lines, ...lines], coats: [...drawing.coats, ...coats] };
+            return {
+              ...withRepeats(drawing, itemsOf(source), repeats.at),
+              lines: [...drawing.lines, ...lines],
+              coats: [...drawing.coats, ...coats],
+            };
           });
         const facing = drawing.boxes.spread === drawing.boxes.trim ? undefined : plain.get(facingOf(name) ?? '');
         if (!facing) return drawing;
@@ -238,7 +300,7 @@ export function createComposer(ground: Ground): Composer {
       return { drawings, story: (id) => stories.get(id) };
     },
   };
-} // prettier-ignore
+}
 
 interface DrawnSide {
   readonly name: SideName;
@@ -284,10 +346,16 @@ const sameBox = (a: PlacedBox, b: PlacedBox): boolean =>
   a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height;
 
 /** What is shown, lowest first: layer by layer, hidden ones left out. */
-function inPaintOrder(elements: readonly Element[], { layers }: SideOrder): readonly { readonly element: Element; readonly locked: boolean }[] {
+function inPaintOrder(
+  elements: readonly Element[],
+  { layers }: SideOrder,
+): readonly { readonly element: Element; readonly locked: boolean }[] {
   const [only] = layers;
-  if (layers.length === 1 && only && !only.hidden && !only.locked) return elements.map((element) => ({ element, locked: false }));
+  if (layers.length === 1 && only && !only.hidden && !only.locked)
+    return elements.map((element) => ({ element, locked: false }));
   return layers
     .filter((layer) => !layer.hidden)
-    .flatMap((layer) => elements.filter((e) => e.layer === layer.id).map((element) => ({ element, locked: layer.locked })));
-} // prettier-ignore
+    .flatMap((layer) =>
+      elements.filter((e) => e.layer === layer.id).map((element) => ({ element, locked: layer.locked })),
+    );
+}

@@ -51,12 +51,15 @@ const contextOf = (element: PrintableElement, around: Solving): PrintableContext
 
 export function solvePrintable(element: PrintableElement, { width, height }: Rect, around: Solving): SolvedPrintable {
   try {
-    return { ok: true, solved: printableOf(element.content.of).solve(element.content, { width, height }, contextOf(element, around)) };
+    return {
+      ok: true,
+      solved: printableOf(element.content.of).solve(element.content, { width, height }, contextOf(element, around)),
+    };
   } catch (error) {
     if (error instanceof Impossible) return { ok: false, decision: error.parameter, message: error.message };
     throw error;
   }
-} // prettier-ignore
+}
 
 /** Why decisions cannot be in a box: what a field asks before it takes one. */
 export function printableRefusal(
@@ -109,17 +112,28 @@ export function composePrintable(element: PrintableElement, setting: Setting, ar
   const lines = linesTogether(marks).map(({ style, runs }): Item => {
     const path = runs.flatMap((run) => linePath(...endsOf(run, setting, around)));
     const [first] = runs;
-    return { kind: 'path', ...base, path, fill: null, stroke: strokeOf(element, style, first ? linePath(first.from, first.to) : [], around) };
+    return {
+      kind: 'path',
+      ...base,
+      path,
+      fill: null,
+      stroke: strokeOf(element, style, first ? linePath(first.from, first.to) : [], around),
+    };
   });
   const notes = new Map<string, Note>();
-  const written = marks.flatMap((mark) => (mark.kind === 'words' ? wordItems(element, mark, base, rect, around, notes) : []));
+  const written = marks.flatMap((mark) =>
+    mark.kind === 'words' ? wordItems(element, mark, base, rect, around, notes) : [],
+  );
   return {
     items: [...shapes, ...lines, ...written],
     ink: rect,
-    notes: [...notes.values(), ...left.map((message): Note => ({ kind: 'printable-left', element: element.id, message }))],
+    notes: [
+      ...notes.values(),
+      ...left.map((message): Note => ({ kind: 'printable-left', element: element.id, message })),
+    ],
     findings,
   };
-} // prettier-ignore
+}
 
 type Line = Extract<Mark, { kind: 'line' }>;
 
@@ -150,7 +164,9 @@ function endsOf(
 }
 
 /** Lines of one style and length are one path: a sheet of five hundred is drawn as fast as a sheet of five. */
-function linesTogether(marks: readonly Mark[]): readonly { readonly style: LineStyle; readonly runs: readonly Line[] }[] {
+function linesTogether(
+  marks: readonly Mark[],
+): readonly { readonly style: LineStyle; readonly runs: readonly Line[] }[] {
   const groups = new Map<string, { style: LineStyle; runs: Line[] }>();
   for (const mark of marks) {
     if (mark.kind !== 'line') continue;
@@ -163,7 +179,7 @@ function linesTogether(marks: readonly Mark[]): readonly { readonly style: LineS
     group.runs.push(mark);
   }
   return [...groups.values()];
-} // prettier-ignore
+}
 
 /** Dash and gap in the width of the line [cp]. */
 const DASHED = [5, 4] as const;
@@ -237,19 +253,35 @@ function wordItems(
     const before = notes.get('glyphs');
     const known = before?.kind === 'missing-glyphs' ? before.characters : '';
     const fresh = Array.from(missing).filter((c) => !known.includes(c));
-    notes.set('glyphs', { kind: 'missing-glyphs', element: element.id, characters: known + [...new Set(fresh)].join('') });
+    notes.set('glyphs', {
+      kind: 'missing-glyphs',
+      element: element.id,
+      characters: known + [...new Set(fresh)].join(''),
+    });
   }
   const ink = fineInkOf(paintOf(element, mark.role), around.colour);
   const there = translation(rect.x + mark.at.x, rect.y + mark.at.y);
   const turned = mark.turn === undefined ? there : multiply(there, rotation(mark.turn, { x: 0, y: 0 }));
   const matrix = multiply(base.matrix, turned);
   return runs.map(({ font, glyphs }): GlyphItem => ({
-    kind: 'glyphs', ...base, matrix, font, size: mark.size, glyphs, ink,
+    kind: 'glyphs',
+    ...base,
+    matrix,
+    font,
+    size: mark.size,
+    glyphs,
+    ink,
     ...(mark.form !== 'solid' && { stroke: tracedStroke(mark, ink), hollow: true as const }),
   }));
-} // prettier-ignore
+}
 
 function tracedStroke({ form, size, sparse = 1 }: Words, ink: StrokeStyle['ink']): StrokeStyle {
   const width = size * TRACED_WIDTH;
-  return { ink, width, dash: form === 'dotted' ? [0, width * 2.4 * sparse] : [width * 3.5, width * 2.5 * sparse], cap: 'round', join: 'round' };
-} // prettier-ignore
+  return {
+    ink,
+    width,
+    dash: form === 'dotted' ? [0, width * 2.4 * sparse] : [width * 3.5, width * 2.5 * sparse],
+    cap: 'round',
+    join: 'round',
+  };
+}

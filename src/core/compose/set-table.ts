@@ -38,22 +38,37 @@ function contentsOf(table: TableElement, around: Surroundings) {
     cells,
     /** The longest line of any cell that stands in one column alone. */
     width: (column: number): Mm =>
-      Math.max(0, ...cells.filter((c) => c.column === column && c.across === 1).map((c) => textSize(c.text, 'x', undefined, around))),
+      Math.max(
+        0,
+        ...cells
+          .filter((c) => c.column === column && c.across === 1)
+          .map((c) => textSize(c.text, 'x', undefined, around)),
+      ),
   };
-} // prettier-ignore
+}
 
 type Contents = ReturnType<typeof contentsOf>;
 
 /** @param width of the table; left out, every column takes what it needs */
-function columnWidths(table: TableElement, contents: Contents, width: Mm | undefined, around: Surroundings): readonly Mm[] {
+function columnWidths(
+  table: TableElement,
+  contents: Contents,
+  width: Mm | undefined,
+  around: Surroundings,
+): readonly Mm[] {
   const { measures } = around.boxes;
   const needs = table.columns.map((column, c) => {
     if (column.width === null && width !== undefined) return 0;
     return column.width === null || column.width === 'content' ? contents.width(c) : extentOf(column.width, measures);
   });
   if (width === undefined) return needs;
-  return shareOut(needs, table.columns.map((column) => column.width === null), width, 'even');
-} // prettier-ignore
+  return shareOut(
+    needs,
+    table.columns.map((column) => column.width === null),
+    width,
+    'even',
+  );
+}
 
 /** What each row takes at these widths; a cell over several rows makes the last of them higher where it has to. */
 function rowNeeds(
@@ -100,7 +115,12 @@ function solved(table: TableElement, rect: Rect, around: Surroundings): Solved {
   const contents = contentsOf(table, around);
   const widths = columnWidths(table, contents, rect.width, around);
   const needs = rowNeeds(table, contents, widths, around);
-  const heights = shareOut(needs, table.rows.map(({ height }) => height === null), rect.height, table.heights); // prettier-ignore
+  const heights = shareOut(
+    needs,
+    table.rows.map(({ height }) => height === null),
+    rect.height,
+    table.heights,
+  );
   const tracks = {
     name: nameOf(table),
     area: rect,

@@ -6,12 +6,16 @@ import { inkOf } from './ink';
 import type { Body, Setting, Surroundings } from './surroundings';
 
 /** The outline of a shape where it stands; a rectangle simply grows into the bleed, others carry out what lies on the trim. */
-export function outlineOf(element: ElementOf<'shape'>, { rect, reach }: Setting, around: Pick<Surroundings, 'boxes'>): Path {
+export function outlineOf(
+  element: ElementOf<'shape'>,
+  { rect, reach }: Setting,
+  around: Pick<Surroundings, 'boxes'>,
+): Path {
   const { measures, trim, bleed } = around.boxes;
   if (element.shape.form === 'rectangle') return shapePath(element.shape, reach, measures);
   const path = shapePath(element.shape, rect, measures);
   return reach === rect ? path : carriedOut(path, trim, bleed);
-} // prettier-ignore
+}
 
 export function composeShape(element: ElementOf<'shape'>, setting: Setting, around: Surroundings): Body {
   const path = outlineOf(element, setting, around);

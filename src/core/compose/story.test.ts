@@ -9,12 +9,15 @@ const PROSE = 'Eyes need about twenty minutes to learn the dark and one headlamp
 const sidesOf = async (job: Job): Promise<readonly Drawing[]> =>
   (await openDesk(job, inMemory())).sides.map((s) => s.drawing);
 const glyphsOf = (drawing: Drawing | undefined, id: string): readonly GlyphItem[] =>
-  leavesOf(drawing?.frames.find((f) => f.element === id)?.items ?? []).flatMap((i) => (i.kind === 'glyphs' ? [i] : [])); // prettier-ignore
+  leavesOf(drawing?.frames.find((f) => f.element === id)?.items ?? []).flatMap((i) => (i.kind === 'glyphs' ? [i] : []));
 const origins = (items: readonly GlyphItem[]) => items.flatMap((item) => item.glyphs.map((g) => apply(item.matrix, g)));
 const textOf = (items: readonly GlyphItem[]) => items.flatMap((i) => i.glyphs.map((g) => g.text)).join('');
 
 test('text keeps off a circle by its gap, and flows under what it is not told to keep off', async () => {
-  const around = [words('t', PROSE, [10, 10, 120, 150]), shape('moon', [80, 30, 60, 60], { form: 'ellipse' }, { wrap: 4 })];
+  const around = [
+    words('t', PROSE, [10, 10, 120, 150]),
+    shape('moon', [80, 30, 60, 60], { form: 'ellipse' }, { wrap: 4 }),
+  ];
   const [drawing] = await sidesOf(makeJob(around));
   const items = glyphsOf(drawing, 't');
   // Baselines that stand inside the circle would be nearer to its middle than its radius and the gap.
@@ -22,7 +25,7 @@ test('text keeps off a circle by its gap, and flows under what it is not told to
   const [plain] = await sidesOf(makeJob(around.map((e) => ({ ...e, wrap: null }))));
   expect(origins(glyphsOf(plain, 't')).some((p) => Math.hypot(p.x - 110, p.y - 60) < 30)).toBe(true);
   expect(textOf(items).replace(/\s/g, '')).toBe(PROSE.replace(/\s/g, ''));
-}); // prettier-ignore
+});
 
 test('type along a circle stands on it, its middle at the top, and reads round', async () => {
   const [drawing] = await sidesOf(
@@ -53,8 +56,16 @@ test('text flows from side to side; only what no frame has room for is said to b
   if (!piece) throw new Error('no piece');
   const laid = (height: number): Job => ({
     ...job,
-    pieces: [{ ...piece, surfaces: { front: [words('a', PROSE, [8, 8, 89, 30])], back: [words('b', '', [8, 8, 60, height], {}, { after: 'a' })] } }],
-  }); // prettier-ignore
+    pieces: [
+      {
+        ...piece,
+        surfaces: {
+          front: [words('a', PROSE, [8, 8, 89, 30])],
+          back: [words('b', '', [8, 8, 60, height], {}, { after: 'a' })],
+        },
+      },
+    ],
+  });
   const [front, back] = await sidesOf(laid(120));
   const both = textOf(glyphsOf(front, 'a')) + textOf(glyphsOf(back, 'b'));
   expect(both.replace(/\s/g, '')).toBe(PROSE.replace(/\s/g, ''));
@@ -93,7 +104,10 @@ test('two names are made equally long on paper, to 0.01 mm, whatever they are fi
 });
 
 test('a text that follows another element’s place still follows it when its own words change', async () => {
-  const job = makeJob([box('band', [10, 10, 100, 20]), words('t', 'one\ntwo', [12, 12, 96, 16], {}, { vertical: 'bottom' })]); // prettier-ignore
+  const job = makeJob([
+    box('band', [10, 10, 100, 20]),
+    words('t', 'one\ntwo', [12, 12, 96, 16], {}, { vertical: 'bottom' }),
+  ]);
   const [one] = await sidesOf(job);
   const [again] = await sidesOf(job);
   expect(one).toEqual(again);

@@ -38,7 +38,10 @@ export function boxOfFrame({ element, boxes, elements }: StoryFrame, grid: Basel
   const placed = boxes.placed[element.id] ?? { x: 0, y: 0, width: 0, height: 0 };
   const inner = innerOf(element, positive(placed), boxes);
   const isUpright = element.placement.rotate === 0 && element.placement.shear === 0;
-  const obstacles = obstaclesOn(elements.filter((e) => e.id !== element.id), boxes); // prettier-ignore
+  const obstacles = obstaclesOn(
+    elements.filter((e) => e.id !== element.id),
+    boxes,
+  );
   return {
     width: inner.width,
     height: inner.height,
@@ -52,12 +55,18 @@ export function boxOfFrame({ element, boxes, elements }: StoryFrame, grid: Basel
 }
 
 /** Paragraphs of a text with their whole looks. */
-export const lookedParagraphs = (element: TextElement, { book }: Pick<TypeContext, 'book'>): readonly LookedParagraph[] =>
-  element.paragraphs.map((paragraph) => ({ paragraph, look: book.paragraph(element, paragraph) })); // prettier-ignore
+export const lookedParagraphs = (
+  element: TextElement,
+  { book }: Pick<TypeContext, 'book'>,
+): readonly LookedParagraph[] =>
+  element.paragraphs.map((paragraph) => ({ paragraph, look: book.paragraph(element, paragraph) }));
 
 /** The words of a story: those of its first frame, and those that later frames were given themselves. */
-export const storyParagraphs = (frames: readonly TextElement[], context: Pick<TypeContext, 'book'>): readonly LookedParagraph[] =>
-  frames.flatMap((frame, i) => (i > 0 && isEmpty(frame) ? [] : lookedParagraphs(frame, context))); // prettier-ignore
+export const storyParagraphs = (
+  frames: readonly TextElement[],
+  context: Pick<TypeContext, 'book'>,
+): readonly LookedParagraph[] =>
+  frames.flatMap((frame, i) => (i > 0 && isEmpty(frame) ? [] : lookedParagraphs(frame, context)));
 
 /** Has no words. */
 export const isEmpty = (text: TextElement): boolean => text.paragraphs.every((p) => p.runs.every((r) => r.text === ''));
@@ -70,9 +79,10 @@ export function composeStory(frames: readonly StoryFrame[], around: Surroundings
   const boxes = frames.map((frame) => boxOfFrame(frame, grid));
   const looked = storyParagraphs(elements, around.type);
   // Along an outline there is no frame to be full.
-  const along = first.element.along && boxes[0] ? [{ ...boxes[0], width: 1e6, height: 1e6, vertical: 'top' as const }] : boxes;
+  const along =
+    first.element.along && boxes[0] ? [{ ...boxes[0], width: 1e6, height: 1e6, vertical: 'top' as const }] : boxes;
   return { ...fitText(looked, along, first.element.fit, language, around.type), chain: elements.map((e) => e.id) };
-} // prettier-ignore
+}
 
 /** Frames of the piece in the order in which text flows through them, each story from its first. */
 export function chainsOf(texts: readonly TextElement[]): readonly (readonly TextElement[])[] {

@@ -35,7 +35,13 @@ export function strokeStyle(stroke: Stroke, colour: PaintBook): StrokeStyle {
 type Base = Pick<PathItem, 'from' | 'opacity' | 'matrix' | 'rule'>;
 
 /** A path with its stroke: one item, or one for each part where every part has dashes of its own. */
-export function strokedItems(base: Base, path: Path, fill: PathItem['fill'], stroke: Stroke | null, colour: PaintBook): readonly Item[] {
+export function strokedItems(
+  base: Base,
+  path: Path,
+  fill: PathItem['fill'],
+  stroke: Stroke | null,
+  colour: PaintBook,
+): readonly Item[] {
   if (!stroke) return [{ kind: 'path', ...base, path, fill, stroke: null }];
   const style = strokeStyle(stroke, colour);
   const dash = dashOf(stroke);
@@ -52,7 +58,7 @@ export function strokedItems(base: Base, path: Path, fill: PathItem['fill'], str
     stroke: { ...style, dash: fitted[i] ?? [] },
   }));
   return fill ? [{ kind: 'path', ...base, path, fill, stroke: null }, ...parts] : parts;
-} // prettier-ignore
+}
 
 /** How far a stroke reaches beyond its path. */
 export const strokeReach = ({ widthPt, align }: Stroke): Mm =>

@@ -47,9 +47,13 @@ function widthOf(text: string, sizePt: number): number {
 
 test('columns are as wide as their longest line, or given, and the others share what is left', async () => {
   const drawing = await drawn(
-    tableIn({ start: 10, size: 120 }, { start: 10, size: 'content' }, {
-      columns: [{ width: 'content' }, { width: null }, { width: 30 }],
-    }),
+    tableIn(
+      { start: 10, size: 120 },
+      { start: 10, size: 'content' },
+      {
+        columns: [{ width: 'content' }, { width: null }, { width: 30 }],
+      },
+    ),
   );
   const [time, what, where] = sizes(drawing.boxes.grids['t']?.columns);
   // The usual cell has 1.5 mm of room left and right.
@@ -61,7 +65,7 @@ test('columns are as wide as their longest line, or given, and the others share 
   expect(head).toBeCloseTo(ONE, 6);
   expect(first).toBeCloseTo(ONE, 6);
   expect(second).toBeCloseTo(ONE, 6);
-}); // prettier-ignore
+});
 
 test('a row is as high as the highest of its cells; a table that is higher gives the rest to its rows', async () => {
   const narrow = await drawn(tableIn({ start: 10, size: 66 }, { start: 10, size: 'content' }));
@@ -79,15 +83,26 @@ test('a row is as high as the highest of its cells; a table that is higher gives
 
 test('every word is drawn once, row by row', async () => {
   const drawing = await drawn(tableIn({ start: 10, size: 60 }, { start: 10, size: 'content' }));
-  const text = words(drawing).flatMap((i) => i.glyphs.map((g) => g.text)).join(''); // prettier-ignore
+  const text = words(drawing)
+    .flatMap((i) => i.glyphs.map((g) => g.text))
+    .join('');
   expect(text.replace(/\s/g, '')).toBe(WORDS.flat().join('').replace(/\s/g, ''));
   expect(drawing.notes).toEqual([]);
 });
 
 test('a cell is a box: what stands in it moves with it, and a span is a box too', async () => {
-  const inCell = shape('mark', [0, 0, 1, 1], { form: 'ellipse' }, {
-    placement: { against: { box: 'cells', columns: [3, 3], rows: [2, 3], grid: 't' }, x: { centre: 0, size: 4 }, y: { centre: 0, size: 4 } },
-  });
+  const inCell = shape(
+    'mark',
+    [0, 0, 1, 1],
+    { form: 'ellipse' },
+    {
+      placement: {
+        against: { box: 'cells', columns: [3, 3], rows: [2, 3], grid: 't' },
+        x: { centre: 0, size: 4 },
+        y: { centre: 0, size: 4 },
+      },
+    },
+  );
   const at = async (width: number) => {
     // The mark comes first: it waits for its table.
     const drawing = await drawn(inCell, tableIn({ start: 10, size: width }, { start: 20, size: 'content' }));
@@ -102,17 +117,23 @@ test('a cell is a box: what stands in it moves with it, and a span is a box too'
   expect(narrow.cell.width).toBeCloseTo(20, 9);
   expect(narrow.cell.height).toBeGreaterThan(wide.cell.height);
   expect(wide.circular).toEqual([]);
-}); // prettier-ignore
+});
 
 test('lines of the outside lie inside the box, corners whole; neighbours of one tint are one area', async () => {
   const drawing = await drawn(
-    tableIn({ start: 10, size: 90 }, { start: 10, size: 30 }, {
-      borders: { top: PEN, right: PEN, bottom: PEN, left: PEN, rows: PEN },
-      cells: { fill: { kind: 'process', c: 0, m: 0, y: 20, k: 0 } },
-    }),
+    tableIn(
+      { start: 10, size: 90 },
+      { start: 10, size: 30 },
+      {
+        borders: { top: PEN, right: PEN, bottom: PEN, left: PEN, rows: PEN },
+        cells: { fill: { kind: 'process', c: 0, m: 0, y: 20, k: 0 } },
+      },
+    ),
   );
   const half = ptToMm(1) / 2;
-  const paths = itemsIn(drawing).flatMap((i) => (i.kind === 'path' ? [{ ...pathBounds(i.path), stroked: i.stroke !== null }] : []));
+  const paths = itemsIn(drawing).flatMap((i) =>
+    i.kind === 'path' ? [{ ...pathBounds(i.path), stroked: i.stroke !== null }] : [],
+  );
   const strokes = paths.filter((p) => p.stroked);
   expect(strokes).toHaveLength(6);
   expect(Math.min(...strokes.map((s) => s.y))).toBeCloseTo(10, 9);
@@ -120,7 +141,7 @@ test('lines of the outside lie inside the box, corners whole; neighbours of one 
   expect(Math.max(...strokes.filter((s) => s.width === 0).map((s) => s.x))).toBeCloseTo(100 - half, 9);
   const tints = paths.filter((p) => !p.stroked);
   expect(tints.map((t) => t.width)).toEqual([90, 90, 90]);
-}); // prettier-ignore
+});
 
 test('words that find no room are named, and so is a table higher than its box', async () => {
   const fixed = tableIn({ start: 10, size: 60 }, { start: 10, size: 'content' });
@@ -136,7 +157,9 @@ test('the fix for a table past its box gives it the height its rows take', async
   const job = makeJob([tableIn({ start: 10, size: 60 }, { start: 10, size: 10 })]);
   const desk = await openDesk(job, inMemory());
   const found = checkDesk(desk).filter((f) => f.rule === 'table-past-box');
-  expect(found.map((f) => f.message)).toEqual([expect.stringMatching(/^Its rows and columns are .* mm too high for its box\.$/)]); // prettier-ignore
+  expect(found.map((f) => f.message)).toEqual([
+    expect.stringMatching(/^Its rows and columns are .* mm too high for its box\.$/),
+  ]);
   expect(found[0]?.fixes.map((f) => f.label)).toEqual(['Enlarge its box']);
 });
 
@@ -144,7 +167,21 @@ test('a cell over two rows makes the last of them higher where it has to', async
   const plain = tableIn({ start: 10, size: 60 }, { start: 10, size: 'content' });
   if (plain.kind !== 'table') throw new Error('no table');
   const span = joined(plain, { from: { row: 0, column: 1 }, to: { row: 1, column: 1 } });
-  const long = { ...span, rows: span.rows.map((r, i) => (i === 0 ? { ...r, content: r.content.map((c, j) => (j === 1 ? { ...c, paragraphs: [{ runs: [{ text: 'one two three four five six seven eight nine' }] }] } : c)) } : r)) }; // prettier-ignore
+  const long = {
+    ...span,
+    rows: span.rows.map((r, i) =>
+      i === 0
+        ? {
+            ...r,
+            content: r.content.map((c, j) =>
+              j === 1
+                ? { ...c, paragraphs: [{ runs: [{ text: 'one two three four five six seven eight nine' }] }] }
+                : c,
+            ),
+          }
+        : r,
+    ),
+  };
   const [head, first] = sizes((await drawn(long)).boxes.grids['t']?.rows);
   expect(head).toBeCloseTo(ONE, 6);
   expect(first).toBeGreaterThan(ONE);
@@ -155,7 +192,11 @@ test('a cell over two rows makes the last of them higher where it has to', async
 test('type of a cell is checked like any: a font that is not here is named and mended in its cell alone', async () => {
   const plain = tableIn({ start: 10, size: 90 }, { start: 10, size: 'content' });
   if (plain.kind !== 'table') throw new Error('no table');
-  const odd = withCells(plain, { from: { row: 1, column: 1 }, to: { row: 1, column: 1 } }, { look: { family: 'Nowhere' } });
+  const odd = withCells(
+    plain,
+    { from: { row: 1, column: 1 }, to: { row: 1, column: 1 } },
+    { look: { family: 'Nowhere' } },
+  );
   const job = makeJob([odd]);
   const desk = await openDesk(job, inMemory());
   const [found] = checkDesk(desk).filter((f) => f.rule === 'missing');
@@ -164,10 +205,14 @@ test('type of a cell is checked like any: a font that is not here is named and m
   const mended = change?.kind === 'element' && change.element.kind === 'table' ? change.element : undefined;
   expect(mended?.rows[1]?.content[1]?.cell.look?.family).toBe('Source Sans 3');
   expect(mended?.rows[2]).toEqual(odd.rows[2]);
-}); // prettier-ignore
+});
 
 test('a table copied beyond measure is drawn as often as can be, and the rest is a fault', async () => {
-  const many = tableIn({ start: 0, size: 60 }, { start: 0, size: 40 }, { repeat: [{ way: 'rows', in: { box: 'trim' }, across: 500, down: 500 }] }); // prettier-ignore
+  const many = tableIn(
+    { start: 0, size: 60 },
+    { start: 0, size: 40 },
+    { repeat: [{ way: 'rows', in: { box: 'trim' }, across: 500, down: 500 }] },
+  );
   const desk = await openDesk(makeJob([many]), inMemory());
   const [fault] = checkDesk(desk).filter((f) => f.rule === 'copies-left');
   expect(fault).toMatchObject({ severity: 'fault', element: 't' });

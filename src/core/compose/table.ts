@@ -27,9 +27,13 @@ export function composeTable(table: TableElement, setting: Setting, around: Surr
   return {
     items: [...fills, ...words, ...lines],
     ink: wholeOf(set),
-    notes: notesOf(table, set, bodies.flatMap((body) => body.notes)),
+    notes: notesOf(
+      table,
+      set,
+      bodies.flatMap((body) => body.notes),
+    ),
   };
-} // prettier-ignore
+}
 
 /** The box of all tracks: it may be higher than the table’s own where its words need more. */
 function wholeOf({ tracks: { columns, rows, area } }: SetTable): Rect {
@@ -43,19 +47,28 @@ function wholeOf({ tracks: { columns, rows, area } }: SetTable): Rect {
 }
 
 /** Tinted areas; neighbours in a row of one colour are one area, so that no seam shows between them. */
-function tintsOf(table: TableElement, { cells }: SetTable, around: Surroundings): readonly { readonly rect: Rect; readonly fill: SolidPaint }[] {
+function tintsOf(
+  table: TableElement,
+  { cells }: SetTable,
+  around: Surroundings,
+): readonly { readonly rect: Rect; readonly fill: SolidPaint }[] {
   const areas: { rect: Rect; fill: SolidPaint }[] = [];
   for (const cell of cells) {
     const { fill } = cellLook(table, cell, around.book);
     if (!fill) continue;
     const last = areas.at(-1);
     const { rect } = cell;
-    const goesOn = last && last.rect.y === rect.y && last.rect.height === rect.height && Math.abs(last.rect.x + last.rect.width - rect.x) < 1e-6;
-    if (goesOn && JSON.stringify(last.fill) === JSON.stringify(fill)) last.rect = { ...last.rect, width: last.rect.width + rect.width };
+    const goesOn =
+      last &&
+      last.rect.y === rect.y &&
+      last.rect.height === rect.height &&
+      Math.abs(last.rect.x + last.rect.width - rect.x) < 1e-6;
+    if (goesOn && JSON.stringify(last.fill) === JSON.stringify(fill))
+      last.rect = { ...last.rect, width: last.rect.width + rect.width };
     else areas.push({ rect, fill });
   }
   return areas;
-} // prettier-ignore
+}
 
 /**
  * A line’s run. The outermost lie inside the table’s box, so that it reaches no further than its box says. Where a line
@@ -64,14 +77,21 @@ function tintsOf(table: TableElement, { cells }: SetTable, around: Surroundings)
 function pathOf(line: DrawnLine, all: readonly DrawnLine[], { tracks }: SetTable) {
   const [own, other] = line.axis === 'y' ? [tracks.rows, tracks.columns] : [tracks.columns, tracks.rows];
   const crossing = (n: number): Mm =>
-    Math.max(0, ...all.filter((l) => l.axis !== line.axis && l.at === n && l.from <= line.at && l.to >= line.at).map((l) => strokeReach(l.stroke)));
+    Math.max(
+      0,
+      ...all
+        .filter((l) => l.axis !== line.axis && l.at === n && l.from <= line.at && l.to >= line.at)
+        .map((l) => strokeReach(l.stroke)),
+    );
   const isInside = (n: number) => n > 0 && n < other.length;
   const reach = strokeReach(line.stroke);
   const at = edgeOf(own, line.at) + (line.at === 0 ? reach : line.at === own.length ? -reach : 0);
   const from = edgeOf(other, line.from) - (isInside(line.from) ? crossing(line.from) : 0);
   const to = edgeOf(other, line.to) + (isInside(line.to) ? crossing(line.to) : 0);
-  return line.axis === 'y' ? linePath({ x: from, y: at }, { x: to, y: at }) : linePath({ x: at, y: from }, { x: at, y: to });
-} // prettier-ignore
+  return line.axis === 'y'
+    ? linePath({ x: from, y: at }, { x: to, y: at })
+    : linePath({ x: at, y: from }, { x: at, y: to });
+}
 
 /** Where a line between tracks lies, counted from 0 at their head. */
 function edgeOf(spans: readonly Span[], n: number): Mm {
@@ -90,10 +110,24 @@ function notesOf(table: TableElement, set: SetTable, notes: readonly Note[]): re
   const { width, height } = wholeOf(set);
   const isPast = height > area.height + TOLERANCE || width > area.width + TOLERANCE;
   const words = hidden.reduce((sum, n) => sum + n.words, 0);
-  const rest = new Map(notes.filter((n) => n.kind !== 'overflow').map((n) => [JSON.stringify({ ...n, element: '' }), { ...n, element: table.id }]));
+  const rest = new Map(
+    notes
+      .filter((n) => n.kind !== 'overflow')
+      .map((n) => [JSON.stringify({ ...n, element: '' }), { ...n, element: table.id }]),
+  );
   return [
     ...rest.values(),
-    ...(words > 0 ? [{ kind: 'overflow' as const, element: table.id, words, text: hidden.map((n) => n.text).join(' … '), needs: set.needs }] : []),
+    ...(words > 0
+      ? [
+          {
+            kind: 'overflow' as const,
+            element: table.id,
+            words,
+            text: hidden.map((n) => n.text).join(' … '),
+            needs: set.needs,
+          },
+        ]
+      : []),
     ...(isPast ? [{ kind: 'table-past-box' as const, element: table.id, width, height }] : []),
   ];
-} // prettier-ignore
+}

@@ -79,10 +79,12 @@ function glyphNotes(element: TextElement, lines: readonly Line[], { fonts }: Sur
     if (missing.size + features.size === before) sound.add(glyphs);
   }
   return [
-    ...(missing.size > 0 ? [{ kind: 'missing-glyphs' as const, element: element.id, characters: [...missing].join(' ') }] : []),
+    ...(missing.size > 0
+      ? [{ kind: 'missing-glyphs' as const, element: element.id, characters: [...missing].join(' ') }]
+      : []),
     ...(features.size > 0 ? [{ kind: 'missing-feature' as const, element: element.id, features: [...features] }] : []),
   ];
-} // prettier-ignore
+}
 
 interface SetBody {
   readonly items: readonly Item[];
@@ -100,25 +102,41 @@ function set(
 ): SetBody {
   const items = lines.flatMap((line): Item[] => {
     const wider = stretch?.[line.paragraph] ?? 1;
-    const there: Matrix = wider === 1 ? matrix : multiply(matrix, [wider, 0, 0, 1, (inner.x + line.left) * (1 - wider), 0]);
+    const there: Matrix =
+      wider === 1 ? matrix : multiply(matrix, [wider, 0, 0, 1, (inner.x + line.left) * (1 - wider), 0]);
     return [
-      ...glyphItems(element.id, line.glyphs, multiply(there, [1, 0, 0, 1, inner.x + line.left, inner.y + line.baseline]), around),
+      ...glyphItems(
+        element.id,
+        line.glyphs,
+        multiply(there, [1, 0, 0, 1, inner.x + line.left, inner.y + line.baseline]),
+        around,
+      ),
       ...line.rules.map((rule): Item => ({
         kind: 'path',
         from: element.id,
         opacity: 1,
         matrix: there,
-        path: rectPath({ x: inner.x + line.left + rule.from, y: inner.y + line.baseline + rule.y - rule.width / 2, width: rule.to - rule.from, height: rule.width }),
+        path: rectPath({
+          x: inner.x + line.left + rule.from,
+          y: inner.y + line.baseline + rule.y - rule.width / 2,
+          width: rule.to - rule.from,
+          height: rule.width,
+        }),
         fill: fineInkOf(rule.look.paint, around.colour),
         stroke: null,
       })),
     ];
   });
   return { items, ink: inkBox(lines, stretch, inner, around), notes: [] };
-} // prettier-ignore
+}
 
 /** Box around the outlines of the set glyphs: where ink really lies. */
-function inkBox(lines: readonly Line[], stretch: readonly number[] | undefined, inner: Rect, around: Surroundings): Rect | undefined {
+function inkBox(
+  lines: readonly Line[],
+  stretch: readonly number[] | undefined,
+  inner: Rect,
+  around: Surroundings,
+): Rect | undefined {
   let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const line of lines) {
     const ink = lineInk(line, around.fonts);
@@ -131,4 +149,4 @@ function inkBox(lines: readonly Line[], stretch: readonly number[] | undefined, 
   }
   if (right < left) return undefined;
   return { x: inner.x + left, y: inner.y + top, width: right - left, height: bottom - top };
-} // prettier-ignore
+}

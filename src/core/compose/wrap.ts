@@ -28,24 +28,35 @@ function outlineOfAny(element: Element, boxes: SurfaceBoxes): Path | undefined {
   if (!placed) return undefined;
   const rect = positive(placed);
   const { rotate, shear } = element.placement;
-  const path = element.kind === 'shape' ? outlineOf(element, { rect, reach: rect, matrix: pose(rect, rotate, shear) }, { boxes }) : rectPath(rect);
+  const path =
+    element.kind === 'shape'
+      ? outlineOf(element, { rect, reach: rect, matrix: pose(rect, rotate, shear) }, { boxes })
+      : rectPath(rect);
   return mapPath(path, pose(rect, rotate, shear));
-} // prettier-ignore
+}
 
 /** What text of a side keeps clear of. */
-export function obstaclesOn(elements: readonly Element[], boxes: SurfaceBoxes): readonly (Obstacle & { readonly element: string })[] {
+export function obstaclesOn(
+  elements: readonly Element[],
+  boxes: SurfaceBoxes,
+): readonly (Obstacle & { readonly element: string })[] {
   return elements.flatMap((element) => {
     if (element.wrap === null) return [];
     const path = outlineOfAny(element, boxes);
-    return path ? [{ element: element.id, parts: flatten(path, 0.1), gap: extentOf(element.wrap, boxes.measures) }] : [];
+    return path
+      ? [{ element: element.id, parts: flatten(path, 0.1), gap: extentOf(element.wrap, boxes.measures) }]
+      : [];
   });
-} // prettier-ignore
+}
 
 /**
  * Spans across that obstacles take between two heights, from the left edge of a frame and below its head.
  * @param inner where the frame’s text stands on the side
  */
-export function avoiding(obstacles: readonly Obstacle[], inner: Rect): ((top: Mm, bottom: Mm) => readonly (readonly [Mm, Mm])[]) | undefined {
+export function avoiding(
+  obstacles: readonly Obstacle[],
+  inner: Rect,
+): ((top: Mm, bottom: Mm) => readonly (readonly [Mm, Mm])[]) | undefined {
   const near = obstacles.filter(({ parts, gap }) => overlaps(grow(around(parts.flat()), edges(gap)), inner));
   if (near.length === 0) return undefined;
   return (top, bottom) =>
@@ -53,7 +64,7 @@ export function avoiding(obstacles: readonly Obstacle[], inner: Rect): ((top: Mm
       const span = across(parts, inner.y + top - gap, inner.y + bottom + gap);
       return span ? [[span[0] - gap - inner.x, span[1] + gap - inner.x] as const] : [];
     });
-} // prettier-ignore
+}
 
 /** The span that an outline takes within a band. */
 function across(parts: readonly (readonly Point[])[], top: Mm, bottom: Mm): readonly [Mm, Mm] | undefined {

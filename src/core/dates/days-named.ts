@@ -36,7 +36,8 @@ export function readNamedDays(text: string): ReadDays {
       if (name === '') return wrong(`After ${date} comes what falls on it, such as “${date} Star party”.`);
       if (yearly) {
         const [month, day] = [Number(yearly[1]), Number(yearly[2])];
-        if (month < 1 || month > 12 || day < 1 || day > daysIn(2024, month)) return wrong(`${date} is no day: month, then day, as 03-14.`);
+        if (month < 1 || month > 12 || day < 1 || day > daysIn(2024, month))
+          return wrong(`${date} is no day: month, then day, as 03-14.`);
         days.push({ year: undefined, month, day, name });
       } else if (once !== undefined) days.push({ ...civilOf(once), name });
       else return wrong(`“${date}” is no date: write 2027-03-14, or 03-14 for every year.`);
@@ -44,7 +45,7 @@ export function readNamedDays(text: string): ReadDays {
     at += line.length + 1;
   }
   return { ok: true, days };
-} // prettier-ignore
+}
 
 /** The named days of a year, in their order; 29 February only in leap years. */
 export function occasionsIn(year: number, days: readonly Named[]): readonly Occasion[] {

@@ -7,10 +7,11 @@ const formats = new Map<string, Intl.DateTimeFormat>();
 /** Names and dates come from CLDR, as the platform carries it. */
 function format(language: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
   const key = `${language} ${JSON.stringify(options)}`;
-  const made = formats.get(key) ?? new Intl.DateTimeFormat(language, { timeZone: 'UTC', calendar: 'gregory', ...options });
+  const made =
+    formats.get(key) ?? new Intl.DateTimeFormat(language, { timeZone: 'UTC', calendar: 'gregory', ...options });
   formats.set(key, made);
   return made;
-} // prettier-ignore
+}
 
 /** Names of the months, January first, as they stand alone. */
 export const monthNames = (language: string, width: NameWidth = 'long'): readonly string[] =>

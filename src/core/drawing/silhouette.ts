@@ -9,22 +9,54 @@ export function widened(items: readonly Item[], ink: Ink, by: number): readonly 
       case 'path': {
         // A line that is not filled is a wider line; a filled area gets a rim.
         if (!item.fill && item.stroke)
-          return { ...item, stroke: { ...item.stroke, ink, width: item.stroke.width + by * 2, join: 'round', cap: item.stroke.cap === 'butt' ? 'butt' : item.stroke.cap } };
-        const own = item.stroke ? (item.stroke.align === 'in' ? 0 : item.stroke.align === 'out' ? item.stroke.width * 2 : item.stroke.width) : 0;
+          return {
+            ...item,
+            stroke: {
+              ...item.stroke,
+              ink,
+              width: item.stroke.width + by * 2,
+              join: 'round',
+              cap: item.stroke.cap === 'butt' ? 'butt' : item.stroke.cap,
+            },
+          };
+        const own = item.stroke
+          ? item.stroke.align === 'in'
+            ? 0
+            : item.stroke.align === 'out'
+              ? item.stroke.width * 2
+              : item.stroke.width
+          : 0;
         return { ...item, fill: ink, stroke: by * 2 + own > 0 ? { ...stroke, width: by * 2 + own } : null };
       }
       case 'glyphs':
         return by > 0 ? { ...item, ink, stroke } : { ...item, ink };
       case 'picture':
         if (item.isClear) return { ...item, flat: ink };
-        return { kind: 'path', from: item.from, opacity: 1, matrix: item.matrix, path: rectPath(item.frame), fill: ink, stroke: by > 0 ? stroke : null, ...(item.clip && { clip: item.clip }) };
+        return {
+          kind: 'path',
+          from: item.from,
+          opacity: 1,
+          matrix: item.matrix,
+          path: rectPath(item.frame),
+          fill: ink,
+          stroke: by > 0 ? stroke : null,
+          ...(item.clip && { clip: item.clip }),
+        };
       case 'page':
-        return { kind: 'path', from: item.from, opacity: 1, matrix: item.matrix, path: rectPath(item.image), fill: ink, stroke: by > 0 ? stroke : null };
+        return {
+          kind: 'path',
+          from: item.from,
+          opacity: 1,
+          matrix: item.matrix,
+          path: rectPath(item.image),
+          fill: ink,
+          stroke: by > 0 ? stroke : null,
+        };
       case 'group':
         return { ...item, items: widened(item.items, ink, by) };
     }
   });
-} // prettier-ignore
+}
 
 const SOLID: Ink = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 100 }, overprint: false };
 

@@ -26,18 +26,28 @@ export function seenCells({ columns, rows }: Pick<TableElement, 'columns' | 'row
       if (hidden.has(row * columns.length + column)) return [];
       // Never onto a cell that another span took first.
       let across = 1;
-      while (across < cell.across && column + across < columns.length && !hidden.has(row * columns.length + column + across)) across += 1;
+      while (
+        across < cell.across &&
+        column + across < columns.length &&
+        !hidden.has(row * columns.length + column + across)
+      )
+        across += 1;
       const down = Math.min(cell.down, rows.length - row);
       for (let r = row; r < row + down; r += 1)
         for (let c = column; c < column + across; c += 1) hidden.add(r * columns.length + c);
       return [{ row, column, cell, across, down }];
     }),
   );
-} // prettier-ignore
+}
 
 /** The cell that is seen at a place: itself, or the one whose span lies over it. */
-export const cellOver = (table: Pick<TableElement, 'columns' | 'rows'>, { row, column }: CellPlace): SeenCell | undefined =>
-  seenCells(table).find((s) => row >= s.row && row < s.row + s.down && column >= s.column && column < s.column + s.across); // prettier-ignore
+export const cellOver = (
+  table: Pick<TableElement, 'columns' | 'rows'>,
+  { row, column }: CellPlace,
+): SeenCell | undefined =>
+  seenCells(table).find(
+    (s) => row >= s.row && row < s.row + s.down && column >= s.column && column < s.column + s.across,
+  );
 
 /** Whether a row below the header is tinted. */
 function isTinted({ header, tint }: Pick<TableElement, 'header' | 'tint'>, row: number): boolean {

@@ -30,7 +30,11 @@ const emptyCell = (like?: Cell): Cell => ({
 });
 
 export const emptyColumn = (): TableColumn => ({ width: null, cells: {} });
-export const emptyRow = (columns: number): TableRow => ({ height: null, cells: {}, content: Array.from({ length: columns }, () => emptyCell()) }); // prettier-ignore
+export const emptyRow = (columns: number): TableRow => ({
+  height: null,
+  cells: {},
+  content: Array.from({ length: columns }, () => emptyCell()),
+});
 
 /** Columns and rows of plain words; short rows are filled up with empty cells. */
 export function tableOfWords(words: readonly (readonly string[])[]): Pick<TableElement, 'columns' | 'rows'> {
@@ -54,11 +58,16 @@ export function withTableWords(table: TableElement, words: readonly (readonly st
       if (!like) return row;
       return {
         ...like,
-        content: row.content.map((cell, c) => ({ ...(like.content[c] ?? cell), across: 1, down: 1, paragraphs: styledAs(like.content[c], cell) })),
+        content: row.content.map((cell, c) => ({
+          ...(like.content[c] ?? cell),
+          across: 1,
+          down: 1,
+          paragraphs: styledAs(like.content[c], cell),
+        })),
       };
     }),
   };
-} // prettier-ignore
+}
 
 /** New words in the paragraph style that stood in their place. */
 function styledAs(before: Cell | undefined, { paragraphs }: Cell): Cell['paragraphs'] {
@@ -86,7 +95,10 @@ const grown = (cells: readonly Cell[], at: number): readonly Cell[] =>
 export function withRow(table: TableElement, at: number): TableElement {
   if (table.rows.length >= MOST_ROWS) return table;
   // A header gives its look only to what is put within it.
-  const like = table.rows[at - 1 >= table.header.rows || at <= table.header.rows - 1 ? at - 1 : at] ?? table.rows[at] ?? table.rows[at - 1];
+  const like =
+    table.rows[at - 1 >= table.header.rows || at <= table.header.rows - 1 ? at - 1 : at] ??
+    table.rows[at] ??
+    table.rows[at - 1];
   const row: TableRow = {
     height: like?.height ?? null,
     cells: like?.cells ?? {},
@@ -97,8 +109,13 @@ export function withRow(table: TableElement, at: number): TableElement {
     content: r.content.map((cell) => (i < at && i + cell.down > at ? { ...cell, down: cell.down + 1 } : cell)),
   }));
   const header = at < table.header.rows ? { ...table.header, rows: table.header.rows + 1 } : table.header;
-  return { ...table, header, rows: inserted(rows, at, row), borders: { ...table.borders, lines: shiftedLines(table.borders.lines, 'y', at, 1) } };
-} // prettier-ignore
+  return {
+    ...table,
+    header,
+    rows: inserted(rows, at, row),
+    borders: { ...table.borders, lines: shiftedLines(table.borders.lines, 'y', at, 1) },
+  };
+}
 
 /** One more column, looking like its neighbour. */
 export function withColumn(table: TableElement, at: number): TableElement {
@@ -122,12 +139,20 @@ export function withoutRows(table: TableElement, first: number, last: number): T
   const gone = Math.min(last, table.rows.length - 1) - first + 1;
   if (gone >= table.rows.length || gone < 1) return table;
   const rows = table.rows
-    .map((row, i) => ({ ...row, content: row.content.map((cell) => ({ ...cell, down: shrunk(i, cell.down, first, gone) })) }))
+    .map((row, i) => ({
+      ...row,
+      content: row.content.map((cell) => ({ ...cell, down: shrunk(i, cell.down, first, gone) })),
+    }))
     .filter((_, i) => i < first || i >= first + gone);
   const inHeader = Math.max(0, Math.min(table.header.rows, first + gone) - first);
   const header = { ...table.header, rows: table.header.rows - inHeader };
-  return { ...table, header, rows, borders: { ...table.borders, lines: shiftedLines(table.borders.lines, 'y', first, -gone) } };
-} // prettier-ignore
+  return {
+    ...table,
+    header,
+    rows,
+    borders: { ...table.borders, lines: shiftedLines(table.borders.lines, 'y', first, -gone) },
+  };
+}
 
 /** Without some columns; at least one stays. */
 export function withoutColumns(table: TableElement, first: number, last: number): TableElement {
@@ -139,8 +164,13 @@ export function withoutColumns(table: TableElement, first: number, last: number)
     content: row.content.map((cell, c) => ({ ...cell, across: shrunk(c, cell.across, first, gone) })).filter(stays),
   }));
   const columns = table.columns.filter(stays);
-  return { ...table, columns, rows, borders: { ...table.borders, lines: shiftedLines(table.borders.lines, 'x', first, -gone) } };
-} // prettier-ignore
+  return {
+    ...table,
+    columns,
+    rows,
+    borders: { ...table.borders, lines: shiftedLines(table.borders.lines, 'x', first, -gone) },
+  };
+}
 
 /** A span from a track over so many, after some tracks were taken out. */
 const shrunk = (at: number, span: number, first: number, gone: number): number =>
@@ -148,8 +178,11 @@ const shrunk = (at: number, span: number, first: number, gone: number): number =
 
 const mapCells = (table: TableElement, change: (cell: Cell, place: CellPlace) => Cell): TableElement => ({
   ...table,
-  rows: table.rows.map((row, r) => ({ ...row, content: row.content.map((cell, c) => change(cell, { row: r, column: c })) })),
-}); // prettier-ignore
+  rows: table.rows.map((row, r) => ({
+    ...row,
+    content: row.content.map((cell, c) => change(cell, { row: r, column: c })),
+  })),
+});
 
 /** The cells of a block as one, with the words of the first; the others keep theirs, unseen. */
 export function joined(table: TableElement, block: CellBlock): TableElement {
@@ -183,12 +216,20 @@ export const emptied = (table: TableElement, block: CellBlock): TableElement =>
 export type LineSide = 'top' | 'right' | 'bottom' | 'left' | 'rows' | 'columns';
 
 /** The lines of a block with a stroke, or none. */
-export function withLines(table: TableElement, block: CellBlock, sides: readonly LineSide[], stroke: TableLine['stroke']): TableElement {
+export function withLines(
+  table: TableElement,
+  block: CellBlock,
+  sides: readonly LineSide[],
+  stroke: TableLine['stroke'],
+): TableElement {
   const { rows, columns } = blockOf(block);
   const across = { from: columns[0], to: columns[1] + 1 };
   const down = { from: rows[0], to: rows[1] + 1 };
-  const between = (axis: 'x' | 'y', [first, last]: readonly [number, number], run: { from: number; to: number }): TableLine[] =>
-    Array.from({ length: last - first }, (_, i) => ({ axis, at: first + 1 + i, ...run, stroke }));
+  const between = (
+    axis: 'x' | 'y',
+    [first, last]: readonly [number, number],
+    run: { from: number; to: number },
+  ): TableLine[] => Array.from({ length: last - first }, (_, i) => ({ axis, at: first + 1 + i, ...run, stroke }));
   const lines = sides.flatMap((side): TableLine[] => {
     switch (side) {
       case 'top':
@@ -206,6 +247,10 @@ export function withLines(table: TableElement, block: CellBlock, sides: readonly
     }
   });
   // A line that the new one covers whole has nothing more to say.
-  const isCovered = (old: TableLine) => lines.some((l) => l.axis === old.axis && l.at === old.at && l.from <= old.from && l.to >= old.to);
-  return { ...table, borders: { ...table.borders, lines: [...table.borders.lines.filter((l) => !isCovered(l)), ...lines] } };
-} // prettier-ignore
+  const isCovered = (old: TableLine) =>
+    lines.some((l) => l.axis === old.axis && l.at === old.at && l.from <= old.from && l.to >= old.to);
+  return {
+    ...table,
+    borders: { ...table.borders, lines: [...table.borders.lines.filter((l) => !isCovered(l)), ...lines] },
+  };
+}

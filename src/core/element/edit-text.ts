@@ -135,7 +135,10 @@ export function withWords(paragraphs: readonly Paragraph[], [from, to]: TextRang
 /**
  * The text with something said of all of it: what its paragraphs and words said of the same gives way.
  */
-export function withTextLook<T extends TextBase & { readonly paragraphs: readonly Paragraph[] }>(text: T, look: ParagraphChanges): T {
+export function withTextLook<T extends TextBase & { readonly paragraphs: readonly Paragraph[] }>(
+  text: T,
+  look: ParagraphChanges,
+): T {
   const keys = Object.keys(look);
   const without = <L extends object>(from: L | undefined): L | undefined =>
     from && (Object.fromEntries(Object.entries(from).filter(([key]) => !keys.includes(key))) as L);
@@ -148,15 +151,18 @@ export function withTextLook<T extends TextBase & { readonly paragraphs: readonl
       return tidy({ ...p, look: own, runs: joined(p.runs.map((r) => tidy({ ...r, look: without(r.look) }))) });
     }),
   };
-} // prettier-ignore
+}
 
 /** The whole text in a style: what was said of it and of its paragraphs gives way; words keep what they say. */
-export const withTextStyle = <T extends TextBase & { readonly paragraphs: readonly Paragraph[] }>(text: T, style: string | null): T => ({
+export const withTextStyle = <T extends TextBase & { readonly paragraphs: readonly Paragraph[] }>(
+  text: T,
+  style: string | null,
+): T => ({
   ...text,
   style,
   look: {},
   paragraphs: text.paragraphs.map(({ runs }): Paragraph => ({ runs })),
-}); // prettier-ignore
+});
 
 /** The look at a range: of its first letter, and which facts differ within it. */
 export interface LookThere {

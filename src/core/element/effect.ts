@@ -25,9 +25,13 @@ export const Effect = z.discriminatedUnion('effect', [
     blend: Blend.default('normal'),
   }),
   z.strictObject({ effect: z.literal('blur'), blur: Extent.default(1) }),
-  z.strictObject({ effect: z.literal('soft-edge'), blur: Extent.default(2) }).describe('Fades out toward its edge, inside it.'),
-  z.strictObject({ effect: z.literal('outline'), width: Extent.default(1), paint: SolidPaint }).describe('A band around it.'),
-]); // prettier-ignore
+  z
+    .strictObject({ effect: z.literal('soft-edge'), blur: Extent.default(2) })
+    .describe('Fades out toward its edge, inside it.'),
+  z
+    .strictObject({ effect: z.literal('outline'), width: Extent.default(1), paint: SolidPaint })
+    .describe('A band around it.'),
+]);
 export type Effect = z.infer<typeof Effect>;
 export type EffectKind = Effect['effect'];
 export type EffectOf<K extends EffectKind> = Extract<Effect, { effect: K }>;

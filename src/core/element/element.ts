@@ -128,18 +128,28 @@ const Text = z.strictObject({
   ...common,
   style: id.nullable().default(null).describe('The paragraph style of what says nothing itself.'),
   look: ParagraphChanges.default({}).describe('What differs from the style.'),
-  paragraphs: z.array(Paragraph).min(1).max(20_000).default([{ runs: [] }]),
-  vertical: z.enum(['top', 'middle', 'bottom', 'spread']).default('top').describe('`spread`: paragraphs parted until the frame is full.'),
+  paragraphs: z
+    .array(Paragraph)
+    .min(1)
+    .max(20_000)
+    .default([{ runs: [] }]),
+  vertical: z
+    .enum(['top', 'middle', 'bottom', 'spread'])
+    .default('top')
+    .describe('`spread`: paragraphs parted until the frame is full.'),
   inset: Insets.default({ top: 0, right: 0, bottom: 0, left: 0 }),
   columns: z.number().int().min(1).max(20).default(1),
   columnGap: Extent.default(4),
   balance: z.boolean().default(false).describe('Columns of about equal height.'),
   fit: TypeFit.nullable().default(null),
   along: Along.nullable().default(null),
-  after: elementId.nullable().default(null).describe('The text frame whose overflow flows into this one; its own words then follow.'),
+  after: elementId
+    .nullable()
+    .default(null)
+    .describe('The text frame whose overflow flows into this one; its own words then follow.'),
   slot: TextSlot.optional().describe('Open in jobs begun from a template.'),
   language: z.string().max(20).nullable().default(null).describe('BCP 47; null is the job’s.'),
-}); // prettier-ignore
+});
 
 /** Words in rows and columns; its cells are boxes that other elements can stand in. */
 const Table = z

@@ -39,4 +39,12 @@ export const readable = (text: string): string => text.replace(/[\uE0F0-\uE0F6]/
 export type FieldValues = Readonly<Record<Field, string>>;
 
 /** What stands for each where no page is known: as wide as most will be. */
-export const UNKNOWN_FIELDS: FieldValues = { page: '00', 'page-i': 'viii', 'page-I': 'VIII', 'page-a': 'a', 'page-A': 'A', pages: '00', head: 'Running head' }; // prettier-ignore
+export const UNKNOWN_FIELDS: FieldValues = {
+  page: '00',
+  'page-i': 'viii',
+  'page-I': 'VIII',
+  'page-a': 'a',
+  'page-A': 'A',
+  pages: '00',
+  head: 'Running head',
+};

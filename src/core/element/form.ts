@@ -20,7 +20,9 @@ export const Form = z.discriminatedUnion('form', [
       .describe('Corner radius; four are for the corners clockwise from the top left.'),
   }),
   z.strictObject({ form: z.literal('ellipse') }),
-  z.strictObject({ form: z.literal('polygon'), sides: sides.default(6) }).describe('Regular where its box is square; one corner up.'),
+  z
+    .strictObject({ form: z.literal('polygon'), sides: sides.default(6) })
+    .describe('Regular where its box is square; one corner up.'),
   z.strictObject({
     form: z.literal('star'),
     points: sides.default(5),
@@ -32,18 +34,24 @@ export const Form = z.discriminatedUnion('form', [
     sweep: degrees.default(90).describe('Degrees clockwise.'),
     ends: z.enum(['open', 'chord', 'pie']).default('open'),
   }),
-  z.strictObject({
-    form: z.literal('arrow'),
-    shaft: Extent.default(2).describe('Thickness.'),
-    head: Extent.default(6).describe('Length of the head; it is as wide as the box is high.'),
-    tail: z.enum(['plain', 'notched', 'head']).default('plain'),
-    bend: Length.default(0).describe('How far the middle of the shaft lies above (or, negative, below) the straight line.'),
-  }).describe('Runs to the right, from the left to the right edge of its box.'),
+  z
+    .strictObject({
+      form: z.literal('arrow'),
+      shaft: Extent.default(2).describe('Thickness.'),
+      head: Extent.default(6).describe('Length of the head; it is as wide as the box is high.'),
+      tail: z.enum(['plain', 'notched', 'head']).default('plain'),
+      bend: Length.default(0).describe(
+        'How far the middle of the shaft lies above (or, negative, below) the straight line.',
+      ),
+    })
+    .describe('Runs to the right, from the left to the right edge of its box.'),
   z.strictObject({
     form: z.literal('ribbon'),
     left: RibbonEnd.default('notched'),
     right: RibbonEnd.default('notched'),
-    depth: Extent.default(4).describe('Depth of the notch or point: a length, so that a shorter ribbon keeps its ends.'),
+    depth: Extent.default(4).describe(
+      'Depth of the notch or point: a length, so that a shorter ribbon keeps its ends.',
+    ),
   }),
   z.strictObject({
     form: z.literal('bubble'),
@@ -63,7 +71,7 @@ export const Form = z.discriminatedUnion('form', [
       .describe('M, L, C and Z with absolute coordinates: 0 to 1 across and down the box.'),
     rule: z.enum(['nonzero', 'evenodd']).default('nonzero').describe('What counts as inside where it crosses itself.'),
   }),
-]); // prettier-ignore
+]);
 export type Form = z.infer<typeof Form>;
 export type FormKind = Form['form'];
 export type FormOf<K extends FormKind> = Extract<Form, { form: K }>;

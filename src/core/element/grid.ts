@@ -19,7 +19,10 @@ export const insetsOf = (insets: Insets, measures: Measures): Edges => ({
 const count = z.number().int().min(1).max(100);
 
 /** Widths given one by one; `null` takes an equal share of what is left. */
-export const TrackSizes = z.array(z.union([Extent, z.null()])).min(1).max(100); // prettier-ignore
+export const TrackSizes = z
+  .array(z.union([Extent, z.null()]))
+  .min(1)
+  .max(100);
 export type TrackSizes = z.infer<typeof TrackSizes>;
 
 const tracks = {
@@ -30,11 +33,8 @@ const tracks = {
   columnWidths: TrackSizes.optional().describe('Instead of equal columns.'),
   rowHeights: TrackSizes.optional().describe('Instead of equal rows.'),
   margins: Insets.optional().describe('From the box’s edges; left out, the safe area or the whole box.'),
-  facing: z
-    .boolean()
-    .optional()
-    .describe('On facing pages the left margin is the inner one: at the spine on both.'),
-}; // prettier-ignore
+  facing: z.boolean().optional().describe('On facing pages the left margin is the inner one: at the spine on both.'),
+};
 
 /** Columns and rows with gutters: equal parts, or given sizes. */
 export const Grid = z.strictObject(tracks);
@@ -60,7 +60,9 @@ export const Guide = z.strictObject({
     z.strictObject({ how: z.literal('from-start'), distance: Extent }).describe('Inside the left or top edge.'),
     z.strictObject({ how: z.literal('from-end'), distance: Extent }).describe('Inside the right or bottom edge.'),
     z.strictObject({ how: z.literal('centre') }),
-    z.strictObject({ how: z.literal('parts'), parts: z.number().int().min(2).max(100) }).describe('Every part of an equal division.'),
+    z
+      .strictObject({ how: z.literal('parts'), parts: z.number().int().min(2).max(100) })
+      .describe('Every part of an equal division.'),
   ]),
-}); // prettier-ignore
+});
 export type Guide = z.infer<typeof Guide>;

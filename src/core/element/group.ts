@@ -21,11 +21,16 @@ export const Group = z.strictObject({
     .strictObject({
       axis: z.enum(['x', 'y']),
       in: BoxRef,
-      gap: z.union([Length, z.literal('equal')]).describe('`equal`: the first at one end of the box, the last at the other.'),
-      from: z.enum(['start', 'centre', 'end']).default('start').describe('Where a row with a given gap stands in its box.'),
+      gap: z
+        .union([Length, z.literal('equal')])
+        .describe('`equal`: the first at one end of the box, the last at the other.'),
+      from: z
+        .enum(['start', 'centre', 'end'])
+        .default('start')
+        .describe('Where a row with a given gap stands in its box.'),
     })
     .optional()
     .describe('Its members one after another, in the order of the side.'),
-}); // prettier-ignore
+});
 export type Group = z.infer<typeof Group>;
 export type Row = NonNullable<Group['row']>;

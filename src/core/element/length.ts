@@ -15,7 +15,11 @@ export const extent = z.number().min(0).max(LONGEST).register(LENGTHS, { per: 'm
 export const points = (least: number, most: number) => z.number().min(least).max(most).register(LENGTHS, { per: 'pt' });
 
 /** Name by which the job keeps a measure; what people call it is its `name`. */
-export const measureId = z.string().min(1).max(64).regex(/^[\w-]+$/); // prettier-ignore
+export const measureId = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[\w-]+$/);
 
 /** A named measure of the job, used where a length could stand: `times` × measure + `plus`. */
 export const MeasureRef = z.strictObject({

@@ -41,10 +41,11 @@ export function tableLines(table: TableElement): readonly DrawnLine[] {
         const stroke = within[axis].has(`${at} ${n}`) ? null : single ? single.stroke : ofSets(table, axis, at);
         const last = found.at(-1);
         if (!stroke) continue;
-        if (last?.to === n && JSON.stringify(last.stroke) === JSON.stringify(stroke)) found[found.length - 1] = { ...last, to: n + 1 };
+        if (last?.to === n && JSON.stringify(last.stroke) === JSON.stringify(stroke))
+          found[found.length - 1] = { ...last, to: n + 1 };
         else found.push({ axis, at, from: n, to: n + 1, stroke });
       }
       return found;
     });
   return [...along('y', rows.length, columns.length), ...along('x', columns.length, rows.length)];
-} // prettier-ignore
+}

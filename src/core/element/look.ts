@@ -35,9 +35,16 @@ export const ListMark = z.discriminatedUnion('list', [
     list: z.literal('number'),
     style: z.enum(['1', 'a', 'A', 'i', 'I']).default('1'),
     after: z.string().max(4).default('.').describe('Set after the number.'),
-    start: z.number().int().min(0).max(1_000_000).nullable().default(null).describe('Begins anew here; null counts on.'),
+    start: z
+      .number()
+      .int()
+      .min(0)
+      .max(1_000_000)
+      .nullable()
+      .default(null)
+      .describe('Begins anew here; null counts on.'),
   }),
-]); // prettier-ignore
+]);
 export type ListMark = z.infer<typeof ListMark>;
 
 const percent = z.number().min(0).max(1000);
@@ -56,7 +63,9 @@ const paragraph = {
   leadingPt: points(0.5, 10_000).nullable().describe('Baseline to baseline; null is 120 % of the size.'),
   align: z.enum(['left', 'centre', 'right', 'justified']),
   hyphenate: z.boolean(),
-  breaking: z.enum(['paragraph', 'line', 'balanced']).describe('Lines broken looking at the whole paragraph, one by one, or to be about equally long.'),
+  breaking: z
+    .enum(['paragraph', 'line', 'balanced'])
+    .describe('Lines broken looking at the whole paragraph, one by one, or to be about equally long.'),
   justify: Justify,
   opticalMargin: z.boolean().describe('Points and hyphens hang a little past the edge.'),
   before: Extent.describe('Room above, mm; not at the head of a frame.'),
@@ -71,7 +80,7 @@ const paragraph = {
   keepFirst: z.number().int().min(1).max(10).describe('Fewest lines left at the foot of a frame.'),
   keepLast: z.number().int().min(1).max(10).describe('Fewest lines carried to the head of the next.'),
   onGrid: z.boolean().describe('Baselines on the baseline grid of the side.'),
-} as const; // prettier-ignore
+} as const;
 
 export const CharacterLook = z.strictObject(character);
 export type CharacterLook = z.infer<typeof CharacterLook>;

@@ -7,12 +7,19 @@ export const mapSaid = (table: TableElement, change: (said: CellChanges) => Cell
   ...table,
   cells: change(table.cells),
   columns: table.columns.map((c) => ({ ...c, cells: change(c.cells) })),
-  rows: table.rows.map((r) => ({ ...r, cells: change(r.cells), content: r.content.map((c) => ({ ...c, cell: change(c.cell) })) })),
+  rows: table.rows.map((r) => ({
+    ...r,
+    cells: change(r.cells),
+    content: r.content.map((c) => ({ ...c, cell: change(c.cell) })),
+  })),
   header: { ...table.header, cells: change(table.header.cells) },
-}); // prettier-ignore
+});
 
 /** A table with the paragraphs of all its cells changed, those beneath a span too. */
 export const mapCellWords = (table: TableElement, change: (p: Paragraph) => Paragraph): TableElement => ({
   ...table,
-  rows: table.rows.map((r) => ({ ...r, content: r.content.map((c) => ({ ...c, paragraphs: c.paragraphs.map(change) })) })),
-}); // prettier-ignore
+  rows: table.rows.map((r) => ({
+    ...r,
+    content: r.content.map((c) => ({ ...c, paragraphs: c.paragraphs.map(change) })),
+  })),
+});

@@ -9,9 +9,10 @@ export type ColumnCount = (grid: string | undefined) => number;
 
 const negated = (len: Len): Len => {
   if (typeof len === 'number') return len === 0 ? 0 : -len;
-  if (isMeasureRef(len)) return { ...len, times: -(len.times ?? 1), ...(len.plus !== undefined && { plus: -len.plus }) };
+  if (isMeasureRef(len))
+    return { ...len, times: -(len.times ?? 1), ...(len.plus !== undefined && { plus: -len.plus }) };
   return { percent: -len.percent };
-}; // prettier-ignore
+};
 
 function mirroredBox(ref: BoxRef, columns: ColumnCount): BoxRef {
   if (ref.box === 'columns') {
@@ -67,7 +68,12 @@ export function mirrored(element: Element, columns: ColumnCount): Element {
   const placement = mirroredPlacement(element.placement, columns);
   switch (element.kind) {
     case 'text':
-      return { ...element, placement, look: mirroredLook(element.look), paragraphs: element.paragraphs.map(mirroredParagraph) };
+      return {
+        ...element,
+        placement,
+        look: mirroredLook(element.look),
+        paragraphs: element.paragraphs.map(mirroredParagraph),
+      };
     case 'line':
       return { ...element, placement, slope: element.slope === 'down' ? 'up' : 'down' };
     case 'shape':
@@ -78,4 +84,4 @@ export function mirrored(element: Element, columns: ColumnCount): Element {
     case 'printable':
       return { ...element, placement };
   }
-} // prettier-ignore
+}

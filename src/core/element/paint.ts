@@ -73,17 +73,23 @@ export const whyNoInkName = (name: string): string | undefined =>
     : undefined;
 
 /** An ink of a plate of its own, mixed before it comes to the press. */
-export const SpotInk = z.strictObject({
-  name: inkName
-    .refine((name) => whyNoInkName(name) === undefined, { error: ({ input }) => whyNoInkName(String(input)) })
-    .describe('As the plate is called.'),
-  finish: z.enum(SPOT_FINISHES).default('plain'),
-  ...build,
-  lab: z
-    .strictObject({ L: z.number().min(0).max(100), a: z.number().min(-160).max(160), b: z.number().min(-160).max(160) })
-    .optional()
-    .describe('As it was measured, CIE L*a*b* D50.'),
-}).describe('c, m, y and k show it where it is not printed as itself.'); // prettier-ignore
+export const SpotInk = z
+  .strictObject({
+    name: inkName
+      .refine((name) => whyNoInkName(name) === undefined, { error: ({ input }) => whyNoInkName(String(input)) })
+      .describe('As the plate is called.'),
+    finish: z.enum(SPOT_FINISHES).default('plain'),
+    ...build,
+    lab: z
+      .strictObject({
+        L: z.number().min(0).max(100),
+        a: z.number().min(-160).max(160),
+        b: z.number().min(-160).max(160),
+      })
+      .optional()
+      .describe('As it was measured, CIE L*a*b* D50.'),
+  })
+  .describe('c, m, y and k show it where it is not printed as itself.');
 export type SpotInk = z.infer<typeof SpotInk>;
 
 /** A colour named for its use: “headings”, not “dark blue”. */
@@ -118,7 +124,7 @@ export const Gradient = z.strictObject({
     .default({ x: 0.5, y: 0.5 })
     .describe('Its middle, as a share of the box.'),
   stops: z.array(GradientStop).min(2).max(50),
-}); // prettier-ignore
+});
 export type Gradient = z.infer<typeof Gradient>;
 
 /** What an area is filled with. */
@@ -129,8 +135,18 @@ export const BLACK: SolidPaint = { kind: 'process', c: 0, m: 0, y: 0, k: 100 };
 
 /** How something mixes with what lies beneath (ISO 32000-1, 11.3.5). */
 export const BLENDS = [
-  'normal', 'multiply', 'screen', 'overlay', 'darken', 'lighten', 'color-dodge', 'color-burn',
-  'hard-light', 'soft-light', 'difference', 'exclusion',
-] as const; // prettier-ignore
+  'normal',
+  'multiply',
+  'screen',
+  'overlay',
+  'darken',
+  'lighten',
+  'color-dodge',
+  'color-burn',
+  'hard-light',
+  'soft-light',
+  'difference',
+  'exclusion',
+] as const;
 export const Blend = z.enum(BLENDS);
 export type Blend = z.infer<typeof Blend>;

@@ -9,7 +9,7 @@ export const Fit = z.discriminatedUnion('mode', [
   z
     .strictObject({ mode: z.literal('scale'), percent: z.number().min(1).max(5000) })
     .describe('At a scale of its size at the job’s resolution.'),
-]); // prettier-ignore
+]);
 export type Fit = z.infer<typeof Fit>;
 
 const level = z.number().int().min(0).max(255);
@@ -39,7 +39,7 @@ export const Adjust = z.strictObject({
     .max(400)
     .optional()
     .describe('Most ink in total, percent; what has more is separated anew, with more black for the three colours.'),
-}); // prettier-ignore
+});
 export type Adjust = z.infer<typeof Adjust>;
 
 const share = z.number().min(0).max(1);

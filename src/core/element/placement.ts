@@ -1,10 +1,18 @@
 import { z } from 'zod';
 import { Len } from './length';
 
-export const id = z.string().min(1).max(64).regex(/^[\w-]+$/); // prettier-ignore
+export const id = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[\w-]+$/);
 
 /** Names an element of the same side; on a page, what it shows of its layout is named by the item and the page. */
-export const elementId = z.string().min(1).max(400).regex(/^[\w@-]+$/); // prettier-ignore
+export const elementId = z
+  .string()
+  .min(1)
+  .max(400)
+  .regex(/^[\w@-]+$/);
 
 const track = z.number().int().min(1).max(100);
 const grid = elementId.optional().describe('A named grid; left out, the grid of the side.');
@@ -36,7 +44,7 @@ export const BoxRef = z.discriminatedUnion('box', [
     .describe(
       'Another element: whole, what is left of it after trimming, or the line at its near edge (before) or far edge (past).',
     ),
-]); // prettier-ignore
+]);
 export type BoxRef = z.infer<typeof BoxRef>;
 
 export const AXIS_KEYS = ['start', 'centre', 'end', 'size'] as const;
@@ -64,8 +72,13 @@ export const Placement = z.strictObject({
   x: Axis,
   y: Axis,
   rotate: z.number().min(-360).max(360).default(0).describe('Degrees clockwise about the centre.'),
-  shear: z.number().min(-80).max(80).default(0).describe('Degrees that upright lines lean to the right, about the centre.'),
-}); // prettier-ignore
+  shear: z
+    .number()
+    .min(-80)
+    .max(80)
+    .default(0)
+    .describe('Degrees that upright lines lean to the right, about the centre.'),
+});
 export type Placement = z.infer<typeof Placement>;
 
 /** The box of an axis. */

@@ -20,10 +20,12 @@ export const PrintableContent = z
 /** What its marks are coloured with. */
 export const PrintableInks = z.strictObject({
   ink: SolidPaint.default(BLACK).describe('Words and main lines.'),
-  pale: SolidPaint.default({ kind: 'process', c: 0, m: 0, y: 0, k: 55 }).describe('Lines to write on, days of other months.'),
+  pale: SolidPaint.default({ kind: 'process', c: 0, m: 0, y: 0, k: 55 }).describe(
+    'Lines to write on, days of other months.',
+  ),
   accent: SolidPaint.default({ kind: 'process', c: 0, m: 70, y: 80, k: 10 }).describe('Margin lines, holidays.'),
   tint: SolidPaint.default({ kind: 'process', c: 0, m: 0, y: 0, k: 10 }).describe('Areas.'),
-}); // prettier-ignore
+});
 export type PrintableInks = z.infer<typeof PrintableInks>;
 
 const Typeface = z.strictObject({

@@ -10,11 +10,18 @@ import type { StyleBook } from './type-style';
 
 /** The element with each of its paints replaced. @param change gives the paint itself where it may stay */
 export function repaint(element: Element, book: StyleBook, change: (paint: SolidPaint) => SolidPaint): Element {
-  const effects = element.effects.map((effect): Effect => ('paint' in effect ? { ...effect, paint: change(effect.paint) } : effect));
+  const effects = element.effects.map((effect): Effect =>
+    'paint' in effect ? { ...effect, paint: change(effect.paint) } : effect,
+  );
   const stroke = (s: Stroke): Stroke => ({ ...s, paint: change(s.paint) });
   switch (element.kind) {
     case 'shape':
-      return { ...element, effects, fill: element.fill && repaintArea(element.fill, change), stroke: element.stroke && stroke(element.stroke) };
+      return {
+        ...element,
+        effects,
+        fill: element.fill && repaintArea(element.fill, change),
+        stroke: element.stroke && stroke(element.stroke),
+      };
     case 'line':
       return { ...element, effects, stroke: stroke(element.stroke) };
     case 'text':
@@ -25,13 +32,17 @@ export function repaint(element: Element, book: StyleBook, change: (paint: Solid
       return { ...element, effects, recolour: element.recolour.map(({ from, to }) => ({ from, to: change(to) })) };
     case 'printable': {
       const { ink, pale, accent, tint } = element.inks;
-      return { ...element, effects, inks: { ink: change(ink), pale: change(pale), accent: change(accent), tint: change(tint) } };
+      return {
+        ...element,
+        effects,
+        inks: { ink: change(ink), pale: change(pale), accent: change(accent), tint: change(tint) },
+      };
     }
     case 'picture':
     case 'page':
       return { ...element, effects };
   }
-} // prettier-ignore
+}
 
 type Change = (paint: SolidPaint) => SolidPaint;
 

@@ -9,8 +9,13 @@ const open = z.boolean().default(false).describe('Still as the template has it.'
 /** What may be changed of a text in a job begun from a template. */
 export const TextSlot = z.discriminatedUnion('takes', [
   z.strictObject({ takes: z.literal('text'), open }),
-  z.strictObject({ takes: z.literal('date'), form: z.enum(DATE_FORMS).default('full'), date: z.iso.date().nullable().default(null), open }),
-]); // prettier-ignore
+  z.strictObject({
+    takes: z.literal('date'),
+    form: z.enum(DATE_FORMS).default('full'),
+    date: z.iso.date().nullable().default(null),
+    open,
+  }),
+]);
 export type TextSlot = z.infer<typeof TextSlot>;
 
 /** A picture that may be changed in a job begun from a template. */

@@ -7,9 +7,7 @@ const pt = points(0.01, 2000);
 export const Stroke = z.strictObject({
   paint: SolidPaint,
   widthPt: points(0.01, 500),
-  dash: z
-    .union([z.enum(['solid', 'dashed', 'dotted']), z.strictObject({ onPt: pt, offPt: pt })])
-    .default('solid'),
+  dash: z.union([z.enum(['solid', 'dashed', 'dotted']), z.strictObject({ onPt: pt, offPt: pt })]).default('solid'),
   whole: z
     .boolean()
     .default(true)
@@ -17,5 +15,5 @@ export const Stroke = z.strictObject({
   align: z.enum(['centre', 'in', 'out']).default('centre').describe('On which side of a closed outline it lies.'),
   cap: z.enum(['butt', 'round', 'square']).default('butt'),
   join: z.enum(['miter', 'round', 'bevel']).default('miter'),
-}); // prettier-ignore
+});
 export type Stroke = z.infer<typeof Stroke>;

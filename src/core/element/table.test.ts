@@ -39,8 +39,19 @@ const made = (more: object = {}): TableElement => {
 
 const BOOK = styleBook({ styles: [] });
 const wordsOf = (table: TableElement) => table.rows.map((r) => r.content.map((c) => plainText(c.paragraphs)));
-const PEN = { paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 }, widthPt: 1, dash: 'solid', whole: true, align: 'centre', cap: 'butt', join: 'miter' } as const; // prettier-ignore
-const block = (r0: number, c0: number, r1: number, c1: number) => ({ from: { row: r0, column: c0 }, to: { row: r1, column: c1 } }); // prettier-ignore
+const PEN = {
+  paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 },
+  widthPt: 1,
+  dash: 'solid',
+  whole: true,
+  align: 'centre',
+  cap: 'butt',
+  join: 'miter',
+} as const;
+const block = (r0: number, c0: number, r1: number, c1: number) => ({
+  from: { row: r0, column: c0 },
+  to: { row: r1, column: c1 },
+});
 
 test('a row short of cells is refused, with what is wanted', () => {
   const short = made();
@@ -54,8 +65,16 @@ describe('spans', () => {
   test('cells beneath a span are not seen, and keep their words', () => {
     const table = joined(made(), block(1, 0, 2, 1));
     expect(seenCells(table).map((c) => [c.row, c.column, c.across, c.down].join(' '))).toEqual([
-      '0 0 1 1', '0 1 1 1', '0 2 1 1', '1 0 2 2', '1 2 1 1', '2 2 1 1', '3 0 1 1', '3 1 1 1', '3 2 1 1',
-    ]); // prettier-ignore
+      '0 0 1 1',
+      '0 1 1 1',
+      '0 2 1 1',
+      '1 0 2 2',
+      '1 2 1 1',
+      '2 2 1 1',
+      '3 0 1 1',
+      '3 1 1 1',
+      '3 2 1 1',
+    ]);
     expect(wordsOf(parted(table, block(0, 0, 3, 2)))).toEqual(WORDS);
     expect(seenCells(parted(table, block(0, 0, 3, 2)))).toHaveLength(12);
   });
@@ -64,7 +83,12 @@ describe('spans', () => {
     const past = made();
     const first = past.rows[3]?.content[2];
     if (!first) throw new Error('no cell');
-    const wide = { ...past, rows: past.rows.map((r, i) => (i === 3 ? { ...r, content: [...r.content.slice(0, 2), { ...first, across: 9, down: 9 }] } : r)) }; // prettier-ignore
+    const wide = {
+      ...past,
+      rows: past.rows.map((r, i) =>
+        i === 3 ? { ...r, content: [...r.content.slice(0, 2), { ...first, across: 9, down: 9 }] } : r,
+      ),
+    };
     expect(seenCells(wide).at(-1)).toMatchObject({ row: 3, column: 2, across: 1, down: 1 });
     const joint = joined(made(), block(0, 0, 0, 2));
     expect(seenCells(withColumn(joint, 1))[0]).toMatchObject({ across: 4 });
@@ -112,7 +136,10 @@ describe('looks', () => {
       tint: { fill: grey, every: 1, first: true },
       cells: { look: { sizePt: 8 }, vertical: 'middle' },
     });
-    const columned = { ...base, columns: base.columns.map((c, i) => (i === 0 ? { ...c, cells: { look: { align: 'right' as const } } } : c)) }; // prettier-ignore
+    const columned = {
+      ...base,
+      columns: base.columns.map((c, i) => (i === 0 ? { ...c, cells: { look: { align: 'right' as const } } } : c)),
+    };
     const book = styleBook({
       styles: [],
       cellStyles: [
@@ -120,11 +147,24 @@ describe('looks', () => {
         { id: 'b', name: 'B', basedOn: 'a', cell: { look: { italic: true } } },
       ],
     });
-    const named = { ...columned, rows: columned.rows.map((r, i) => (i === 2 ? { ...r, content: r.content.map((c) => ({ ...c, named: 'b' })) } : r)) }; // prettier-ignore
+    const named = {
+      ...columned,
+      rows: columned.rows.map((r, i) =>
+        i === 2 ? { ...r, content: r.content.map((c) => ({ ...c, named: 'b' })) } : r,
+      ),
+    };
     const table = withCells(named, block(2, 1, 2, 1), { fill: red });
-    expect(cellLook(table, { row: 0, column: 0 }, book)).toMatchObject({ fill: null, vertical: 'middle', look: { sizePt: 8, weight: 700, align: 'right' } }); // prettier-ignore
+    expect(cellLook(table, { row: 0, column: 0 }, book)).toMatchObject({
+      fill: null,
+      vertical: 'middle',
+      look: { sizePt: 8, weight: 700, align: 'right' },
+    });
     expect(cellLook(table, { row: 1, column: 1 }, book)).toMatchObject({ fill: grey, look: { sizePt: 8 } });
-    expect(cellLook(table, { row: 2, column: 1 }, book)).toMatchObject({ fill: red, vertical: 'bottom', look: { sizePt: 9, italic: true } }); // prettier-ignore
+    expect(cellLook(table, { row: 2, column: 1 }, book)).toMatchObject({
+      fill: red,
+      vertical: 'bottom',
+      look: { sizePt: 9, italic: true },
+    });
     expect(cellLook(table, { row: 3, column: 1 }, book).fill).toEqual(grey);
     // A tint of two and two.
     const twos = { ...table, tint: { fill: grey, every: 2, first: false } };
@@ -144,7 +184,9 @@ describe('looks', () => {
 
   test('words of one cell changed leave the others the same objects', () => {
     const table = made();
-    const next = mapTexts(table, BOOK, (t) => (plainText(t.paragraphs) === 'Talk' ? { ...t, paragraphs: [{ runs: [{ text: 'Lecture' }] }] } : t)); // prettier-ignore
+    const next = mapTexts(table, BOOK, (t) =>
+      plainText(t.paragraphs) === 'Talk' ? { ...t, paragraphs: [{ runs: [{ text: 'Lecture' }] }] } : t,
+    );
     expect(wordsOf(next)[2]).toEqual(['21:00', 'Lecture', 'Library']);
     expect(next.rows[1]).toBe(table.rows[1]);
     expect(next.rows[2]?.content[0]).toBe(table.rows[2]?.content[0]);
@@ -158,9 +200,30 @@ describe('lines', () => {
 
   test('sets give whole lines; a span has none within', () => {
     const all = { top: PEN, right: PEN, bottom: PEN, left: PEN, rows: PEN, columns: PEN };
-    expect(shown(made({ borders: all }))).toEqual(['y0 0-3', 'y1 0-3', 'y2 0-3', 'y3 0-3', 'y4 0-3', 'x0 0-4', 'x1 0-4', 'x2 0-4', 'x3 0-4']); // prettier-ignore
+    expect(shown(made({ borders: all }))).toEqual([
+      'y0 0-3',
+      'y1 0-3',
+      'y2 0-3',
+      'y3 0-3',
+      'y4 0-3',
+      'x0 0-4',
+      'x1 0-4',
+      'x2 0-4',
+      'x3 0-4',
+    ]);
     const spanned = joined(made({ borders: all }), block(1, 0, 2, 1));
-    expect(shown(spanned)).toEqual(['y0 0-3', 'y1 0-3', 'y2 2-3', 'y3 0-3', 'y4 0-3', 'x0 0-4', 'x1 0-1', 'x1 3-4', 'x2 0-4', 'x3 0-4']); // prettier-ignore
+    expect(shown(spanned)).toEqual([
+      'y0 0-3',
+      'y1 0-3',
+      'y2 2-3',
+      'y3 0-3',
+      'y4 0-3',
+      'x0 0-4',
+      'x1 0-1',
+      'x1 3-4',
+      'x2 0-4',
+      'x3 0-4',
+    ]);
   });
 
   test('beneath the header its own; a single line says otherwise, and one laid over it replaces it', () => {

@@ -75,11 +75,15 @@ export const TableFacts = {
   heights: z
     .enum(['even', 'content'])
     .default('content')
-    .describe('Rows without a height, in a table that is higher than they need: all alike, or each given an equal share.'),
+    .describe(
+      'Rows without a height, in a table that is higher than they need: all alike, or each given an equal share.',
+    ),
   borders: Borders.prefault({}),
   language: z.string().max(20).nullable().default(null).describe('BCP 47; null is the job’s.'),
-} as const; // prettier-ignore
+} as const;
 
 /** Every row has a cell for each column. */
-export const isWhole = (table: { readonly columns: readonly unknown[]; readonly rows: readonly { readonly content: readonly unknown[] }[] }): boolean =>
-  table.rows.every((row) => row.content.length === table.columns.length); // prettier-ignore
+export const isWhole = (table: {
+  readonly columns: readonly unknown[];
+  readonly rows: readonly { readonly content: readonly unknown[] }[];
+}): boolean => table.rows.every((row) => row.content.length === table.columns.length);

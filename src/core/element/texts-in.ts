@@ -28,8 +28,12 @@ function cellWith(cell: Cell, before: TextElement, { style, look, paragraphs, ve
     ...(vertical !== before.vertical && vertical !== 'spread' && { vertical }),
     ...(inset !== before.inset && { inset }),
   };
-  return { ...cell, paragraphs: [...paragraphs], cell: Object.keys(own).length > 0 ? overCell(cell.cell, own) : cell.cell };
-} // prettier-ignore
+  return {
+    ...cell,
+    paragraphs: [...paragraphs],
+    cell: Object.keys(own).length > 0 ? overCell(cell.cell, own) : cell.cell,
+  };
+}
 
 function mapCells(table: TableElement, book: Book, change: (text: TextElement) => TextElement): TableElement {
   const seen = new Set(seenCells(table).map((place) => cellId(table.id, place)));

@@ -27,9 +27,12 @@ export const Course = z.discriminatedUnion('course', [
     })
     .describe('Along the outline of elements.'),
   z
-    .strictObject({ course: z.literal('drawing'), path: path.describe('SVG path data, mm from the trimmed top-left corner.') })
+    .strictObject({
+      course: z.literal('drawing'),
+      path: path.describe('SVG path data, mm from the trimmed top-left corner.'),
+    })
     .describe('As it was brought in.'),
-]); // prettier-ignore
+]);
 export type Course = z.infer<typeof Course>;
 
 /** By what the shapes in a picture are told from their ground. */
@@ -70,13 +73,18 @@ export const Finishing = z.discriminatedUnion('does', [
     of: CoatSource,
     spread: Length.default(0).describe('Outside the outline, mm; negative inside it (choke).'),
     knocksOut: z.literal(true).optional().describe('Cuts the print away beneath, which a coating should never do.'),
-    tint: z.number().min(1).max(100).optional().describe('Percent; left out, 100, as a coating unit knows nothing between.'),
+    tint: z
+      .number()
+      .min(1)
+      .max(100)
+      .optional()
+      .describe('Percent; left out, 100, as a coating unit knows nothing between.'),
     strokePt: z.number().min(0.01).max(100).optional().describe('A line around its areas, which it should not have.'),
   }),
   z
     .strictObject({ does: z.literal('flood'), id, coating: z.enum(COATINGS) })
     .describe('The whole sheet: a note to the printer, without a plate.'),
-]); // prettier-ignore
+]);
 export type Finishing = z.infer<typeof Finishing>;
 export type FinishingOf<K extends Finishing['does']> = Extract<Finishing, { does: K }>;
 

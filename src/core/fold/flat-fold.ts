@@ -135,7 +135,8 @@ export function foldFlat(columns: readonly Mm[], rows: readonly Mm[], folds: rea
     const { axis, crease } = fold;
     const lines = axis === 'x' ? xs : ys;
     const flat = lines[crease] ?? 0;
-    const [low, high] = axis === 'x' ? [index(crease - 1, 0), index(crease, 0)] : [index(0, crease - 1), index(0, crease)]; // prettier-ignore
+    const [low, high] =
+      axis === 'x' ? [index(crease - 1, 0), index(crease, 0)] : [index(0, crease - 1), index(0, crease)];
     const [mover, stayer] = fold.moves === 'low' ? [low, high] : [high, low];
     const at = place(flat, stayer, axis);
     const side = Math.sign(centre(mover, axis) - at);
@@ -176,11 +177,15 @@ export function foldFlat(columns: readonly Mm[], rows: readonly Mm[], folds: rea
         return up ? layer > linkLayer : layer < linkLayer;
       });
       const sheets = new Set(inner.map((i) => states[i]?.layer)).size;
-      const tight = inner.filter((i) => !creaseOf.has(i)).flatMap((i) => {
-        const [a, b] = extent(i, axis);
-        const gap = Math.min(Math.abs(a - at), Math.abs(b - at));
-        return gap < sheets * caliper - NEAR && !(a < at - NEAR && b > at + NEAR) ? [{ i, by: sheets * caliper - gap }] : [];
-      }); // prettier-ignore
+      const tight = inner
+        .filter((i) => !creaseOf.has(i))
+        .flatMap((i) => {
+          const [a, b] = extent(i, axis);
+          const gap = Math.min(Math.abs(a - at), Math.abs(b - at));
+          return gap < sheets * caliper - NEAR && !(a < at - NEAR && b > at + NEAR)
+            ? [{ i, by: sheets * caliper - gap }]
+            : [];
+        });
       if (tight.length > 0)
         collisions.push({
           step,

@@ -24,10 +24,19 @@ const widths = (name: keyof typeof SCHEMES, flat: number, n: number, r: Room) =>
   SCHEMES[name].widths(flat, n, r, mm).widths;
 
 /** Flat-folded sheet as the dummy turns it. */
-function foldingOf(columns: readonly number[], rows: readonly number[], folds: Parameters<typeof foldFlat>[2]): Folding {
+function foldingOf(
+  columns: readonly number[],
+  rows: readonly number[],
+  folds: Parameters<typeof foldFlat>[2],
+): Folding {
   const folded = foldFlat(columns, rows, folds, 0.1);
-  return { up: 'inside', down: 'outside', parts: folded.facets.map((f) => ({ name: '', outline: cornersOf(f.rect) })), steps: folded.steps };
-} // prettier-ignore
+  return {
+    up: 'inside',
+    down: 'outside',
+    parts: folded.facets.map((f) => ({ name: '', outline: cornersOf(f.rect) })),
+    steps: folded.steps,
+  };
+}
 
 describe('panel widths', () => {
   test('letter fold of a US letter with ±1 mm: 94.133, 94.133, 91.133 mm [cp]', () => {
@@ -132,7 +141,14 @@ describe('folding', () => {
 
   test('the cover of a map is the outside of one corner, upright, whichever way is folded first', () => {
     for (const first of ['across', 'down'] as const) {
-      for (const [n, m] of [[4, 4], [3, 2], [2, 3], [6, 2], [1, 3], [5, 1]] as const) {
+      for (const [n, m] of [
+        [4, 4],
+        [3, 2],
+        [2, 3],
+        [6, 2],
+        [1, 3],
+        [5, 1],
+      ] as const) {
         const columns = Array.from({ length: n }, () => 50);
         const rows = Array.from({ length: m }, () => 70);
         const folded = foldFlat(columns, rows, mapFolds(n, m, first), 0.1);
@@ -142,7 +158,7 @@ describe('folding', () => {
         if (n > 1) expect(folded.top).toMatchObject({ face: 'outside', turned: false });
       }
     }
-  }); // prettier-ignore
+  });
 
   test('where creases cross, mountains and valleys differ by two (Maekawa’s theorem)', () => {
     const folded = foldFlat([50, 50], [70, 70], mapFolds(2, 2, 'across'), 0.1);
@@ -172,7 +188,11 @@ describe('the dummy', () => {
   test('folding moves parts rigidly: every length stays, at any moment', () => {
     fc.assert(
       fc.property(cases, ({ n, m, first, at }) => {
-        const folding = foldingOf(Array.from({ length: n }, () => 40), Array.from({ length: m }, () => 60), mapFolds(n, m, first));
+        const folding = foldingOf(
+          Array.from({ length: n }, () => 40),
+          Array.from({ length: m }, () => 60),
+          mapFolds(n, m, first),
+        );
         const poses = posesAt(folding, at * folding.steps.length);
         folding.parts.forEach((part, i) => {
           const points = part.outline.map((p) => movePoint(poses[i] ?? AT_REST, [p.x, p.y, 0]));
@@ -185,7 +205,7 @@ describe('the dummy', () => {
         });
       }),
     );
-  }); // prettier-ignore
+  });
 
   test('folded away and back it lies flat; wholly folded it has the folded size and lies flat again', () => {
     fc.assert(

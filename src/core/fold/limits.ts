@@ -6,8 +6,11 @@ export const SCORE_FROM = 170;
 
 /** How often a sheet can be folded at right angles, by weight [cp]. */
 const RIGHT_ANGLE_FOLDS: readonly (readonly [upTo: number, folds: number])[] = [
-  [65, 5], [100, 4], [150, 3], [220, 2],
-]; // prettier-ignore
+  [65, 5],
+  [100, 4],
+  [150, 3],
+  [220, 2],
+];
 
 export const rightAngleFoldsFor = (grammage: number): number =>
   RIGHT_ANGLE_FOLDS.find(([upTo]) => grammage <= upTo)?.[1] ?? 1;

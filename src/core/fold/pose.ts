@@ -4,8 +4,19 @@ import type { FoldStep, Turn } from './flat-fold';
 
 /** A rigid motion in space: rows of a 3 × 4 matrix; x right, y down, z toward the viewer of the side that lies up. */
 export type Pose = readonly [
-  number, number, number, number, number, number, number, number, number, number, number, number,
-]; // prettier-ignore
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+];
 
 export const AT_REST: Pose = [1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1, 0];
 
@@ -48,16 +59,18 @@ function about(a: Vector, b: Vector, degrees: number): Pose {
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
   const k = 1 - c;
   const r = [
-    c + u * u * k, u * v * k - w * s, u * w * k + v * s,
-    v * u * k + w * s, c + v * v * k, v * w * k - u * s,
-    w * u * k - v * s, w * v * k + u * s, c + w * w * k,
-  ] as const; // prettier-ignore
+    c + u * u * k,
+    u * v * k - w * s,
+    u * w * k + v * s,
+    v * u * k + w * s,
+    c + v * v * k,
+    v * w * k - u * s,
+    w * u * k - v * s,
+    w * v * k + u * s,
+    c + w * w * k,
+  ] as const;
   const shift = (i: 0 | 3 | 6, at: number) => at - (r[i] * a[0] + r[(i + 1) as 1] * a[1] + r[(i + 2) as 2] * a[2]);
-  return [
-    r[0], r[1], r[2], shift(0, a[0]),
-    r[3], r[4], r[5], shift(3, a[1]),
-    r[6], r[7], r[8], shift(6, a[2]),
-  ]; // prettier-ignore
+  return [r[0], r[1], r[2], shift(0, a[0]), r[3], r[4], r[5], shift(3, a[1]), r[6], r[7], r[8], shift(6, a[2])];
 }
 
 const centroid = (outline: readonly Point[]): Vector => [

@@ -110,7 +110,20 @@ const rollLosses = (n: number, room: Room) => {
   });
 };
 
-const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth', 'eleventh', 'twelfth']; // prettier-ignore
+const ORDINALS = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'eleventh',
+  'twelfth',
+];
 const nth = (i: number) => ORDINALS[i] ?? `${i + 1}th`;
 
 const fixed = (n: number) => ({ least: n, most: n });
@@ -189,7 +202,10 @@ export const SCHEMES = {
     widths: (flat, _n, room, write) => {
       const stop = less(room, 1);
       // Each leaf stops short of the middle; a fixed shift is taken twice, from the leaf and to the centre.
-      const short = room.allowance.school === 'shift' ? 2 * room.allowance.mm : Math.min(stop.mm, Math.max(2, stop.mm - room.floor)); // prettier-ignore
+      const short =
+        room.allowance.school === 'shift'
+          ? 2 * room.allowance.mm
+          : Math.min(stop.mm, Math.max(2, stop.mm - room.floor));
       const leaf = (flat - 2 * short) / 4;
       return {
         widths: [leaf, flat - 2 * leaf, leaf],
@@ -211,7 +227,10 @@ export const SCHEMES = {
     about: 'Two leaves folded in, then the whole in half.',
     panels: fixed(4),
     widths: (flat, _n, room, write) => {
-      const loss = room.allowance.school === 'shift' ? { mm: 2 * room.allowance.mm, words: `2 × ${room.allowance.mm}` } : less(room, 1); // prettier-ignore
+      const loss =
+        room.allowance.school === 'shift'
+          ? { mm: 2 * room.allowance.mm, words: `2 × ${room.allowance.mm}` }
+          : less(room, 1);
       return lessEach(flat, [loss, NONE, NONE, loss], room, write);
     },
     folds: () => [

@@ -34,7 +34,11 @@ export const bellyBand = defineFormat({
       d.lock === 'slits'
         ? [
             { process: 'cut', from: { x: d.overlap / 2, y: 0 }, to: { x: d.overlap / 2, y: d.height / 2 } },
-            { process: 'cut', from: { x: band - d.overlap / 2, y: d.height / 2 }, to: { x: band - d.overlap / 2, y: d.height } },
+            {
+              process: 'cut',
+              from: { x: band - d.overlap / 2, y: d.height / 2 },
+              to: { x: band - d.overlap / 2, y: d.height },
+            },
           ]
         : [];
     const tab = { x: band - d.overlap, y: 0, width: d.overlap, height: d.height };
@@ -67,5 +71,5 @@ export const bellyBand = defineFormat({
         },
       },
     );
-  }, // prettier-ignore
+  },
 });

@@ -46,8 +46,14 @@ export const booklet = defineFormat({
       ],
       problems:
         most > 1
-          ? [{ severity: 'warning', parameter: 'pages', message: `The innermost sheet creeps ${write(most)}: move the inner pages toward the fold by that, or bind it otherwise.` }]
+          ? [
+              {
+                severity: 'warning',
+                parameter: 'pages',
+                message: `The innermost sheet creeps ${write(most)}: move the inner pages toward the fold by that, or bind it otherwise.`,
+              },
+            ]
           : [],
     };
-  }, // prettier-ignore
+  },
 });

@@ -14,13 +14,22 @@ export const brochure = defineFormat({
   parameters: {
     size: size('Flat size', ['A4 landscape', 'letter landscape'], 'Opened out; width x height, or a paper name.'),
     fold: choice('Fold', 'letter', 'How it is folded.', {
-      half: 'half', letter: 'letter', z: 'Z', accordion: 'accordion', gate: 'gate', 'double-gate': 'double gate',
-      roll: 'roll', 'double-parallel': 'double parallel', cross: 'cross (French)',
+      half: 'half',
+      letter: 'letter',
+      z: 'Z',
+      accordion: 'accordion',
+      gate: 'gate',
+      'double-gate': 'double gate',
+      roll: 'roll',
+      'double-parallel': 'double parallel',
+      cross: 'cross (French)',
     }),
     panels: solvedCount('Panels', 'Of an accordion or a roll.', 3, 12, { when: hasCount }),
-    allowance: allowance('Allowance', 'How panels differ: even, shift:1mm, thickness:0.12mm; left out, by the paper.', { when: (v) => v['fold'] !== 'half' && v['fold'] !== 'cross' }),
+    allowance: allowance('Allowance', 'How panels differ: even, shift:1mm, thickness:0.12mm; left out, by the paper.', {
+      when: (v) => v['fold'] !== 'half' && v['fold'] !== 'cross',
+    }),
     crease: creaseParameter,
-  }, // prettier-ignore
+  },
   plan: (d, context) => {
     const { width, height } = d.size;
     if (d.fold === 'cross') {

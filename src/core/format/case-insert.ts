@@ -52,8 +52,18 @@ export const caseInsert = defineFormat({
       ],
       figures: [
         ...(insert.figures ?? []),
-        { ...tray.figure, id: 'tray', name: 'Tray card', measured: { kind: 'stops', axis: 'x', stops: [0, d.spine, d.spine + d.tray.width, tray.width], surface: 'tray card' } },
+        {
+          ...tray.figure,
+          id: 'tray',
+          name: 'Tray card',
+          measured: {
+            kind: 'stops',
+            axis: 'x',
+            stops: [0, d.spine, d.spine + d.tray.width, tray.width],
+            surface: 'tray card',
+          },
+        },
       ],
     };
-  }, // prettier-ignore
+  },
 });

@@ -15,14 +15,29 @@ export const catalogue = defineFormat({
     size: size('Page size', ['A4', 'letter'], 'Trimmed page; width x height.'),
     pages: count('Pages', '64', 'Inside the cover.', 1, 1200),
     binding: choice('Binding', 'perfect', 'How it is held together.', {
-      perfect: 'perfect bound', saddle: 'saddle stitched', wire: 'wire bound',
+      perfect: 'perfect bound',
+      saddle: 'saddle stitched',
+      wire: 'wire bound',
     }),
-    thickness: solvedLength('Paper thickness', 'Of an inside sheet; left out, the job’s paper.', { least: 0.01, most: 2 }),
-    'cover-allowance': length('Cover allowance', '0 mm', 'What the binder adds to the spine for glue and cover.', { most: 20, when: (v) => v['binding'] === 'perfect' }),
-    hinge: length('Hinge', '6 mm', 'Score beside the spine where the cover opens; 0 for none.', { most: 20, when: (v) => v['binding'] === 'perfect' }),
+    thickness: solvedLength('Paper thickness', 'Of an inside sheet; left out, the job’s paper.', {
+      least: 0.01,
+      most: 2,
+    }),
+    'cover-allowance': length('Cover allowance', '0 mm', 'What the binder adds to the spine for glue and cover.', {
+      most: 20,
+      when: (v) => v['binding'] === 'perfect',
+    }),
+    hinge: length('Hinge', '6 mm', 'Score beside the spine where the cover opens; 0 for none.', {
+      most: 20,
+      when: (v) => v['binding'] === 'perfect',
+    }),
     inner: length('Inner margin', '8 mm', 'Kept clear at the binding beyond the safe margin.', { most: 60 }),
-    pitch: length('Wire pitch', ['8.467 mm', '1/3 in'], 'From hole to hole: 3:1 wire is 1/3 in, 2:1 is 1/2 in.', { least: 4, most: 30, when: (v) => v['binding'] === 'wire' }),
-  }, // prettier-ignore
+    pitch: length('Wire pitch', ['8.467 mm', '1/3 in'], 'From hole to hole: 3:1 wire is 1/3 in, 2:1 is 1/2 in.', {
+      least: 4,
+      most: 30,
+      when: (v) => v['binding'] === 'wire',
+    }),
+  },
   plan: (d, context) => {
     assertPages(d.binding, d.pages, 'cover');
     assertInner(d.inner, d.size.width, context.write);
@@ -41,7 +56,8 @@ export const catalogue = defineFormat({
       context,
       { fixed: 1, rule: 'Back, spine and front in one flat piece, read from the outside' },
     );
-    const hinges = d.binding === 'perfect' && d.hinge > 0 ? [d.size.width - d.hinge, d.size.width + spine + d.hinge] : [];
+    const hinges =
+      d.binding === 'perfect' && d.hinge > 0 ? [d.size.width - d.hinge, d.size.width + spine + d.hinge] : [];
     const face = {
       panels: row.panels,
       processLines: [...row.creases, ...hinges.map((x) => upright('score', x, d.size.height))],
@@ -50,7 +66,11 @@ export const catalogue = defineFormat({
     const covers: readonly SurfacePlan[] = wire
       ? [
           { name: 'front cover', size: d.size, processLines: wire.processLines, zones: wire.zones },
-          { name: 'back cover', size: d.size, ...otherFace({ processLines: wire.processLines, zones: wire.zones }, d.size.width) },
+          {
+            name: 'back cover',
+            size: d.size,
+            ...otherFace({ processLines: wire.processLines, zones: wire.zones }, d.size.width),
+          },
         ]
       : [
           { name: 'cover outside', size: flat, ...face },
@@ -61,9 +81,26 @@ export const catalogue = defineFormat({
       flat: wire ? d.size : flat,
       surfaces: [...covers, ...pageSurfaces(d.size, d.pages, d.inner, wire)],
       ...(!wire && { folding: { ...row.folding, up: 'cover outside', down: 'cover inside' } }),
-      figures: figures(d.binding, d.pages, caliper, d['cover-allowance'], spine, { ...row.figure, measured: { kind: 'stops', axis: 'x', stops: [0, d.size.width, d.size.width + spine, row.width], surface: 'cover outside' } }, wire?.count, context),
+      figures: figures(
+        d.binding,
+        d.pages,
+        caliper,
+        d['cover-allowance'],
+        spine,
+        {
+          ...row.figure,
+          measured: {
+            kind: 'stops',
+            axis: 'x',
+            stops: [0, d.size.width, d.size.width + spine, row.width],
+            surface: 'cover outside',
+          },
+        },
+        wire?.count,
+        context,
+      ),
     };
-  }, // prettier-ignore
+  },
 });
 
 function figures(

@@ -111,28 +111,64 @@ export function commonFigures(
       ],
       rule: 'A picture to the bleed needs this many pixels',
     },
-    ruledFigure('inkLimit', 'picture and ink', 'Ink limit', '%', rules.inkLimit.value, rules.inkLimit, rules.inkLimit.computed, {
-      working: [`C + M + Y + K at any point ≤ ${rules.inkLimit.value} %`],
-    }),
+    ruledFigure(
+      'inkLimit',
+      'picture and ink',
+      'Ink limit',
+      '%',
+      rules.inkLimit.value,
+      rules.inkLimit,
+      rules.inkLimit.computed,
+      {
+        working: [`C + M + Y + K at any point ≤ ${rules.inkLimit.value} %`],
+      },
+    ),
     ...own.filter((f) => f.group === 'picture and ink'),
-    ruledFigure('minTypePt', 'output', 'Smallest type', 'pt', rules.minTypePt.value, rules.minTypePt, rules.minTypePt.computed, {
-      working: [
-        `one ink on paper: ${rules.minTypePt.value} pt`,
-        `reversed or in several inks: ${rules.minReversedTypePt.value} pt`,
-      ],
-    }),
-    ruledFigure('minLinePt', 'output', 'Thinnest line', 'pt', rules.minLinePt.value, rules.minLinePt, rules.minLinePt.computed, {
-      working: [`positive: ${rules.minLinePt.value} pt`, `reversed or in a tint: ${2 * rules.minLinePt.value} pt`],
-    }),
-    ruledFigure('markOffset', 'output', 'Mark offset', 'mm', rules.markOffset.value, rules.markOffset, rules.markOffset.computed, {
-      working: [
-        `widest bleed ${write(Math.max(...edgeList(bleed)))}, at least 3 mm`,
-        `max = ${write(rules.markOffset.computed)}`,
-      ],
-      measured: { kind: 'marks' },
-    }),
+    ruledFigure(
+      'minTypePt',
+      'output',
+      'Smallest type',
+      'pt',
+      rules.minTypePt.value,
+      rules.minTypePt,
+      rules.minTypePt.computed,
+      {
+        working: [
+          `one ink on paper: ${rules.minTypePt.value} pt`,
+          `reversed or in several inks: ${rules.minReversedTypePt.value} pt`,
+        ],
+      },
+    ),
+    ruledFigure(
+      'minLinePt',
+      'output',
+      'Thinnest line',
+      'pt',
+      rules.minLinePt.value,
+      rules.minLinePt,
+      rules.minLinePt.computed,
+      {
+        working: [`positive: ${rules.minLinePt.value} pt`, `reversed or in a tint: ${2 * rules.minLinePt.value} pt`],
+      },
+    ),
+    ruledFigure(
+      'markOffset',
+      'output',
+      'Mark offset',
+      'mm',
+      rules.markOffset.value,
+      rules.markOffset,
+      rules.markOffset.computed,
+      {
+        working: [
+          `widest bleed ${write(Math.max(...edgeList(bleed)))}, at least 3 mm`,
+          `max = ${write(rules.markOffset.computed)}`,
+        ],
+        measured: { kind: 'marks' },
+      },
+    ),
     ...own.filter((f) => f.group === 'output'),
-  ]; // prettier-ignore
+  ];
 }
 
 function gridFigures(first: BlankSurface, { grid }: PieceCommons, write: (mm: Mm) => string): readonly Figure[] {

@@ -25,8 +25,11 @@ export const doorHanger = defineFormat({
     const outline = rectPath({ x: 0, y: 0, width, height }, d.radius);
     const box = { x: width / 2 - r, y: d.inset - r, width: d.diameter, height: d.diameter };
     // From the hole to the right edge, rising, so that it hooks.
-    const at = (r * Math.SQRT1_2);
-    const slit = { from: { x: width / 2 + at, y: d.inset - at }, to: { x: width, y: Math.max(2, d.inset - at - (width / 2 - at) * 0.5) } };
+    const at = r * Math.SQRT1_2;
+    const slit = {
+      from: { x: width / 2 + at, y: d.inset - at },
+      to: { x: width, y: Math.max(2, d.inset - at - (width / 2 - at) * 0.5) },
+    };
     const clear = { x: box.x - 3, y: 0, width: d.diameter + 6, height: d.inset + r + 3 };
     return {
       finished: d.size,
@@ -36,5 +39,5 @@ export const doorHanger = defineFormat({
         zones: [zone('keep-clear', 'handle hole', clear, 'The handle and its hole take this part.')],
       }),
     };
-  }, // prettier-ignore
+  },
 });

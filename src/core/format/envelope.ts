@@ -13,10 +13,13 @@ export const envelope = defineFormat({
   usual: { bleed: 0, why: 'a made envelope is printed without bleed' },
   parameters: {
     envelope: text('Envelope', 'C5', 'By name: C6, DL, C5, C4, A7, No. 10.', readEnvelope),
-    window: choice('Window', 'none', 'At the left, 20 mm in and 15 mm up (from memory).', { none: 'none', left: 'at the left' }),
+    window: choice('Window', 'none', 'At the left, 20 mm in and 15 mm up (from memory).', {
+      none: 'none',
+      left: 'at the left',
+    }),
     flap: length('Flap', ['45 mm', '1.75 in'], 'Depth of the flap; printed with the back.', { least: 10, most: 400 }),
     rim: length('Unprintable edge', ['5 mm', '3/16 in'], 'What the envelope printer cannot reach.'),
-  }, // prettier-ignore
+  },
   plan: (d, { write }) => {
     const body = envelopeNamed(d.envelope) ?? { name: 'C5', width: 229, height: 162 };
     const { width, height } = body;
@@ -33,8 +36,13 @@ export const envelope = defineFormat({
     const window = { x: 20, y: height - 15 - 45, width: 90, height: 45 };
     const flap = Math.min(d.flap, height * 0.9);
     const outline = polygonPath([
-      { x: 0, y: flap }, { x: width * 0.08, y: 0 }, { x: width * 0.92, y: 0 }, { x: width, y: flap }, { x: width, y: flap + height }, { x: 0, y: flap + height },
-    ]); // prettier-ignore
+      { x: 0, y: flap },
+      { x: width * 0.08, y: 0 },
+      { x: width * 0.92, y: 0 },
+      { x: width, y: flap },
+      { x: width, y: flap + height },
+      { x: 0, y: flap + height },
+    ]);
     return {
       finished: { width, height },
       surfaces: [

@@ -7,9 +7,17 @@ import { hole, zone } from './sides';
  * Filing holes at the left edge. Two: ISO 838 (6 mm, 80 mm apart, 12 mm from the edge, centred).
  * Four: the same with two more at 80 mm [cp]. Three: North American ring binders, 4.25 in apart (from memory).
  */
-export const holesParameter = choice('Filing holes', 'none', 'Room for them at the left edge; the back has it at the right.', {
-  none: 'none', two: 'two (ISO 838)', four: 'four', three: 'three (US)',
-}); // prettier-ignore
+export const holesParameter = choice(
+  'Filing holes',
+  'none',
+  'Room for them at the left edge; the back has it at the right.',
+  {
+    none: 'none',
+    two: 'two (ISO 838)',
+    four: 'four',
+    three: 'three (US)',
+  },
+);
 
 export const drilledParameter = choice(
   'Holes made',

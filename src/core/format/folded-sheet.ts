@@ -38,9 +38,16 @@ export interface FoldedSheet {
   readonly problems?: readonly BlankProblem[];
 }
 
-export const creaseParameter = choice('Creases', 'auto', 'Folded as it is, or scored first so that it does not crack.', {
-  auto: 'as the paper needs', fold: 'folded', score: 'scored',
-}); // prettier-ignore
+export const creaseParameter = choice(
+  'Creases',
+  'auto',
+  'Folded as it is, or scored first so that it does not crack.',
+  {
+    auto: 'as the paper needs',
+    fold: 'folded',
+    score: 'scored',
+  },
+);
 export type CreaseChoice = 'auto' | 'fold' | 'score';
 
 /** Narrowest panel that can be folded by machine, mm [cp]. */
@@ -246,8 +253,16 @@ function collisionProblems(
     const names = [...new Set(facets.map((f) => panels[f]?.name ?? ''))].slice(0, 3).join(', ');
     const fold = `fold ${step + 1} (${folded.steps[step]?.name ?? ''})`;
     return kind === 'crosses'
-      ? { severity: 'fault', parameter, message: `At ${fold}, ${names} reaches ${write(by)} past the crease and would be bent. Make it narrower.` } // prettier-ignore
-      : { severity: 'warning', parameter, message: `At ${fold}, ${names} lies in the bend and buckles: it needs ${write(by)} more room. Take an allowance by thickness or a shift.` }; // prettier-ignore
+      ? {
+          severity: 'fault',
+          parameter,
+          message: `At ${fold}, ${names} reaches ${write(by)} past the crease and would be bent. Make it narrower.`,
+        }
+      : {
+          severity: 'warning',
+          parameter,
+          message: `At ${fold}, ${names} lies in the bend and buckles: it needs ${write(by)} more room. Take an allowance by thickness or a shift.`,
+        };
   });
 }
 

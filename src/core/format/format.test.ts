@@ -30,7 +30,7 @@ const anyBlank = fc.constantFrom(...FORMATS.map((f) => f.kind)).chain((kind) => 
       ),
     ),
   });
-}); // prettier-ignore
+});
 
 type Case = { kind: string; unit: 'mm' | 'in'; factor: number; choices: Record<string, string> };
 function jobOf({ kind, unit, factor, choices }: Case): Job {
@@ -60,8 +60,9 @@ describe('every format', () => {
   test('all that the trade sets up are there, each with a title, a group and a way to make it from nothing', () => {
     expect(FORMATS.length).toBeGreaterThanOrEqual(36);
     expect(new Set(FORMATS.map((f) => f.kind)).size).toBe(FORMATS.length);
-    for (const format of FORMATS) for (const unit of ['mm', 'in'] as const) expect(begin(format.kind, {}, unit).pieces).toHaveLength(1);
-  }); // prettier-ignore
+    for (const format of FORMATS)
+      for (const unit of ['mm', 'in'] as const) expect(begin(format.kind, {}, unit).pieces).toHaveLength(1);
+  });
 
   test('every figure says how it came about', () => {
     for (const format of FORMATS) {
@@ -77,7 +78,13 @@ describe('every format', () => {
         const job = jobOf(c);
         for (const { panels, boxes, name } of blankOf(job, pieceIn(job)).surfaces) {
           for (const p of panels) {
-            expect([c.kind, name, p.name, p.x >= -1e-6, p.x + p.width <= boxes.trim.width + 1e-6]).toEqual([c.kind, name, p.name, true, true]);
+            expect([c.kind, name, p.name, p.x >= -1e-6, p.x + p.width <= boxes.trim.width + 1e-6]).toEqual([
+              c.kind,
+              name,
+              p.name,
+              true,
+              true,
+            ]);
             expect(p.y).toBeGreaterThanOrEqual(-1e-6);
             expect(p.y + p.height).toBeLessThanOrEqual(boxes.trim.height + 1e-6);
           }
@@ -85,7 +92,7 @@ describe('every format', () => {
       }),
       quietly,
     );
-  }); // prettier-ignore
+  });
 
   test('the bleed outline holds every point of the trimmed outline, and encloses at least as much', () => {
     fc.assert(
@@ -109,9 +116,15 @@ describe('every format', () => {
         for (const { processLines, boxes, name } of blankOf(job, pieceIn(job)).surfaces) {
           for (const line of processLines) {
             const box = line.path ? pathBounds(line.path) : undefined;
-            const points = box ? [{ x: box.x, y: box.y }, { x: box.x + box.width, y: box.y + box.height }] : [line.from, line.to];
+            const points = box
+              ? [
+                  { x: box.x, y: box.y },
+                  { x: box.x + box.width, y: box.y + box.height },
+                ]
+              : [line.from, line.to];
             for (const p of points) {
-              const inside = p.x >= -0.01 && p.y >= -0.01 && p.x <= boxes.trim.width + 0.01 && p.y <= boxes.trim.height + 0.01;
+              const inside =
+                p.x >= -0.01 && p.y >= -0.01 && p.x <= boxes.trim.width + 0.01 && p.y <= boxes.trim.height + 0.01;
               expect([c.kind, name, line.process, inside]).toEqual([c.kind, name, line.process, true]);
             }
           }
@@ -119,7 +132,7 @@ describe('every format', () => {
       }),
       quietly,
     );
-  }); // prettier-ignore
+  });
 
   test('outside and inside are true mirrors: the mirror of the mirror is the side itself', () => {
     for (const format of FORMATS) {
@@ -134,7 +147,12 @@ describe('every format', () => {
       expect(back.processLines?.map((l) => l.direction)).toEqual(outside.processLines.map((l) => l.direction));
       // Each panel lies behind one of the other side.
       for (const p of outside.panels) {
-        const behind = inside.panels.find((q) => Math.abs(width - p.x - p.width - q.x) < 1e-6 && Math.abs(p.y - q.y) < 1e-6 && Math.abs(p.width - q.width) < 1e-6); // prettier-ignore
+        const behind = inside.panels.find(
+          (q) =>
+            Math.abs(width - p.x - p.width - q.x) < 1e-6 &&
+            Math.abs(p.y - q.y) < 1e-6 &&
+            Math.abs(p.width - q.width) < 1e-6,
+        );
         expect([format.kind, p.name, behind !== undefined]).toEqual([format.kind, p.name, true]);
       }
     }
@@ -147,7 +165,10 @@ describe('every format', () => {
       const [up] = surfaces.filter((s) => s.name === folding.up);
       const flat = extentAt(folding, 0);
       expect([format.kind, flat.z]).toEqual([format.kind, 0]);
-      const area = folding.parts.reduce((sum, part) => sum + pathArea([...part.outline.map((p, i) => [i === 0 ? 'M' : 'L', p.x, p.y] as const), ['Z']]), 0); // prettier-ignore
+      const area = folding.parts.reduce(
+        (sum, part) => sum + pathArea([...part.outline.map((p, i) => [i === 0 ? 'M' : 'L', p.x, p.y] as const), ['Z']]),
+        0,
+      );
       expect(up ? Math.abs(area / pathArea(up.outline) - 1) : 1).toBeLessThan(0.02);
       for (const step of folding.steps) for (const turn of step.turns) expect(turn.facets).not.toContain(turn.stays);
     }
@@ -199,12 +220,18 @@ describe('values that practitioners know by heart [cp]', () => {
     const blank = blankFor('map', { size: '24x36in', across: '4', down: '4' });
     const inside = blank.surfaces.find((s) => s.name === 'inside');
     const at = (axis: 'x' | 'y') =>
-      [...new Set((inside?.processLines ?? []).filter((l) => Math.abs(l.from[axis] - l.to[axis]) < 1e-9).map((l) => Math.round((l.from[axis] / MM_PER_INCH) * 1e6) / 1e6))].sort((a, b) => a - b);
+      [
+        ...new Set(
+          (inside?.processLines ?? [])
+            .filter((l) => Math.abs(l.from[axis] - l.to[axis]) < 1e-9)
+            .map((l) => Math.round((l.from[axis] / MM_PER_INCH) * 1e6) / 1e6),
+        ),
+      ].sort((a, b) => a - b);
     expect(at('x')).toEqual([6, 12, 18]);
     expect(at('y')).toEqual([9, 18, 27]);
     expect(round(blank.finished.width / MM_PER_INCH)).toEqual([6]);
     expect(round(blank.finished.height / MM_PER_INCH)).toEqual([9]);
-  }); // prettier-ignore
+  });
 
   test('a banner of 5 × 3 ft is 1524 × 914.4 mm, 6000 × 3600 px at 100 ppi, and keeps that whatever it is drawn at', () => {
     for (const scale of ['1:1', '1:2', '1:10']) {
@@ -246,13 +273,19 @@ describe('values that practitioners know by heart [cp]', () => {
     const blank = blankFor('labels', { size: '63.5x38.1mm', sheet: 'A4', across: '3', down: '7' });
     expect(round(figure(blank, 'down').value)).toEqual([15.15, 38.1, 15.15]);
     expect(figure(blank, 'per-sheet').value).toBe(21);
-    const pitched = blankFor('labels', { size: '63.5x38.1mm', sheet: 'A4', across: '3', down: '7', 'pitch-across': '66mm' });
+    const pitched = blankFor('labels', {
+      size: '63.5x38.1mm',
+      sheet: 'A4',
+      across: '3',
+      down: '7',
+      'pitch-across': '66mm',
+    });
     expect(round(figure(pitched, 'across').value)).toEqual([7.25, 66, 7.25]);
     const margined = blankFor('labels', { size: '63.5x38.1mm', sheet: 'A4', across: '3', down: '7', left: '7.25mm' });
     expect(round(figure(margined, 'across').value)).toEqual([7.25, 66, 7.25]);
     const counted = blankFor('labels', { size: '63.5x38.1mm', sheet: 'A4', left: '7.25mm', 'pitch-across': '66mm' });
     expect(counted.figures.find((f) => f.id === 'per-sheet')?.working[0]).toContain('3 across');
-  }); // prettier-ignore
+  });
 
   test('A4 with a 20 mm head and 7.1 mm spacing carries 39 lines', () => {
     expect(figure(blankFor('ruled-paper', { size: 'A4', head: '20mm', spacing: '7.1mm' }), 'lines').value).toBe(39);
@@ -262,8 +295,11 @@ describe('values that practitioners know by heart [cp]', () => {
     const blank = blankFor('letterhead', { size: 'A4', holes: 'two', 'holes-made': 'by-printer' });
     const holes = blank.surfaces[0]?.processLines.filter((l) => l.process === 'drill') ?? [];
     const boxes = holes.map((h) => pathBounds(h.path ?? []));
-    expect(boxes.map((b) => round([b.x + b.width / 2, b.y + b.height / 2, b.width], 2))).toEqual([[12, 108.5, 6], [12, 188.5, 6]]);
-  }); // prettier-ignore
+    expect(boxes.map((b) => round([b.x + b.width / 2, b.y + b.height / 2, b.width], 2))).toEqual([
+      [12, 108.5, 6],
+      [12, 188.5, 6],
+    ]);
+  });
 
   test('a pole pocket is half the pole’s circumference and an allowance', () => {
     const blank = blankFor('banner', { size: '2x1m', pockets: 'head', pole: '40mm', 'pocket-allowance': '20mm' });
@@ -309,15 +345,17 @@ describe('what is folded by hand closes', () => {
     expect(across).toBeCloseTo(150, 1);
     expect(rise).toBeCloseTo(70 * Math.sin(foot), 1);
   });
-  test('a wrap goes around its spine', () => expect(folded('wrap', { panel: '130x184mm', spine: '13mm' })).toEqual([13, 184, 130]));
+  test('a wrap goes around its spine', () =>
+    expect(folded('wrap', { panel: '130x184mm', spine: '13mm' })).toEqual([13, 184, 130]));
   test('a belly band closes around what it holds', () => {
     expect(folded('belly-band', { around: '148x20mm', height: '60mm', play: '1mm' })).toEqual([149, 60, 20.5]);
   });
   test('a pocket folder closes flat, pockets inside', () => {
     expect(folded('pocket-folder', { size: '220x310mm' })).toEqual([220, 310, 0]);
   });
-  test('a folded card is its finished size', () => expect(folded('folded-card', { size: '5x7in' })).toEqual(round([127, 177.8, 0], 2)));
-}); // prettier-ignore
+  test('a folded card is its finished size', () =>
+    expect(folded('folded-card', { size: '5x7in' })).toEqual(round([127, 177.8, 0], 2)));
+});
 
 describe('what cannot be is refused at its field, with what could', () => {
   test.each([
@@ -371,7 +409,9 @@ describe('what the paper will not take is said', () => {
   const problems = (kind: string, set: Record<string, string>, stock: Partial<Job['stock']>) => {
     const job = begin(kind, set);
     const on = { ...job, stock: { ...job.stock, ...stock } };
-    return blankOf(on, pieceIn(on)).problems.map((p) => p.message).join(' ');
+    return blankOf(on, pieceIn(on))
+      .problems.map((p) => p.message)
+      .join(' ');
   };
   test('heavy paper is scored by itself, and cracks when it is told not to be', () => {
     const job = begin('brochure');
@@ -379,23 +419,36 @@ describe('what the paper will not take is said', () => {
     expect(blankOf(on, pieceIn(on)).surfaces[0]?.processLines[0]?.process).toBe('score');
     expect(problems('brochure', { crease: 'fold' }, { grammage: 250 })).toContain('cracks');
   });
-  test('margins that leave no safe place', () => expect(problems('notepad', { size: '9x9mm' }, {})).toContain('no room'));
-  test('against the grain', () => expect(problems('brochure', { fold: 'letter' }, { grain: 'long' })).toContain('against the grain'));
-  test('too many right-angle folds', () => expect(problems('map', { across: '8', down: '4' }, { grammage: 170 })).toContain('right-angle folds'));
-  test('leaves of a gate that meet', () => expect(problems('brochure', { fold: 'gate', allowance: 'even' }, {})).toContain('meet'));
-  test('a tucked panel that is as wide as the others', () => expect(problems('brochure', { fold: 'letter', allowance: 'even' }, {})).toContain('buckles'));
-  test('a card as large as its envelope', () => expect(problems('folded-card', { size: '162x114mm', envelope: 'C6' }, {})).toContain('does not go into a C6'));
-}); // prettier-ignore
+  test('margins that leave no safe place', () =>
+    expect(problems('notepad', { size: '9x9mm' }, {})).toContain('no room'));
+  test('against the grain', () =>
+    expect(problems('brochure', { fold: 'letter' }, { grain: 'long' })).toContain('against the grain'));
+  test('too many right-angle folds', () =>
+    expect(problems('map', { across: '8', down: '4' }, { grammage: 170 })).toContain('right-angle folds'));
+  test('leaves of a gate that meet', () =>
+    expect(problems('brochure', { fold: 'gate', allowance: 'even' }, {})).toContain('meet'));
+  test('a tucked panel that is as wide as the others', () =>
+    expect(problems('brochure', { fold: 'letter', allowance: 'even' }, {})).toContain('buckles'));
+  test('a card as large as its envelope', () =>
+    expect(problems('folded-card', { size: '162x114mm', envelope: 'C6' }, {})).toContain('does not go into a C6'));
+});
 
 describe('own formats', () => {
   test('folds at every quarter, a perforation from an edge, a score at a place; cut off at the outline', () => {
-    const job = begin('own', { outline: 'M0 0 H80 V60 L40 100 L0 60 Z', lines: 'fold every 1/4 across; perforation 20mm from top; score at x 40mm' }); // prettier-ignore
+    const job = begin('own', {
+      outline: 'M0 0 H80 V60 L40 100 L0 60 Z',
+      lines: 'fold every 1/4 across; perforation 20mm from top; score at x 40mm',
+    });
     const lines = blankOf(job, pieceIn(job)).surfaces[0]?.processLines ?? [];
     const of = (process: string) => lines.filter((l) => l.process === process);
-    expect(of('fold').map((l) => [l.from.x, l.to.y])).toEqual([[20, 80], [40, 100], [60, 80]]);
+    expect(of('fold').map((l) => [l.from.x, l.to.y])).toEqual([
+      [20, 80],
+      [40, 100],
+      [60, 80],
+    ]);
     expect(of('perforation')).toMatchObject([{ from: { x: 0, y: 20 }, to: { x: 80, y: 20 } }]);
     expect(of('cut')).toHaveLength(1);
-  }); // prettier-ignore
+  });
 
   test('bare numbers mean the job’s unit', () => {
     const job = begin('own', { lines: 'fold at x 1' }, 'in');

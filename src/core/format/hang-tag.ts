@@ -12,20 +12,35 @@ export const hangTag = defineFormat({
   parameters: {
     size: size('Finished size', ['50 x 90 mm', '2 x 3.5 in'], 'Width x height.'),
     sides: sides('2'),
-    corners: choice('Head corners', 'clipped', 'At the end with the hole.', { clipped: 'cut off', round: 'all round', square: 'square' }),
-    corner: length('Corner', ['10 mm', '3/8 in'], 'What is cut off, or the radius.', { most: 100, when: (v) => v['corners'] !== 'square' }),
+    corners: choice('Head corners', 'clipped', 'At the end with the hole.', {
+      clipped: 'cut off',
+      round: 'all round',
+      square: 'square',
+    }),
+    corner: length('Corner', ['10 mm', '3/8 in'], 'What is cut off, or the radius.', {
+      most: 100,
+      when: (v) => v['corners'] !== 'square',
+    }),
     diameter: length('Hole', ['4 mm', '5/32 in'], 'Its diameter.', { least: 2, most: 20 }),
     inset: length('Hole inset', ['9 mm', '3/8 in'], 'From the head to its middle.', { most: 100 }),
-  }, // prettier-ignore
+  },
   plan: (d, { write }) => {
     const { width, height } = d.size;
     if (d.inset + d.diameter / 2 >= height || d.diameter >= width)
-      throw new Impossible('inset', `The hole lies outside the tag: at most ${write(height - d.diameter)} from its head.`);
+      throw new Impossible(
+        'inset',
+        `The hole lies outside the tag: at most ${write(height - d.diameter)} from its head.`,
+      );
     const c = Math.min(d.corner, width / 2, height / 2);
     const outline =
       d.corners === 'clipped'
         ? polygonPath([
-            { x: c, y: 0 }, { x: width - c, y: 0 }, { x: width, y: c }, { x: width, y: height }, { x: 0, y: height }, { x: 0, y: c },
+            { x: c, y: 0 },
+            { x: width - c, y: 0 },
+            { x: width, y: c },
+            { x: width, y: height },
+            { x: 0, y: height },
+            { x: 0, y: c },
           ])
         : rectPath({ x: 0, y: 0, width, height }, d.corners === 'round' ? c : 0);
     const r = d.diameter / 2 + 2;
@@ -38,5 +53,5 @@ export const hangTag = defineFormat({
         zones: [zone('keep-clear', 'string hole', clear, 'A drill wanders; 2 mm around the hole stay clear.')],
       }),
     };
-  }, // prettier-ignore
+  },
 });

@@ -2,8 +2,11 @@ import { ellipsePath, rectPath, type Path, type Rect } from '../layout';
 import { choice, length } from '../parameter';
 
 export const shapeParameter = choice('Shape', 'rounded', 'Of the die.', {
-  rectangle: 'rectangle', rounded: 'rounded rectangle', round: 'round', oval: 'oval',
-}); // prettier-ignore
+  rectangle: 'rectangle',
+  rounded: 'rounded rectangle',
+  round: 'round',
+  oval: 'oval',
+});
 export type LabelShape = 'rectangle' | 'rounded' | 'round' | 'oval';
 
 export const cornerParameter = length('Corner radius', ['2 mm', '1/16 in'], 'Of a rounded rectangle.', {

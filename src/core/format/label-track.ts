@@ -33,7 +33,10 @@ const RIM = 5;
 export function solveTrack(request: TrackRequest, write: (mm: Mm) => string): Track {
   const { sheet, label, names } = request;
   if (label > sheet + NEAR)
-    throw new Impossible('size', `The label is ${write(label)}, its sheet ${write(sheet)}: take a smaller label or a larger sheet.`); // prettier-ignore
+    throw new Impossible(
+      'size',
+      `The label is ${write(label)}, its sheet ${write(sheet)}: take a smaller label or a larger sheet.`,
+    );
   if (request.pitch !== undefined && request.pitch < label - NEAR)
     throw new Impossible(names.pitch, `The pitch is at least the label, ${write(label)}; smaller ones overlap.`);
   if (request.margin !== undefined && request.margin > sheet - label + NEAR)

@@ -27,19 +27,52 @@ export const labels = defineFormat({
     cut: throughParameter,
   },
   plan: (d, { write }) => {
-    const x = solveTrack({ sheet: d.sheet.width, label: d.size.width, count: d.across, pitch: d['pitch-across'], margin: d.left, names: { sheet: 'sheet', count: 'across', pitch: 'pitch-across', margin: 'left' } }, write);
-    const y = solveTrack({ sheet: d.sheet.height, label: d.size.height, count: d.down, pitch: d['pitch-down'], margin: d.top, names: { sheet: 'sheet', count: 'down', pitch: 'pitch-down', margin: 'top' } }, write);
+    const x = solveTrack(
+      {
+        sheet: d.sheet.width,
+        label: d.size.width,
+        count: d.across,
+        pitch: d['pitch-across'],
+        margin: d.left,
+        names: { sheet: 'sheet', count: 'across', pitch: 'pitch-across', margin: 'left' },
+      },
+      write,
+    );
+    const y = solveTrack(
+      {
+        sheet: d.sheet.height,
+        label: d.size.height,
+        count: d.down,
+        pitch: d['pitch-down'],
+        margin: d.top,
+        names: { sheet: 'sheet', count: 'down', pitch: 'pitch-down', margin: 'top' },
+      },
+      write,
+    );
     const own = labelOutline(d.shape, { x: 0, y: 0, ...d.size }, d.radius);
     const process = d.cut === 'kiss' ? 'kiss-cut' : 'cut';
     const places = Array.from({ length: y.count }, (_, row) =>
-      Array.from({ length: x.count }, (__, column) => ({ x: x.margin + column * x.pitch, y: y.margin + row * y.pitch })),
+      Array.from({ length: x.count }, (__, column) => ({
+        x: x.margin + column * x.pitch,
+        y: y.margin + row * y.pitch,
+      })),
     ).flat();
     const panels: Panel[] = places.map((p, i) => ({ name: `label ${i + 1}`, ...p, ...d.size }));
     const lines: ProcessLine[] = places.map((p) => shaped(process, shiftPath(own, p.x, p.y)));
     const track = (id: string, name: string, axis: 'x' | 'y', t: Track, side: Mm, label: Mm) => ({
-      id, group: 'panels' as const, name, value: [t.margin, t.pitch, t.end], unit: 'mm' as const, working: t.working,
+      id,
+      group: 'panels' as const,
+      name,
+      value: [t.margin, t.pitch, t.end],
+      unit: 'mm' as const,
+      working: t.working,
       rule: 'Sheet = margin + (n − 1) × pitch + label + margin',
-      measured: { kind: 'stops' as const, axis, surface: 'sheet', stops: [0, t.margin, t.margin + label, ...(t.count > 1 ? [t.margin + t.pitch] : []), side - t.end, side] },
+      measured: {
+        kind: 'stops' as const,
+        axis,
+        surface: 'sheet',
+        stops: [0, t.margin, t.margin + label, ...(t.count > 1 ? [t.margin + t.pitch] : []), side - t.end, side],
+      },
     });
     return {
       finished: d.size,
@@ -47,13 +80,28 @@ export const labels = defineFormat({
       pressed: 'sheet',
       surfaces: [
         { name: 'label', size: d.size, outline: own, processLines: [shaped(process, own)] },
-        { name: 'sheet', size: d.sheet, panels, processLines: lines, bleed: { top: 0, right: 0, bottom: 0, left: 0 }, repeats: { surface: 'label', at: places } },
+        {
+          name: 'sheet',
+          size: d.sheet,
+          panels,
+          processLines: lines,
+          bleed: { top: 0, right: 0, bottom: 0, left: 0 },
+          repeats: { surface: 'label', at: places },
+        },
       ],
       figures: [
-        { id: 'per-sheet', group: 'panels', name: 'Labels on a sheet', value: x.count * y.count, unit: 'count', working: [`${x.count} across × ${y.count} down = ${x.count * y.count}`], rule: 'Rows times columns' },
+        {
+          id: 'per-sheet',
+          group: 'panels',
+          name: 'Labels on a sheet',
+          value: x.count * y.count,
+          unit: 'count',
+          working: [`${x.count} across × ${y.count} down = ${x.count * y.count}`],
+          rule: 'Rows times columns',
+        },
         track('across', 'Left, pitch, right', 'x', x, d.sheet.width, d.size.width),
         track('down', 'Top, pitch, foot', 'y', y, d.sheet.height, d.size.height),
       ],
     };
-  }, // prettier-ignore
+  },
 });

@@ -21,10 +21,12 @@ export const letterhead = defineFormat({
     holes: holesParameter,
     'holes-made': drilledParameter,
     window: choice('Window envelope', 'none', 'Keeps clear what shows through the window.', {
-      none: 'none', left: 'window at the left', right: 'window at the right',
+      none: 'none',
+      left: 'window at the left',
+      right: 'window at the right',
     }),
     folds: choice('Fold ticks', 'no', 'Where the letter is folded in three by hand.', { no: 'none', yes: 'in thirds' }),
-  }, // prettier-ignore
+  },
   plan: (d) => {
     const { width, height } = d.size;
     const shown = d.window === 'none' ? undefined : WINDOWS[d.window];
@@ -34,7 +36,10 @@ export const letterhead = defineFormat({
         'The window of the envelope lies beyond this sheet: take A4 or letter, or no window.',
       );
     const filing = filingHoles(d.holes, d['holes-made'], height);
-    const window = d.window === 'none' ? [] : [zone('keep-clear', 'window', WINDOWS[d.window], 'The address shows through the envelope’s window here.')]; // prettier-ignore
+    const window =
+      d.window === 'none'
+        ? []
+        : [zone('keep-clear', 'window', WINDOWS[d.window], 'The address shows through the envelope’s window here.')];
     const ticks =
       d.folds === 'no' ? [] : [height / 3, (2 * height) / 3].map((y) => level('fold', y, Math.min(5, width / 10)));
     const [front, back] = frontAndBack(d.size, d.sides, {

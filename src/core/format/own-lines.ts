@@ -19,12 +19,17 @@ export const LINES_HELP =
   'fold every 1/4 across; score at x 30mm, 60mm; perforation 20mm from right. One after another, parted by ;';
 
 /** Reads what own process lines are said to be. */
-export function readLines(text: string, context: FieldContext): { readonly lines: readonly Said[] } | { readonly error: FieldError } {
+export function readLines(
+  text: string,
+  context: FieldContext,
+): { readonly lines: readonly Said[] } | { readonly error: FieldError } {
   const lines: Said[] = [];
   let at = 0;
   for (const part of text.split(';')) {
     const words = part.trim();
-    const wrong = (message: string) => ({ error: { at: at + part.search(/\S|$/), length: Math.max(1, words.length), message } });
+    const wrong = (message: string) => ({
+      error: { at: at + part.search(/\S|$/), length: Math.max(1, words.length), message },
+    });
     if (words !== '') {
       const process = PROCESSES.find((p) => words.toLowerCase().startsWith(`${p} `));
       if (!process) return wrong(`A line begins with what is done: ${PROCESSES.join(', ')}.`);
@@ -35,12 +40,22 @@ export function readLines(text: string, context: FieldContext): { readonly lines
       if (every) {
         const parts = Number(every[1]);
         if (parts < 2 || parts > 100) return wrong('Divide into 2 to 100 parts.');
-        lines.push({ process, saying: { kind: 'every', parts, axis: every[2]?.toLowerCase() === 'across' ? 'x' : 'y' } });
+        lines.push({
+          process,
+          saying: { kind: 'every', parts, axis: every[2]?.toLowerCase() === 'across' ? 'x' : 'y' },
+        });
       } else if (placed) {
         const read = (placed[2] ?? '').split(',').map((t) => parseLength(t.trim(), context));
         const bad = read.find((r) => !r.ok);
         if (bad) return wrong(bad.error.message);
-        lines.push({ process, saying: { kind: 'at', axis: placed[1]?.toLowerCase() === 'x' ? 'x' : 'y', at: read.flatMap((r) => (r.ok ? [r.value] : [])) } });
+        lines.push({
+          process,
+          saying: {
+            kind: 'at',
+            axis: placed[1]?.toLowerCase() === 'x' ? 'x' : 'y',
+            at: read.flatMap((r) => (r.ok ? [r.value] : [])),
+          },
+        });
       } else if (edge) {
         const read = parseLength(rest.slice(0, edge.index).trim(), context);
         if (!read.ok) return wrong(read.error.message);
@@ -50,7 +65,7 @@ export function readLines(text: string, context: FieldContext): { readonly lines
     at += part.length + 1;
   }
   return { lines };
-} // prettier-ignore
+}
 
 /** The same in millimetres, as a job keeps it. */
 export const writeLines = (said: readonly Said[]): string =>

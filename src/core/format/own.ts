@@ -31,18 +31,23 @@ export const own = defineFormat({
   parameters: {
     size: size('Finished size', ['A5', 'half letter'], 'Of a plain rectangle; an outline of its own has its own size.'),
     sides: sides('2'),
-    outline: text('Outline', '', 'Path data in millimetres (M 0 0 L 80 0 A 40 40 0 0 1 0 0 Z), or an SVG or DXF file; empty for a rectangle.', (typed) => {
-      if (typed.trim() === '') return ok('');
-      const read = readOutline(typed);
-      if ('problem' in read) return wrong(typed, read.problem);
-      const open = openEnd(read.path);
-      return open ? wrong(typed, open) : ok(typed.trim());
-    }),
+    outline: text(
+      'Outline',
+      '',
+      'Path data in millimetres (M 0 0 L 80 0 A 40 40 0 0 1 0 0 Z), or an SVG or DXF file; empty for a rectangle.',
+      (typed) => {
+        if (typed.trim() === '') return ok('');
+        const read = readOutline(typed);
+        if ('problem' in read) return wrong(typed, read.problem);
+        const open = openEnd(read.path);
+        return open ? wrong(typed, open) : ok(typed.trim());
+      },
+    ),
     lines: text('Process lines', '', LINES_HELP, (typed, context) => {
       const read = readLines(typed, context);
       return 'error' in read ? { ok: false, error: read.error } : ok(writeLines(read.lines));
     }),
-  }, // prettier-ignore
+  },
   plan: (d, { write }) => {
     const shape = d.outline === '' ? undefined : shapeOf(d.outline);
     const flat = shape ? { width: shape.width, height: shape.height } : d.size;

@@ -36,10 +36,15 @@ export function panelRow(
   const stops = sums(kept.map((p) => p.width));
   const width = stops.at(-1) ?? 0;
   const panels = kept.map((p, i): Panel => ({ name: p.name, x: stops[i] ?? 0, y: 0, width: p.width, height }));
-  const creases = stops.slice(1, -1).map((x): ProcessLine => ({ process, from: { x, y: 0 }, to: { x, y: height }, direction: 'down' })); // prettier-ignore
+  const creases = stops
+    .slice(1, -1)
+    .map((x): ProcessLine => ({ process, from: { x, y: 0 }, to: { x, y: height }, direction: 'down' }));
   const still = Math.min(fixed, kept.length - 1);
   // From the outermost crease inward, so that a flap is in before its neighbour turns.
-  const right = kept.map((_, i) => i).filter((i) => i > still).reverse(); // prettier-ignore
+  const right = kept
+    .map((_, i) => i)
+    .filter((i) => i > still)
+    .reverse();
   const left = kept.map((_, i) => i).filter((i) => i < still);
   const step = (i: number) => {
     const after = i > still;

@@ -20,13 +20,19 @@ export const rollLabels = defineFormat({
     web: solvedLength('Web width', 'Of the liner; left out, labels, gaps and two edges of 2 mm.'),
     'per-roll': count('Labels on a roll', '1000', 'How many are wound.', 1, 100_000),
     winding: choice('Winding', 'outside-head', 'Which edge comes off the roll first, and on which side the print is.', {
-      'outside-head': 'outside, head first', 'outside-foot': 'outside, foot first', 'outside-right': 'outside, right edge first', 'outside-left': 'outside, left edge first',
-      'inside-head': 'inside, head first', 'inside-foot': 'inside, foot first', 'inside-right': 'inside, right edge first', 'inside-left': 'inside, left edge first',
+      'outside-head': 'outside, head first',
+      'outside-foot': 'outside, foot first',
+      'outside-right': 'outside, right edge first',
+      'outside-left': 'outside, left edge first',
+      'inside-head': 'inside, head first',
+      'inside-foot': 'inside, foot first',
+      'inside-right': 'inside, right edge first',
+      'inside-left': 'inside, left edge first',
     }),
     shape: shapeParameter,
     radius: cornerParameter,
     cut: throughParameter,
-  }, // prettier-ignore
+  },
   plan: (d, { rules, write }) => {
     const body = d.across * d.size.width + (d.across - 1) * d.gap;
     const web = d.web ?? body + 4;
@@ -61,11 +67,49 @@ export const rollLabels = defineFormat({
         },
       ],
       figures: [
-        { id: 'web', group: 'panels', name: 'Web', value: web, unit: 'mm', working: [`${write(edge)} + ${d.across} × ${write(d.size.width)} + ${d.across - 1} × ${write(d.gap)} + ${write(edge)} = ${write(web)}`], rule: 'Labels, gaps, and an edge at each side', measured: { kind: 'stops', axis: 'x', surface: 'web', stops: [0, edge, web - edge, web] } },
-        { id: 'repeat', group: 'panels', name: 'Repeat', value: pitch, unit: 'mm', working: [`${write(d.size.height)} + ${write(d.gap)} = ${write(pitch)}`], rule: 'From a label’s head to the next one’s' },
-        { id: 'run', group: 'panels', name: 'Length of a roll', value: run, unit: 'mm', working: [`${d['per-roll']} ÷ ${d.across} = ${rows} rows × ${write(pitch)} = ${(run / 1000).toFixed(2)} m`, `wound ${d.winding.replace('-', ', ')} first`], rule: 'Rows times repeat' },
-        { id: 'roll', group: 'panels', name: 'Roll diameter', value: diameter, unit: 'mm', working: [`√(76² + 4 × ${(run / 1000).toFixed(2)} m × ${write(layer)} ÷ π) = ${diameter.toFixed(1)} mm`], rule: 'On a 76 mm core; liner and label as thick as the job’s stock (common practice)' },
+        {
+          id: 'web',
+          group: 'panels',
+          name: 'Web',
+          value: web,
+          unit: 'mm',
+          working: [
+            `${write(edge)} + ${d.across} × ${write(d.size.width)} + ${d.across - 1} × ${write(d.gap)} + ${write(edge)} = ${write(web)}`,
+          ],
+          rule: 'Labels, gaps, and an edge at each side',
+          measured: { kind: 'stops', axis: 'x', surface: 'web', stops: [0, edge, web - edge, web] },
+        },
+        {
+          id: 'repeat',
+          group: 'panels',
+          name: 'Repeat',
+          value: pitch,
+          unit: 'mm',
+          working: [`${write(d.size.height)} + ${write(d.gap)} = ${write(pitch)}`],
+          rule: 'From a label’s head to the next one’s',
+        },
+        {
+          id: 'run',
+          group: 'panels',
+          name: 'Length of a roll',
+          value: run,
+          unit: 'mm',
+          working: [
+            `${d['per-roll']} ÷ ${d.across} = ${rows} rows × ${write(pitch)} = ${(run / 1000).toFixed(2)} m`,
+            `wound ${d.winding.replace('-', ', ')} first`,
+          ],
+          rule: 'Rows times repeat',
+        },
+        {
+          id: 'roll',
+          group: 'panels',
+          name: 'Roll diameter',
+          value: diameter,
+          unit: 'mm',
+          working: [`√(76² + 4 × ${(run / 1000).toFixed(2)} m × ${write(layer)} ÷ π) = ${diameter.toFixed(1)} mm`],
+          rule: 'On a 76 mm core; liner and label as thick as the job’s stock (common practice)',
+        },
       ],
     };
-  }, // prettier-ignore
+  },
 });

@@ -11,9 +11,11 @@ export const rollUp = defineFormat({
   parameters: {
     size: size('Visible size', ['850 x 2000 mm', '33.5 x 79 in'], 'What is seen when it stands.'),
     scale: scale('Drawn at', '1:10', '1:1, 1:2 or 1:10.'),
-    base: length('Hidden in the base', ['120 mm', '5 in'], 'Below what is seen; ask for the stand’s own figure.', { most: 600 }),
+    base: length('Hidden in the base', ['120 mm', '5 in'], 'Below what is seen; ask for the stand’s own figure.', {
+      most: 600,
+    }),
     rail: length('Hidden in the rail', ['20 mm', '3/4 in'], 'Above what is seen.', { most: 200 }),
-  }, // prettier-ignore
+  },
   plan: (d, { write }) => {
     const k = 1 / d.scale;
     const { width, height } = d.size;

@@ -25,11 +25,14 @@ export const sticker = defineFormat({
   parameters: {
     size: size('Shape', ['60 x 60 mm', '2.5 x 2.5 in'], 'Of the printed shape, without its border.'),
     shape: choice('Outline', 'round', 'Of the printed shape.', {
-      round: 'round or oval', rectangle: 'rectangle', star: 'star', crescent: 'crescent moon',
+      round: 'round or oval',
+      rectangle: 'rectangle',
+      star: 'star',
+      crescent: 'crescent moon',
     }),
     border: length('Border', ['2 mm', '1/16 in'], 'From the shape to the die; 0 cuts on the shape.', { most: 30 }),
     cut: throughParameter,
-  }, // prettier-ignore
+  },
   plan: (d) => {
     const die = dieOf(d.shape, d.size, d.border);
     const box = pathBounds(die);

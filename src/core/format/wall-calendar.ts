@@ -15,25 +15,41 @@ export const wallCalendar = defineFormat({
     size: size('Page size', ['A4 landscape', 'letter landscape'], 'Each page; width x height.'),
     months: count('Months', '12', 'Pairs of pages.', 1, 24),
     pages: choice('Pages', 'pairs', 'A picture page and a grid page for each month, or one page for both.', {
-      pairs: 'picture and grid', single: 'one page a month',
+      pairs: 'picture and grid',
+      single: 'one page a month',
     }),
-    binding: length('Binding zone', ['15 mm', '5/8 in'], 'For the wire, at the edge between the pages.', { least: 6, most: 60 }),
-    hanging: length('Hanging zone', ['15 mm', '5/8 in'], 'For the hanging hole, at the far edge of the grid page.', { most: 60 }),
-    head: length('Head of the grid', ['42 mm', '1.65 in'], 'From the bound edge to the grid: month and year.', { most: 400 }),
+    binding: length('Binding zone', ['15 mm', '5/8 in'], 'For the wire, at the edge between the pages.', {
+      least: 6,
+      most: 60,
+    }),
+    hanging: length('Hanging zone', ['15 mm', '5/8 in'], 'For the hanging hole, at the far edge of the grid page.', {
+      most: 60,
+    }),
+    head: length('Head of the grid', ['42 mm', '1.65 in'], 'From the bound edge to the grid: month and year.', {
+      most: 400,
+    }),
     pitch: length('Wire pitch', ['8.467 mm', '1/3 in'], 'From hole to hole.', { least: 4, most: 30 }),
-  }, // prettier-ignore
+  },
   plan: (d, { write }) => {
     const { width, height } = d.size;
     const wire = headWire(width, d.binding, d.pitch);
     const pairs = d.pages === 'pairs';
     const foot = pairs ? d.hanging : 0;
     const head = Math.max(d.head, d.binding);
-    if (head + foot >= height) throw new Impossible('head', `No room is left for the grid: at most ${write(height - foot - 1)} of head.`);
+    if (head + foot >= height)
+      throw new Impossible('head', `No room is left for the grid: at most ${write(height - foot - 1)} of head.`);
     const grid: Rect = { x: 0, y: head, width, height: height - head - foot };
     const hanging = d.hanging > 0 && pairs ? [hole(width / 2, height - d.hanging / 2, 6)] : [];
     const hangingZone =
       d.hanging > 0 && pairs
-        ? [zone('keep-clear', 'hanging hole', { x: width / 2 - d.hanging / 2, y: height - d.hanging, width: d.hanging, height: d.hanging }, 'The nail goes through here.')]
+        ? [
+            zone(
+              'keep-clear',
+              'hanging hole',
+              { x: width / 2 - d.hanging / 2, y: height - d.hanging, width: d.hanging, height: d.hanging },
+              'The nail goes through here.',
+            ),
+          ]
         : [];
     const gridPage = (name: string): SurfacePlan => ({
       name,
@@ -50,7 +66,10 @@ export const wallCalendar = defineFormat({
       name,
       size: d.size,
       processLines: [...wire.lines, ...hanging].map((l) => upsideDown(l, height)),
-      zones: wire.zones.map((z) => ({ ...z, outline: rectPath({ x: 0, y: height - d.binding, width, height: d.binding }) })),
+      zones: wire.zones.map((z) => ({
+        ...z,
+        outline: rectPath({ x: 0, y: height - d.binding, width, height: d.binding }),
+      })),
     });
     const months = Array.from({ length: d.months }, (_, i) => i + 1);
     return {
@@ -58,7 +77,9 @@ export const wallCalendar = defineFormat({
       flat: d.size,
       surfaces: [
         { ...gridPage('cover'), panels: [{ name: 'cover', x: 0, y: 0, width, height }] },
-        ...months.flatMap((m) => (pairs ? [picturePage(`month ${m} picture`), gridPage(`month ${m} grid`)] : [gridPage(`month ${m}`)])),
+        ...months.flatMap((m) =>
+          pairs ? [picturePage(`month ${m} picture`), gridPage(`month ${m} grid`)] : [gridPage(`month ${m}`)],
+        ),
       ],
       figures: [
         {
@@ -72,12 +93,25 @@ export const wallCalendar = defineFormat({
             `six week rows and a weekday row: ${write(grid.height / 6.5)} and half of it`,
           ],
           rule: 'Between the head and the hanging zone',
-          measured: { kind: 'stops', axis: 'y', stops: [0, d.binding, head, height - foot, height], surface: pairs ? 'month 1 grid' : 'month 1' },
+          measured: {
+            kind: 'stops',
+            axis: 'y',
+            stops: [0, d.binding, head, height - foot, height],
+            surface: pairs ? 'month 1 grid' : 'month 1',
+          },
         },
-        { id: 'holes', group: 'panels', name: 'Wire holes', value: wire.lines.length, unit: 'count', working: [`at ${write(d.pitch)}, centred on ${write(width)}`], rule: 'The wire’s pitch' },
+        {
+          id: 'holes',
+          group: 'panels',
+          name: 'Wire holes',
+          value: wire.lines.length,
+          unit: 'count',
+          working: [`at ${write(d.pitch)}, centred on ${write(width)}`],
+          rule: 'The wire’s pitch',
+        },
       ],
     };
-  }, // prettier-ignore
+  },
 });
 
 /** Square holes at the head for a wire. */

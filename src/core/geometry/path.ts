@@ -56,7 +56,10 @@ export function ellipsePath(r: Rect): Path {
   ];
 }
 
-export const linePath = (a: Point, b: Point): Path => [['M', a.x, a.y], ['L', b.x, b.y]]; // prettier-ignore
+export const linePath = (a: Point, b: Point): Path => [
+  ['M', a.x, a.y],
+  ['L', b.x, b.y],
+];
 
 /** Every point of a path moved by a matrix. */
 export function mapPath(path: Path, matrix: Matrix): Path {

@@ -44,7 +44,10 @@ describe('several on a desk sheet', () => {
   });
 
   const request = fc.record({
-    trim: fc.record({ width: fc.double({ min: 20, max: 180, noNaN: true }), height: fc.double({ min: 20, max: 180, noNaN: true }) }),
+    trim: fc.record({
+      width: fc.double({ min: 20, max: 180, noNaN: true }),
+      height: fc.double({ min: 20, max: 180, noNaN: true }),
+    }),
     bleed: fc.constantFrom(0, 2, 3),
     sheet: fc.constantFrom(A4, LETTER, { width: 330, height: 480 }),
     edge: fc.double({ min: 0, max: 12, noNaN: true }),
@@ -58,7 +61,11 @@ describe('several on a desk sheet', () => {
         const found = deskSheet(r, write);
         if (!found.ok) return;
         const { sheet, places, marks, across, down } = found.sheet;
-        const inside = (x: number, y: number) => x >= r.edge - 1e-6 && y >= r.edge - 1e-6 && x <= sheet.width - r.edge + 1e-6 && y <= sheet.height - r.edge + 1e-6;
+        const inside = (x: number, y: number) =>
+          x >= r.edge - 1e-6 &&
+          y >= r.edge - 1e-6 &&
+          x <= sheet.width - r.edge + 1e-6 &&
+          y <= sheet.height - r.edge + 1e-6;
         expect(places).toHaveLength(across * down);
         for (const { x, y } of places) expect(inside(x, y) && inside(x + r.trim.width, y + r.trim.height)).toBe(true);
         const [first, last] = [places[0], places.at(-1)];
@@ -66,12 +73,20 @@ describe('several on a desk sheet', () => {
         for (const mark of marks.map(pathBounds)) {
           expect(inside(mark.x, mark.y) && inside(mark.x + mark.width, mark.y + mark.height)).toBe(true);
           // Beside the block of pieces, not over it.
-          const over = mark.x < last.x + r.trim.width - 1e-6 && mark.x + mark.width > first.x + 1e-6 && mark.y < last.y + r.trim.height - 1e-6 && mark.y + mark.height > first.y + 1e-6;
+          const over =
+            mark.x < last.x + r.trim.width - 1e-6 &&
+            mark.x + mark.width > first.x + 1e-6 &&
+            mark.y < last.y + r.trim.height - 1e-6 &&
+            mark.y + mark.height > first.y + 1e-6;
           expect(over).toBe(false);
         }
         const rim = r.marks ? Math.max(1, r.bleed) + 2.5 : 0;
-        const fits = (n: number, piece: number, room: number) => n * piece + (n - 1) * r.gap <= room - 2 * (r.edge + rim) + 1e-6;
-        const counts = [[sheet.width, sheet.height], [sheet.height, sheet.width]].map(([w = 0, h = 0]) => {
+        const fits = (n: number, piece: number, room: number) =>
+          n * piece + (n - 1) * r.gap <= room - 2 * (r.edge + rim) + 1e-6;
+        const counts = [
+          [sheet.width, sheet.height],
+          [sheet.height, sheet.width],
+        ].map(([w = 0, h = 0]) => {
           let [a, d] = [0, 0];
           while (fits(a + 1, r.trim.width, w)) a += 1;
           while (fits(d + 1, r.trim.height, h)) d += 1;
@@ -81,4 +96,4 @@ describe('several on a desk sheet', () => {
       }),
     );
   });
-}); // prettier-ignore
+});

@@ -47,7 +47,13 @@ describe('every length of the demo pieces, twice as long and half as long again'
 });
 
 test('what is a length in a text, a line and a shape, one by one', () => {
-  const text = words('t', 'Night', [10, 20, 60, 12], { sizePt: 9, leadingPt: 12, tracking: 20, before: 2, indent: { measure: 'edge', times: 2, plus: 1 } }, { columnGap: 5, columns: 2 });
+  const text = words(
+    't',
+    'Night',
+    [10, 20, 60, 12],
+    { sizePt: 9, leadingPt: 12, tracking: 20, before: 2, indent: { measure: 'edge', times: 2, plus: 1 } },
+    { columnGap: 5, columns: 2 },
+  );
   const twice = scaled(Element, text, 2);
   expect(twice).toMatchObject({
     columns: 2,
@@ -56,11 +62,29 @@ test('what is a length in a text, a line and a shape, one by one', () => {
     look: { sizePt: 18, leadingPt: 24, tracking: 20, before: 4, indent: { measure: 'edge', times: 2, plus: 2 } },
     placement: { x: { start: 20, size: 120 }, y: { start: 40, size: 24 } },
   });
-  const box = shape('s', [0, 0, 10, 10], { form: 'rectangle', radius: 3 }, { stroke: { paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 }, widthPt: 0.5, dash: { onPt: 2, offPt: 1 }, whole: true, align: 'centre', cap: 'butt', join: 'miter' } });
-  expect(scaled(Element, box, 3)).toMatchObject({ shape: { radius: 9 }, stroke: { widthPt: 1.5, dash: { onPt: 6, offPt: 3 } } });
+  const box = shape(
+    's',
+    [0, 0, 10, 10],
+    { form: 'rectangle', radius: 3 },
+    {
+      stroke: {
+        paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 },
+        widthPt: 0.5,
+        dash: { onPt: 2, offPt: 1 },
+        whole: true,
+        align: 'centre',
+        cap: 'butt',
+        join: 'miter',
+      },
+    },
+  );
+  expect(scaled(Element, box, 3)).toMatchObject({
+    shape: { radius: 9 },
+    stroke: { widthPt: 1.5, dash: { onPt: 6, offPt: 3 } },
+  });
   // Past its bounds it ends at them.
   expect(scaled(Element, text, 10_000)).toMatchObject({ look: { sizePt: 5000 } });
-}); // prettier-ignore
+});
 
 test('a copy is a job that can be read, whatever it is copied to', async () => {
   const catalogue = await demoPiece('catalogue', 0.1);

@@ -30,7 +30,12 @@ export interface Copying {
  * places are solved anew.
  * @param typed decisions of the new format as typed; the rest is kept where the new kind has it, or takes its default
  */
-export function copiedTo(job: Job, format: Format, typed: Readonly<Record<string, string>>, { id, name, times }: Copying): Started {
+export function copiedTo(
+  job: Job,
+  format: Format,
+  typed: Readonly<Record<string, string>>,
+  { id, name, times }: Copying,
+): Started {
   const [piece] = job.pieces;
   const read = readDecisions(format, typed, { unit: job.unit, ppi: 300 });
   if (!read.ok) return read;
@@ -50,7 +55,7 @@ export function copiedTo(job: Job, format: Format, typed: Readonly<Record<string
       readingDistance: format.usual?.distance ?? job.readingDistance,
     },
   };
-} // prettier-ignore
+}
 
 /**
  * How much larger a copy is: the lesser of the ratios of its sides, so that what is scaled with it has room both ways.
@@ -79,7 +84,11 @@ function withLengths(job: Job, piece: Piece, times: number): Job {
   if (times === 1) return { ...job, pieces: [piece] };
   const all = <T>(schema: z.ZodType<T>, list: readonly T[]): T[] => list.map((one) => scaled(schema, one, times));
   const elements = (list: readonly Element[]) => all(ElementSchema, list);
-  const bases = piece.bases.map((base) => ({ ...base, elements: elements(base.elements), facts: scaledFacts(piece, base.facts, times) }));
+  const bases = piece.bases.map((base) => ({
+    ...base,
+    elements: elements(base.elements),
+    facts: scaledFacts(piece, base.facts, times),
+  }));
   return {
     ...job,
     measures: all(NamedMeasure, job.measures),
@@ -93,13 +102,20 @@ function withLengths(job: Job, piece: Piece, times: number): Job {
         guides: all(Guide, piece.guides),
         baselineGrid: piece.baselineGrid && scaled(BaselineGrid, piece.baselineGrid, times),
         surfaces: Object.fromEntries(Object.entries(piece.surfaces).map(([side, list]) => [side, elements(list)])),
-        ...(piece.finish && { finish: Object.fromEntries(Object.entries(piece.finish).map(([side, list]) => [side, all(Finishing, list)])) }),
+        ...(piece.finish && {
+          finish: Object.fromEntries(Object.entries(piece.finish).map(([side, list]) => [side, all(Finishing, list)])),
+        }),
         bases,
-        layouts: Object.fromEntries(Object.entries(piece.layouts).map(([side, layout]): [string, PageLayout] => [side, { ...layout, facts: scaledFacts(piece, layout.facts, times) }])),
+        layouts: Object.fromEntries(
+          Object.entries(piece.layouts).map(([side, layout]): [string, PageLayout] => [
+            side,
+            { ...layout, facts: scaledFacts(piece, layout.facts, times) },
+          ]),
+        ),
       },
     ],
   };
-} // prettier-ignore
+}
 
 /** What a page says of the items of its layout, each fact by the schema that the item’s kind has for it. */
 function scaledFacts(piece: Piece, facts: PageLayout['facts'], times: number): PageLayout['facts'] {
@@ -109,7 +125,12 @@ function scaledFacts(piece: Piece, facts: PageLayout['facts'], times: number): P
       const kind = kinds.get(item.split('@')[0] ?? item);
       const option = ElementSchema.options.find((o) => o.shape.kind.value === kind);
       const shape: Readonly<Record<string, z.ZodType>> = option?.shape ?? {};
-      return [item, Object.fromEntries(Object.entries(said).map(([name, fact]) => [name, shape[name] ? scaled(shape[name], fact, times) : fact]))];
+      return [
+        item,
+        Object.fromEntries(
+          Object.entries(said).map(([name, fact]) => [name, shape[name] ? scaled(shape[name], fact, times) : fact]),
+        ),
+      ];
     }),
   );
-} // prettier-ignore
+}

@@ -31,10 +31,12 @@ export function changedElements(before: Piece, after: Piece): readonly ChangedEl
         if (!earlier) return [{ side, id: element.id, how: 'added', element, before: undefined }];
         return same(earlier, element) ? [] : [{ side, id: element.id, how: 'changed', element, before: earlier }];
       }),
-      ...[...was.values()].filter((e) => !here.has(e.id)).map((element): ChangedElement => ({ side, id: element.id, how: 'taken out', element, before: element })),
+      ...[...was.values()]
+        .filter((e) => !here.has(e.id))
+        .map((element): ChangedElement => ({ side, id: element.id, how: 'taken out', element, before: element })),
     ];
   });
-} // prettier-ignore
+}
 
 /** Facts of a piece that are said by its elements, or only order them. */
 const NOT_SAID: readonly string[] = ['surfaces', 'bases', 'layouts', 'finish', 'id'];
@@ -79,17 +81,22 @@ export function describeDifferences(before: Job, after: Job): readonly string[] 
 
 /** Lines and coatings that came, went or changed. */
 function changedFinish(before: Piece, after: Piece): readonly string[] {
-  const names = new Map([before, after].flatMap((p) => elementsOf(p).map(({ element }) => [element.id, element.name || element.kind])));
-  const said = (f: Finishing) => `${words(f.does === 'line' ? f.process : f.coating)}, ${followsWords(f, (id) => names.get(id))},`;
+  const names = new Map(
+    [before, after].flatMap((p) => elementsOf(p).map(({ element }) => [element.id, element.name || element.kind])),
+  );
+  const said = (f: Finishing) =>
+    `${words(f.does === 'line' ? f.process : f.coating)}, ${followsWords(f, (id) => names.get(id))},`;
   return [...new Set([...Object.keys(after.finish ?? {}), ...Object.keys(before.finish ?? {})])].flatMap((side) => {
     const [was, is] = [finishOn(before, side), finishOn(after, side)];
     const earlier = (id: string) => was.find((f) => f.id === id);
     return [
-      ...is.flatMap((f) => (same(earlier(f.id), f) ? [] : [`${side}: ${said(f)} was ${earlier(f.id) ? 'changed' : 'added'}`])),
+      ...is.flatMap((f) =>
+        same(earlier(f.id), f) ? [] : [`${side}: ${said(f)} was ${earlier(f.id) ? 'changed' : 'added'}`],
+      ),
       ...was.filter((f) => !is.some((now) => now.id === f.id)).map((f) => `${side}: ${said(f)} was taken out`),
     ];
   });
-} // prettier-ignore
+}
 
 /** The words or the picture that changed, where that is all that did. */
 function contentChange(was: Element, is: Element, assets: Readonly<Record<string, Asset>>): string | undefined {
@@ -98,7 +105,9 @@ function contentChange(was: Element, is: Element, assets: Readonly<Record<string
   if (was.kind === 'text' && is.kind === 'text') {
     const [a, b] = [plainText(was.paragraphs), plainText(is.paragraphs)].map(oneLine);
     const isRest = same({ ...was, paragraphs: null }, { ...is, paragraphs: null });
-    return a !== undefined && b !== undefined && a !== b ? `says ${quoted(b)}, not ${quoted(a)}${isRest ? '' : ', and looks otherwise'}` : undefined;
+    return a !== undefined && b !== undefined && a !== b
+      ? `says ${quoted(b)}, not ${quoted(a)}${isRest ? '' : ', and looks otherwise'}`
+      : undefined;
   }
   if (was.kind === 'picture' && is.kind === 'picture' && was.picture !== is.picture) {
     const nameOf = (sha: string | null) => (sha === null ? 'nothing' : (assets[sha]?.name ?? 'a picture'));
@@ -107,18 +116,27 @@ function contentChange(was: Element, is: Element, assets: Readonly<Record<string
   if (was.kind === 'printable' && is.kind === 'printable' && was.content.of === is.content.of) {
     const { parameters } = printableOf(is.content.of);
     const changed = Object.entries(parameters).filter(([name]) => !same(was.content[name], is.content[name]));
-    const written = (value: unknown, p: Parameter) => (value === undefined ? 'worked out' : oneLine(p.write(value, 'mm')));
-    return changed.length > 0 ? `has ${changed.map(([name, p]) => `${p.label.toLowerCase()} ${written(is.content[name], p)}, not ${written(was.content[name], p)}`).join('; ')}` : undefined;
+    const written = (value: unknown, p: Parameter) =>
+      value === undefined ? 'worked out' : oneLine(p.write(value, 'mm'));
+    return changed.length > 0
+      ? `has ${changed.map(([name, p]) => `${p.label.toLowerCase()} ${written(is.content[name], p)}, not ${written(was.content[name], p)}`).join('; ')}`
+      : undefined;
   }
   if (was.kind === 'table' && is.kind === 'table') {
-    const cells = is.rows.flatMap((row, r) => row.content.flatMap((_, c) => {
-      const [a, b] = [cellOver(was, { row: r, column: c }), cellOver(is, { row: r, column: c })].map((cell) => oneLine(cell ? plainText(cell.cell.paragraphs) : ''));
-      return a !== b ? [`${quoted(b ?? '')}, not ${quoted(a ?? '')}`] : [];
-    }));
-    return cells.length > 0 ? `says ${cells.slice(0, 4).join('; ')}${cells.length > 4 ? ` and ${cells.length - 4} cells more` : ''}` : undefined;
+    const cells = is.rows.flatMap((row, r) =>
+      row.content.flatMap((_, c) => {
+        const [a, b] = [cellOver(was, { row: r, column: c }), cellOver(is, { row: r, column: c })].map((cell) =>
+          oneLine(cell ? plainText(cell.cell.paragraphs) : ''),
+        );
+        return a !== b ? [`${quoted(b ?? '')}, not ${quoted(a ?? '')}`] : [];
+      }),
+    );
+    return cells.length > 0
+      ? `says ${cells.slice(0, 4).join('; ')}${cells.length > 4 ? ` and ${cells.length - 4} cells more` : ''}`
+      : undefined;
   }
   return undefined;
-} // prettier-ignore
+}
 
 const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 

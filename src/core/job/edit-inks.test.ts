@@ -44,7 +44,20 @@ test('without its ink a colour takes the build that showed it', () => {
 });
 
 test('two inks as one: shares are added, at most all', () => {
-  const mixed = makeJob([box('a', [10, 10, 20, 20], { fill: { ...spot('Silver', 70), spots: [{ ink: 'Silver', tint: 70 }, { ink: 'Night', tint: 60 }] } })], { inks: [SILVER, NIGHT] }); // prettier-ignore
+  const mixed = makeJob(
+    [
+      box('a', [10, 10, 20, 20], {
+        fill: {
+          ...spot('Silver', 70),
+          spots: [
+            { ink: 'Silver', tint: 70 },
+            { ink: 'Night', tint: 60 },
+          ],
+        },
+      }),
+    ],
+    { inks: [SILVER, NIGHT] },
+  );
   const merged = mergedInks(mixed, 'Night', 'Silver');
   expect(fillOf(merged, 'a')).toEqual(spot('Silver', 100));
   expect(merged.inks).toEqual([SILVER]);
@@ -65,8 +78,15 @@ test('two named colours as one', () => {
 
 test('what nothing uses is found, and what passes for one', () => {
   expect(unusedColours(job)).toEqual({ inks: ['Night'], swatches: [] });
-  const labs = new Map([['x', { L: 50, a: 10, b: 0 }], ['y', { L: 50.5, a: 10.5, b: 0 }], ['z', { L: 80, a: 0, b: 0 }]]); // prettier-ignore
-  const pairs = nearDuplicates([{ name: 'x' }, { name: 'y' }, { name: 'z' }], ({ name }) => labs.get(name) ?? { L: 0, a: 0, b: 0 }); // prettier-ignore
+  const labs = new Map([
+    ['x', { L: 50, a: 10, b: 0 }],
+    ['y', { L: 50.5, a: 10.5, b: 0 }],
+    ['z', { L: 80, a: 0, b: 0 }],
+  ]);
+  const pairs = nearDuplicates(
+    [{ name: 'x' }, { name: 'y' }, { name: 'z' }],
+    ({ name }) => labs.get(name) ?? { L: 0, a: 0, b: 0 },
+  );
   expect(pairs.map(({ one, two }) => `${one.name} ${two.name}`)).toEqual(['x y']);
 });
 
@@ -76,8 +96,17 @@ describe('colours from a file', () => {
     return typeof read === 'string' ? read : read.swatches?.map((s) => [s.name, s.paint.kind]);
   };
   test('builds in a column or in four, sRGB, inks of the job; a heading row is none', () => {
-    expect(names('Name;C;M;Y;K\nnight;90;80;20;30\npaper edge;2;6;26;0')).toEqual([['headings', 'process'], ['night', 'process'], ['paper edge', 'process']]); // prettier-ignore
-    expect(names('sun,"0 14 78 0"\nscreen,#1f2b5a\nrim,Silver 60')).toEqual([['headings', 'process'], ['sun', 'process'], ['screen', 'rgb'], ['rim', 'spot']]); // prettier-ignore
+    expect(names('Name;C;M;Y;K\nnight;90;80;20;30\npaper edge;2;6;26;0')).toEqual([
+      ['headings', 'process'],
+      ['night', 'process'],
+      ['paper edge', 'process'],
+    ]);
+    expect(names('sun,"0 14 78 0"\nscreen,#1f2b5a\nrim,Silver 60')).toEqual([
+      ['headings', 'process'],
+      ['sun', 'process'],
+      ['screen', 'rgb'],
+      ['rim', 'spot'],
+    ]);
   });
   test('a name that is there takes the file’s colour', () => {
     expect(names('headings,"0 0 0 80"')).toEqual([['headings', 'process']]);

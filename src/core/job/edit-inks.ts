@@ -32,10 +32,12 @@ export function repaintJob(job: Job, change: Change): Job {
     ...(job.swatches && { swatches: job.swatches.map((s) => ({ ...s, paint: plainOf(change(s.paint), s.paint) })) }),
     pieces: job.pieces.map((piece) => ({
       ...mapElements(piece, (element) => repaint(element, book, change)),
-      ...(piece.finish && { finish: Object.fromEntries(Object.entries(piece.finish).map(([side, list]) => [side, list.map(finishing)])) }),
+      ...(piece.finish && {
+        finish: Object.fromEntries(Object.entries(piece.finish).map(([side, list]) => [side, list.map(finishing)])),
+      }),
     })),
   };
-} // prettier-ignore
+}
 
 /** A named colour is never said by another name. */
 const plainOf = (paint: SolidPaint, before: PlainPaint): PlainPaint => (paint.kind === 'swatch' ? before : paint);
@@ -44,9 +46,15 @@ const plainOf = (paint: SolidPaint, before: PlainPaint): PlainPaint => (paint.ki
 export function withInk(job: Job, ink: SpotInk, before?: string): Job {
   const inks = job.inks ?? [];
   const listed = before === undefined ? [...inks, ink] : inks.map((i) => (i.name === before ? ink : i));
-  const renamed = before === undefined || before === ink.name ? job : repaintJob(job, respotted((name) => (name === before ? ink.name : name)));
+  const renamed =
+    before === undefined || before === ink.name
+      ? job
+      : repaintJob(
+          job,
+          respotted((name) => (name === before ? ink.name : name)),
+        );
   return { ...renamed, inks: listed };
-} // prettier-ignore
+}
 
 /** Paints with their spot inks named otherwise. */
 const respotted =
@@ -88,9 +96,10 @@ export function mergedInks(job: Job, from: string, into: string): Job {
 export function withSwatch(job: Job, swatch: Swatch, before?: string): Job {
   const swatches = job.swatches ?? [];
   const listed = before === undefined ? [...swatches, swatch] : swatches.map((s) => (s.name === before ? swatch : s));
-  const renamed = before === undefined || before === swatch.name ? job : repaintJob(job, renamedSwatch(before, swatch.name));
+  const renamed =
+    before === undefined || before === swatch.name ? job : repaintJob(job, renamedSwatch(before, swatch.name));
   return { ...renamed, swatches: listed };
-} // prettier-ignore
+}
 
 const renamedSwatch =
   (from: string, to: string): Change =>
@@ -122,13 +131,20 @@ function tintedPaint(paint: PlainPaint, tint: number): PlainPaint {
     case 'process':
       return { ...paint, c: paint.c * k, m: paint.m * k, y: paint.y * k, k: paint.k * k };
     case 'spot':
-      return { ...paint, c: paint.c * k, m: paint.m * k, y: paint.y * k, k: paint.k * k, spots: paint.spots.map((s) => ({ ...s, tint: s.tint * k })) };
+      return {
+        ...paint,
+        c: paint.c * k,
+        m: paint.m * k,
+        y: paint.y * k,
+        k: paint.k * k,
+        spots: paint.spots.map((s) => ({ ...s, tint: s.tint * k })),
+      };
     case 'rgb': {
       const lighter = (v: number) => Math.round(255 - (255 - v) * k);
       return { ...paint, r: lighter(paint.r), g: lighter(paint.g), b: lighter(paint.b) };
     }
   }
-} // prettier-ignore
+}
 
 /** Everything that has a paint takes a named colour instead. */
 export const named = (job: Job, name: string, isMeant: (paint: SolidPaint) => boolean): Job => {
@@ -164,7 +180,10 @@ const coatPaints = (job: Job): readonly SolidPaint[] =>
 export const NEAR_DUPLICATE = 2;
 
 /** Pairs of named things whose colours pass for each other, the nearest first. */
-export function nearDuplicates<T extends { readonly name: string }>(list: readonly T[], labOf: (one: T) => Parameters<typeof deltaE2000>[0]): readonly { readonly one: T; readonly two: T; readonly deltaE: number }[] {
+export function nearDuplicates<T extends { readonly name: string }>(
+  list: readonly T[],
+  labOf: (one: T) => Parameters<typeof deltaE2000>[0],
+): readonly { readonly one: T; readonly two: T; readonly deltaE: number }[] {
   const labs = list.map(labOf);
   const pairs = list.flatMap((one, i) =>
     list.slice(i + 1).flatMap((two, n) => {
@@ -174,7 +193,7 @@ export function nearDuplicates<T extends { readonly name: string }>(list: readon
     }),
   );
   return pairs.sort((a, b) => a.deltaE - b.deltaE);
-} // prettier-ignore
+}
 
 /** How a spot ink looks: as it was measured, or as the build that shows it. */
 export const inkLab = (ink: SpotInk, colour: Pick<ColourEngine, 'buildLab'>) =>

@@ -28,18 +28,27 @@ function renumbered(piece: Piece, to: (n: number) => number | undefined): Piece 
     return next === undefined ? undefined : pageName(next);
   };
   const named = <T>(record: Readonly<Record<SideName, T>>): Record<SideName, T> =>
-    Object.fromEntries(Object.entries(record).flatMap(([side, value]) => {
-      const next = rename(side);
-      return next === undefined ? [] : [[next, value]];
-    }));
+    Object.fromEntries(
+      Object.entries(record).flatMap(([side, value]) => {
+        const next = rename(side);
+        return next === undefined ? [] : [[next, value]];
+      }),
+    );
   const sided = <T extends { readonly side?: string | undefined }>(list: readonly T[]): T[] =>
     list.flatMap((entry) => {
       if (entry.side === undefined) return [entry];
       const side = rename(entry.side);
       return side === undefined ? [] : [{ ...entry, side }];
     });
-  return { ...piece, surfaces: named(piece.surfaces), ...(piece.finish && { finish: named(piece.finish) }), layouts: named(piece.layouts), grids: sided(piece.grids), guides: sided(piece.guides) };
-} // prettier-ignore
+  return {
+    ...piece,
+    surfaces: named(piece.surfaces),
+    ...(piece.finish && { finish: named(piece.finish) }),
+    layouts: named(piece.layouts),
+    grids: sided(piece.grids),
+    guides: sided(piece.guides),
+  };
+}
 
 /**
  * The fewest pages that the piece can have and that are enough.
@@ -70,12 +79,20 @@ export function withPagesMoved(piece: Piece, { from, to }: PageRange, before: nu
 }
 
 /** The number each page has after some were moved, for those that get another. */
-export function movesOf({ from, to }: PageRange, before: number, count: number): readonly (readonly [was: number, is: number])[] {
+export function movesOf(
+  { from, to }: PageRange,
+  before: number,
+  count: number,
+): readonly (readonly [was: number, is: number])[] {
   const order = Array.from({ length: count }, (_, i) => i + 1);
   const taken = order.slice(from - 1, to);
-  const next = [...order.slice(0, before - 1).filter((n) => !taken.includes(n)), ...taken, ...order.slice(before - 1).filter((n) => !taken.includes(n))];
+  const next = [
+    ...order.slice(0, before - 1).filter((n) => !taken.includes(n)),
+    ...taken,
+    ...order.slice(before - 1).filter((n) => !taken.includes(n)),
+  ];
   return next.flatMap((was, i) => (was === i + 1 ? [] : [[was, i + 1] as const]));
-} // prettier-ignore
+}
 
 /**
  * Empty pages before the page that has a number now. Where the binding needs more, they are put at the end.
@@ -110,15 +127,20 @@ export function withPagesDuplicated(job: Job, piece: Piece, { from, to }: PageRa
     const layout = piece.layouts[side];
     const key = fresh();
     const ids = new Map((piece.surfaces[side] ?? []).map((e) => [e.id, fresh()]));
-    const renamed = (id: string): string => ids.get(id) ?? (layout && id.endsWith(`@${layout.key}`) ? `${id.slice(0, -layout.key.length)}${key}` : id);
-    const elements = (piece.surfaces[side] ?? []).map((e): Element => ({ ...mapRefs(e, renamed), id: renamed(e.id), ...(e.kind === 'text' && { after: null }) }));
+    const renamed = (id: string): string =>
+      ids.get(id) ?? (layout && id.endsWith(`@${layout.key}`) ? `${id.slice(0, -layout.key.length)}${key}` : id);
+    const elements = (piece.surfaces[side] ?? []).map((e): Element => ({
+      ...mapRefs(e, renamed),
+      id: renamed(e.id),
+      ...(e.kind === 'text' && { after: null }),
+    }));
     const layouts = layout ? { ...out.layouts, [copy]: { ...mapRefs(layout, renamed), key } } : out.layouts;
     out = { ...out, layouts, surfaces: { ...out.surfaces, [copy]: elements } };
     const finish = finishOn(piece, side).map((f) => ({ ...mapRefs(f, renamed), id: fresh() }));
     if (finish.length > 0) out = withFinish(out, copy, finish);
   }
   return out;
-} // prettier-ignore
+}
 
 /** Sides that follow a base layout, or none; what a page had of its own layout’s items goes with that layout. */
 export function withBase(piece: Piece, sides: readonly SideName[], base: string | null, fresh: () => string): Piece {
@@ -132,15 +154,23 @@ export function withBase(piece: Piece, sides: readonly SideName[], base: string 
 }
 
 /** A new base layout; with a page given, its own elements become the layout’s items and the page follows. */
-export function withNewBase(piece: Piece, name: string, from: SideName | undefined, fresh: () => string): { readonly piece: Piece; readonly id: string } {
+export function withNewBase(
+  piece: Piece,
+  name: string,
+  from: SideName | undefined,
+  fresh: () => string,
+): { readonly piece: Piece; readonly id: string } {
   const id = fresh();
   const own = from === undefined ? [] : (piece.surfaces[from] ?? []);
   const base: BaseLayout = { id, name, base: null, without: [], facts: {}, mirrored: true, elements: [...own] };
   const bases = { ...piece, bases: [...piece.bases, base] };
   if (from === undefined) return { piece: bases, id };
   const layout: PageLayout = { key: piece.layouts[from]?.key ?? fresh(), base: id, without: [], facts: {} };
-  return { piece: { ...bases, surfaces: { ...piece.surfaces, [from]: [] }, layouts: { ...piece.layouts, [from]: layout } }, id };
-} // prettier-ignore
+  return {
+    piece: { ...bases, surfaces: { ...piece.surfaces, [from]: [] }, layouts: { ...piece.layouts, [from]: layout } },
+    id,
+  };
+}
 
 /** The piece with items of layouts under other ids, wherever pages and layouts name them. */
 function itemsRenamed(piece: Piece, ids: ReadonlyMap<string, string>): Piece {
@@ -151,7 +181,9 @@ function itemsRenamed(piece: Piece, ids: ReadonlyMap<string, string>): Piece {
   const followed = <L extends PageLayout | BaseLayout>(layout: L): L => ({
     ...layout,
     without: layout.without.map(renamed),
-    facts: Object.fromEntries(Object.entries(layout.facts).map(([item, said]) => [renamed(item), mapRefs(said, renamed)])),
+    facts: Object.fromEntries(
+      Object.entries(layout.facts).map(([item, said]) => [renamed(item), mapRefs(said, renamed)]),
+    ),
   });
   return {
     ...piece,
@@ -160,7 +192,7 @@ function itemsRenamed(piece: Piece, ids: ReadonlyMap<string, string>): Piece {
     surfaces: mapRefs(piece.surfaces, renamed),
     ...(piece.finish && { finish: mapRefs(piece.finish, renamed) }),
   };
-} // prettier-ignore
+}
 
 /** Without a base layout; pages and layouts that followed it keep its items as their own, and what they say of them. */
 export function withoutBase(piece: Piece, id: string, fresh: () => string): Piece {

@@ -69,7 +69,10 @@ export function fillPages(
         if (column === undefined) return [element];
         used.add(plain(element.name));
         const value = row[column] ?? '';
-        if (element.kind === 'text') return value === wordsAll(element) ? [element] : [{ ...element, paragraphs: inTheSameSetting(element.paragraphs, value) }];
+        if (element.kind === 'text')
+          return value === wordsAll(element)
+            ? [element]
+            : [{ ...element, paragraphs: inTheSameSetting(element.paragraphs, value) }];
         if (element.kind !== 'picture') return [element];
         if (value === '') return [];
         const picture = pictures.get(plain(value));
@@ -87,6 +90,6 @@ export function fillPages(
     missing: [...missing],
     left: Math.max(0, rows.length - sets.length),
   };
-} // prettier-ignore
+}
 
 const wordsAll = (text: ElementOf<'text'>): string => text.paragraphs.map(wordsOf).join('\n');

@@ -14,7 +14,13 @@ import type { Job, Piece } from './schema';
 import { kitOf, takeKit } from './use-kit';
 
 const MOON = shape('moon', [10, 10, 20, 20], { form: 'ellipse' });
-const coat = (spread = 0.4): Finishing => ({ does: 'coat', id: 'coat', coating: 'uv', of: { from: 'elements', elements: ['moon'] }, spread }); // prettier-ignore
+const coat = (spread = 0.4): Finishing => ({
+  does: 'coat',
+  id: 'coat',
+  coating: 'uv',
+  of: { from: 'elements', elements: ['moon'] },
+  spread,
+});
 const format = (kind: string) => {
   const found = formatOf(kind);
   if (!found) throw new Error(kind);
@@ -59,7 +65,9 @@ test('another kind of piece keeps it on the side that comes in its place', () =>
   const job = coated(makeJob(), 'front');
   const card = remade(job, pieceOf(job), format('folded-card'));
   expect(Object.values(card.finish ?? {})).toEqual([[coat()]]);
-  expect(Object.keys(card.finish ?? {})).toEqual([Object.keys(card.surfaces).find((side) => elementsOn(card, side).length > 0)]); // prettier-ignore
+  expect(Object.keys(card.finish ?? {})).toEqual([
+    Object.keys(card.surfaces).find((side) => elementsOn(card, side).length > 0),
+  ]);
 });
 
 test('a copy twice as large has its spread twice as wide', () => {
@@ -71,23 +79,34 @@ test('a copy twice as large has its spread twice as wide', () => {
 
 test('what came, went or changed is said by what it follows', () => {
   const before = coated(makeJob(), 'front');
-  const after = editFinish(before, 'flyer', 'front', (list) => [...list.map(() => coat(1)), { does: 'flood', id: 'all', coating: 'varnish-gloss' }]); // prettier-ignore
+  const after = editFinish(before, 'flyer', 'front', (list) => [
+    ...list.map(() => coat(1)),
+    { does: 'flood', id: 'all', coating: 'varnish-gloss' },
+  ]);
   expect(describeDifferences(before, after)).toEqual([
     'front: uv, moon, was changed',
     'front: varnish gloss, all over: a note for the printer, no plate, was added',
   ]);
-  expect(describeDifferences(before, editFinish(before, 'flyer', 'front', () => []))).toEqual(['front: uv, moon, was taken out']); // prettier-ignore
+  expect(
+    describeDifferences(
+      before,
+      editFinish(before, 'flyer', 'front', () => []),
+    ),
+  ).toEqual(['front: uv, moon, was taken out']);
 });
 
 test('a job that prints with an ink it does not have is refused, by the name of the ink', () => {
-  const spot = { ...MOON, fill: { kind: 'spot' as const, c: 0, m: 0, y: 0, k: 0, spots: [{ ink: 'Silver', tint: 100 }] } };
+  const spot = {
+    ...MOON,
+    fill: { kind: 'spot' as const, c: 0, m: 0, y: 0, k: 0, spots: [{ ink: 'Silver', tint: 100 }] },
+  };
   const lost = readJob(JSON.parse(JSON.stringify(makeJob([spot]))));
   expect(JSON.stringify(lost)).toContain('The ink “Silver” is used but not listed under inks.');
   const known = makeJob([spot], { inks: [{ name: 'Silver', finish: 'metallic', c: 0, m: 0, y: 0, k: 40 }] });
   expect(readJob(JSON.parse(JSON.stringify(known))).ok).toBe(true);
   // A kit brings the inks that its colours are printed with.
   expect(takeKit(makeJob(), kitOf(known, 'Quillrook')).inks).toEqual(known.inks);
-}); // prettier-ignore
+});
 
 test('varnish on a label lies on every label of its sheet', async () => {
   const job = begin('labels', { size: '60x60mm', sheet: 'A4', across: '2', down: '3' });

@@ -1,7 +1,11 @@
 import { makeJob, words } from '../../testing/jobs';
 import { elementsOf, plainText, withFlow, withoutElements, type Job } from './index';
 
-const start = makeJob([words('a', 'one two', [0, 0, 30, 20]), words('b', 'three', [0, 30, 30, 20]), words('c', '', [0, 60, 30, 20])]); // prettier-ignore
+const start = makeJob([
+  words('a', 'one two', [0, 0, 30, 20]),
+  words('b', 'three', [0, 30, 30, 20]),
+  words('c', '', [0, 60, 30, 20]),
+]);
 const textOf = (job: Job, id: string) => {
   const found = job.pieces.flatMap(elementsOf).find(({ element }) => element.id === id)?.element;
   if (found?.kind !== 'text') throw new Error(`no ${id}`);

@@ -38,12 +38,13 @@ export function withFlow(job: Job, pieceId: string, id: string, from: string | n
     if (element.id === id) return { ...element, after: from, ...(taken.length > 0 && { paragraphs: [{ runs: [] }] }) };
     // Two frames cannot both take up what one has no room for.
     if (from !== null && element.after === from) return { ...element, after: id };
-    if (element.id === head?.id && taken.length > 0) return { ...element, paragraphs: isEmpty(element) ? taken : [...element.paragraphs, ...taken] };
+    if (element.id === head?.id && taken.length > 0)
+      return { ...element, paragraphs: isEmpty(element) ? taken : [...element.paragraphs, ...taken] };
     return element;
   };
   const next = mapElements(piece, (e) => (e.kind === 'text' ? change(e) : e));
   return { ...job, pieces: job.pieces.map((p) => (p === piece ? next : p)) };
-} // prettier-ignore
+}
 
 /**
  * The piece without some elements. Words are not lost while another frame takes them up: it becomes the first of its text.
@@ -61,4 +62,4 @@ export function withoutElements(piece: Piece, ids: readonly string[]): Piece {
   }
   const changed = new Map(texts.map((t) => [t.id, t]));
   return mapSides(piece, (list) => list.filter((e) => !ids.includes(e.id)).map((e) => changed.get(e.id) ?? e));
-} // prettier-ignore
+}

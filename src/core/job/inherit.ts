@@ -59,15 +59,22 @@ interface Known {
 /** What was found of a layout object; it is replaced whenever the side changes. */
 const known = new WeakMap<PageLayout | BaseLayout, Known>();
 
-const columnsOf = (piece: Piece) => (grid: string | undefined): number => {
-  const found = grid === undefined ? piece.grid : piece.grids.find((g) => g.id === grid);
-  return found ? (found.columnWidths?.length ?? found.columns) : 1;
-}; // prettier-ignore
+const columnsOf =
+  (piece: Piece) =>
+  (grid: string | undefined): number => {
+    const found = grid === undefined ? piece.grid : piece.grids.find((g) => g.id === grid);
+    return found ? (found.columnWidths?.length ?? found.columns) : 1;
+  };
 
 /** Items of one layout, element by element, so that those that did not change stay the same objects. */
 const shown = new WeakMap<Element, Map<string, { readonly from: readonly unknown[]; readonly element: Element }>>();
 
-function followedBy(piece: Piece, side: SideName, layout: PageLayout | BaseLayout, above: readonly Element[]): Followed {
+function followedBy(
+  piece: Piece,
+  side: SideName,
+  layout: PageLayout | BaseLayout,
+  above: readonly Element[],
+): Followed {
   const key = keyOf(layout);
   const base = baseById(piece, layout.base);
   const turned = base?.mirrored === true && isLeftPage(side);
@@ -81,12 +88,15 @@ function followedBy(piece: Piece, side: SideName, layout: PageLayout | BaseLayou
     const before = mine.get(key);
     const isSame = before?.from.every((v, i) => v === from[i]);
     const stands = turned ? mirrored(item, columns) : item;
-    const element = isSame && before ? before.element : { ...mapRefs(stands, (id) => (ids.has(id) ? itemOn(id, key) : id)), id: itemOn(item.id, key) };
+    const element =
+      isSame && before
+        ? before.element
+        : { ...mapRefs(stands, (id) => (ids.has(id) ? itemOn(id, key) : id)), id: itemOn(item.id, key) };
     if (!isSame) mine.set(key, { from, element });
     items.set(item.id, element);
   }
   return { items };
-} // prettier-ignore
+}
 
 /** An item with what differs of it here. */
 const changed = new WeakMap<Element, WeakMap<object, Element>>();
@@ -112,11 +122,13 @@ function find(piece: Piece, side: SideName, within: ReadonlySet<string>): Known 
   if (before?.from.every((v, i) => v === from[i])) return before;
   const followed = followedBy(piece, side, layout, above);
   const left = new Set(layout.without);
-  const items = [...followed.items].flatMap(([id, element]) => (left.has(id) ? [] : [withFacts(element, layout.facts[id])]));
+  const items = [...followed.items].flatMap(([id, element]) =>
+    left.has(id) ? [] : [withFacts(element, layout.facts[id])],
+  );
   const made = { from, followed, own, all: [...items, ...own] };
   known.set(layout, made);
   return made;
-} // prettier-ignore
+}
 
 const elementsWithin = (piece: Piece, side: SideName, within: ReadonlySet<string>): readonly Element[] =>
   find(piece, side, within)?.all ?? ownOf(piece, side);
@@ -152,8 +164,10 @@ const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) =
 function factsOf(element: Element, item: Element): Record<string, unknown> {
   const is: Readonly<Record<string, unknown>> = element;
   const was: Readonly<Record<string, unknown>> = item;
-  return Object.fromEntries(Object.keys(is).flatMap((key) => (key === 'id' || same(is[key], was[key]) ? [] : [[key, is[key]]])));
-} // prettier-ignore
+  return Object.fromEntries(
+    Object.keys(is).flatMap((key) => (key === 'id' || same(is[key], was[key]) ? [] : [[key, is[key]]])),
+  );
+}
 
 /** The piece with other elements on a side; of items of its layout only what differs is kept. */
 export function withSide(piece: Piece, side: SideName, elements: readonly Element[]): Piece {
@@ -205,13 +219,16 @@ export const elementsOf = (piece: Piece): readonly { readonly side: SideName; re
   sidesLaid(piece).flatMap((side) => elementsOn(piece, side).map((element) => ({ side, element })));
 
 /** The piece with every element changed, wherever it is said; sides on which nothing changes stay the same. */
-export function mapSides(piece: Piece, change: (elements: readonly Element[], side: SideName) => readonly Element[]): Piece {
+export function mapSides(
+  piece: Piece,
+  change: (elements: readonly Element[], side: SideName) => readonly Element[],
+): Piece {
   return sidesLaid(piece).reduce((p, side) => {
     const before = elementsOn(p, side);
     const after = change(before, side);
     return after.length === before.length && after.every((e, i) => e === before[i]) ? p : withSide(p, side, after);
   }, piece);
-} // prettier-ignore
+}
 
 export const mapElements = (piece: Piece, change: (element: Element, side: SideName) => Element): Piece =>
   mapSides(piece, (elements, side) => elements.map((e) => change(e, side)));

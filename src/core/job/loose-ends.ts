@@ -32,7 +32,11 @@ export function looseEnds(job: Job): string[] {
 function looseColours(job: Job): string[] {
   const inks = new Set((job.inks ?? []).map((i) => i.name));
   const swatches = new Set((job.swatches ?? []).map((s) => s.name));
-  const said: readonly SolidPaint[] = [...paintsUsed(job).values(), ...(job.swatches ?? []).map((s) => s.paint), ...(job.kit?.colours ?? []).map((c) => c.paint)];
+  const said: readonly SolidPaint[] = [
+    ...paintsUsed(job).values(),
+    ...(job.swatches ?? []).map((s) => s.paint),
+    ...(job.kit?.colours ?? []).map((c) => c.paint),
+  ];
   return said.flatMap((paint) =>
     paint.kind === 'spot'
       ? paint.spots.filter((s) => !inks.has(s.ink)).map((s) => `The ink “${s.ink}” is used but not listed under inks.`)
@@ -40,23 +44,27 @@ function looseColours(job: Job): string[] {
         ? [`The colour “${paint.swatch}” is used but not listed under swatches.`]
         : [],
   );
-} // prettier-ignore
+}
 
 function looseIn(piece: Piece): string[] {
   const layers = new Set(piece.layers.map((l) => l.id));
   const groups = new Set(piece.groups.map((g) => g.id));
   return elementsOf(piece).flatMap(({ element }) => [
-      ...(layers.has(element.layer) ? [] : [`“${element.name || element.id}” lies on the layer “${element.layer}”, which is not listed.`]),
-      ...(element.group === null || groups.has(element.group) ? [] : [`“${element.name || element.id}” is in the group “${element.group}”, which is not listed.`]),
+    ...(layers.has(element.layer)
+      ? []
+      : [`“${element.name || element.id}” lies on the layer “${element.layer}”, which is not listed.`]),
+    ...(element.group === null || groups.has(element.group)
+      ? []
+      : [`“${element.name || element.id}” is in the group “${element.group}”, which is not listed.`]),
   ]);
-} // prettier-ignore
+}
 
 /** Styles that texts name and the job does not have. */
 function looseStyles(piece: Piece, styles: ReadonlySet<string>): string[] {
   return [...new Set(elementsOf(piece).flatMap(({ element }) => stylesNamed(element)))]
     .filter((id) => !styles.has(id))
     .map((id) => `The style “${id}” is used but not listed under styles.`);
-} // prettier-ignore
+}
 
 /** Ids of the measures that anything within a value refers to. */
 export function measuresUsed(value: unknown): ReadonlySet<string> {

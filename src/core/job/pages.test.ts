@@ -28,7 +28,14 @@ const text = (id: string, words: string, more: Partial<ElementInput> = {}): Elem
   });
 
 const frame = (id: string, more: Partial<ElementInput> = {}): Element =>
-  Element.parse({ kind: 'picture', id, name: id, placement: { against: { box: 'trim' }, x: { start: 0, end: 0 }, y: { start: 0, size: 60 } }, picture: null, ...more }); // prettier-ignore
+  Element.parse({
+    kind: 'picture',
+    id,
+    name: id,
+    placement: { against: { box: 'trim' }, x: { start: 0, end: 0 }, y: { start: 0, size: 60 } },
+    picture: null,
+    ...more,
+  });
 
 let count = 0;
 const fresh = () => `new${(count += 1)}`;
@@ -41,22 +48,41 @@ function book(pages = 32): Job {
   return started.job;
 }
 
-const pieceOf = (job: Job): Piece => job.pieces[0] ?? (() => { throw new Error('no piece'); })(); // prettier-ignore
-const wordsOn = (piece: Piece, side: string) => elementsOn(piece, side).map((e) => (e.kind === 'text' ? plainText(e.paragraphs) : e.kind)); // prettier-ignore
+const pieceOf = (job: Job): Piece =>
+  job.pieces[0] ??
+  (() => {
+    throw new Error('no piece');
+  })();
+const wordsOn = (piece: Piece, side: string) =>
+  elementsOn(piece, side).map((e) => (e.kind === 'text' ? plainText(e.paragraphs) : e.kind));
 
 /** A book with a base of a head and a caption that stands below it, on pages 2 to 5. */
 function laid(): Piece {
   const piece = pieceOf(book());
   const items = [
     text('head', 'Quillrook'),
-    text('caption', 'Caption', { placement: { against: { box: 'element', element: 'head', part: 'past' }, x: { start: 0, size: 30 }, y: { start: 3, size: 8 } } }), // prettier-ignore
+    text('caption', 'Caption', {
+      placement: {
+        against: { box: 'element', element: 'head', part: 'past' },
+        x: { start: 0, size: 30 },
+        y: { start: 3, size: 8 },
+      },
+    }),
   ];
-  const based = withSide({ ...piece, bases: [{ id: 'b', name: 'Base', base: null, without: [], facts: {}, mirrored: true, elements: [] }] }, sideOfBase('b'), items); // prettier-ignore
+  const based = withSide(
+    { ...piece, bases: [{ id: 'b', name: 'Base', base: null, without: [], facts: {}, mirrored: true, elements: [] }] },
+    sideOfBase('b'),
+    items,
+  );
   return withBase(based, ['page 2', 'page 3', 'page 4', 'page 5'], 'b', fresh);
 }
 
 const edit = (piece: Piece, side: string, name: string, more: Partial<Element>): Piece =>
-  withSide(piece, side, elementsOn(piece, side).map((e) => (e.name === name ? ({ ...e, ...more } as Element) : e))); // prettier-ignore
+  withSide(
+    piece,
+    side,
+    elementsOn(piece, side).map((e) => (e.name === name ? ({ ...e, ...more } as Element) : e)),
+  );
 
 describe('base layouts', () => {
   test('a page shows the items under ids of its own, held to each other', () => {
@@ -86,7 +112,16 @@ describe('base layouts', () => {
   test('what is changed of the layout is changed on every page, but not what a page says otherwise', () => {
     const own = edit(laid(), 'page 3', 'head', { paragraphs: [{ runs: [{ text: 'Moor' }] }] });
     expect(Object.keys(own.layouts['page 3']?.facts['head'] ?? {})).toEqual(['paragraphs']);
-    const moved = edit(own, sideOfBase('b'), 'head', { placement: { against: { box: 'safe' }, x: { start: 9, size: 40 }, y: { start: 5, size: 10 }, rotate: 0, shear: 0 }, paragraphs: [{ runs: [{ text: 'Society' }] }] }); // prettier-ignore
+    const moved = edit(own, sideOfBase('b'), 'head', {
+      placement: {
+        against: { box: 'safe' },
+        x: { start: 9, size: 40 },
+        y: { start: 5, size: 10 },
+        rotate: 0,
+        shear: 0,
+      },
+      paragraphs: [{ runs: [{ text: 'Society' }] }],
+    });
     expect(wordsOn(moved, 'page 3')).toEqual(['Moor', 'Caption']);
     expect(wordsOn(moved, 'page 5')).toEqual(['Society', 'Caption']);
     expect(elementsOn(moved, 'page 3')[0]?.placement.x).toEqual({ start: 9, size: 40 });
@@ -107,11 +142,25 @@ describe('base layouts', () => {
 
   test('a layout based on another has its items, says some otherwise, and adds its own', () => {
     const piece = laid();
-    const child = { ...piece, bases: [...piece.bases, { id: 'c', name: 'Child', base: 'b', without: [], facts: {}, mirrored: true, elements: [text('extra', 'Extra')] }] }; // prettier-ignore
-    const said = edit(child, sideOfBase('c'), 'caption', { paragraphs: [{ runs: [{ text: 'Child caption' }] }] }); // prettier-ignore
+    const child = {
+      ...piece,
+      bases: [
+        ...piece.bases,
+        {
+          id: 'c',
+          name: 'Child',
+          base: 'b',
+          without: [],
+          facts: {},
+          mirrored: true,
+          elements: [text('extra', 'Extra')],
+        },
+      ],
+    };
+    const said = edit(child, sideOfBase('c'), 'caption', { paragraphs: [{ runs: [{ text: 'Child caption' }] }] });
     const page = withBase(said, ['page 7'], 'c', fresh);
     expect(wordsOn(page, 'page 7')).toEqual(['Quillrook', 'Child caption', 'Extra']);
-    const changed = edit(page, sideOfBase('b'), 'head', { paragraphs: [{ runs: [{ text: 'New head' }] }] }); // prettier-ignore
+    const changed = edit(page, sideOfBase('b'), 'head', { paragraphs: [{ runs: [{ text: 'New head' }] }] });
     expect(wordsOn(changed, 'page 7')).toEqual(['New head', 'Child caption', 'Extra']);
     expect(wordsOn(withoutBase(changed, 'b', fresh), 'page 7')).toEqual(['New head', 'Child caption', 'Extra']);
     const circle = { ...page, bases: page.bases.map((b) => (b.id === 'b' ? { ...b, base: 'c' } : b)) };
@@ -119,10 +168,22 @@ describe('base layouts', () => {
   });
 
   test('a layout taken out leaves what pages say of its items through another, and what stands against them', () => {
-    const child = { ...laid(), bases: [...laid().bases, { id: 'c', name: 'Child', base: 'b', without: [], facts: {}, mirrored: false, elements: [] }] }; // prettier-ignore
+    const child = {
+      ...laid(),
+      bases: [
+        ...laid().bases,
+        { id: 'c', name: 'Child', base: 'b', without: [], facts: {}, mirrored: false, elements: [] },
+      ],
+    };
     const page = edit(withBase(child, ['page 7', 'page 9'], 'c', fresh), 'page 7', 'head', { opacity: 0.4 });
     const on = elementsOn(page, 'page 7');
-    const beside = text('beside', 'Beside', { placement: { against: { box: 'element', element: on[0]?.id ?? '' }, x: { start: 1, size: 5 }, y: { start: 1, size: 5 } } }); // prettier-ignore
+    const beside = text('beside', 'Beside', {
+      placement: {
+        against: { box: 'element', element: on[0]?.id ?? '' },
+        x: { start: 1, size: 5 },
+        y: { start: 1, size: 5 },
+      },
+    });
     const full = withSide(page, 'page 7', [...on, beside]);
     const left = withSide(full, 'page 9', elementsOn(full, 'page 9').slice(1));
     const without = withoutBase(left, 'b', fresh);
@@ -152,7 +213,18 @@ describe('base layouts', () => {
     const written = JSON.parse(JSON.stringify({ ...job, pieces: [piece] })) as Job;
     const read = readJob(written);
     expect(read.ok && read.job.pieces[0]?.layouts).toEqual(piece.layouts);
-    const wrong = { ...written, pieces: [{ ...piece, layouts: { 'page 3': { key: 'k', base: 'b', facts: { head: { opacity: 7 } } }, 'page 5': { key: 'l', base: 'gone' } } }] }; // prettier-ignore
+    const wrong = {
+      ...written,
+      pieces: [
+        {
+          ...piece,
+          layouts: {
+            'page 3': { key: 'k', base: 'b', facts: { head: { opacity: 7 } } },
+            'page 5': { key: 'l', base: 'gone' },
+          },
+        },
+      ],
+    };
     const refused = readJob(JSON.parse(JSON.stringify(wrong)));
     expect(refused.ok ? [] : refused.problems).toEqual([
       expect.stringMatching(/^page 3 → head → opacity: /),
@@ -167,7 +239,8 @@ describe('pages', () => {
     for (let n = 1; n <= 8; n += 1) piece = withSide(piece, `page ${n}`, [text(`t${n}`, String(n))]);
     return piece;
   };
-  const order = (piece: Piece, to = 8) => Array.from({ length: to }, (_, i) => wordsOn(piece, `page ${i + 1}`).join('')).join(' '); // prettier-ignore
+  const order = (piece: Piece, to = 8) =>
+    Array.from({ length: to }, (_, i) => wordsOn(piece, `page ${i + 1}`).join('')).join(' ');
 
   test.each([
     [{ from: 2, to: 3 }, 6, '1 4 5 2 3 6 7 8'],
@@ -207,7 +280,16 @@ describe('pages', () => {
 
   test('duplicated with everything in the same place, each with an id of its own', () => {
     const base = laid();
-    const piece = withSide(base, 'page 3', [...elementsOn(base, 'page 3'), text('own', 'Own', { placement: { against: { box: 'element', element: elementsOn(base, 'page 3')[0]?.id ?? '' }, x: { start: 1, size: 5 }, y: { start: 1, size: 5 } } })]); // prettier-ignore
+    const piece = withSide(base, 'page 3', [
+      ...elementsOn(base, 'page 3'),
+      text('own', 'Own', {
+        placement: {
+          against: { box: 'element', element: elementsOn(base, 'page 3')[0]?.id ?? '' },
+          x: { start: 1, size: 5 },
+          y: { start: 1, size: 5 },
+        },
+      }),
+    ]);
     const twice = withPagesDuplicated(book(), piece, { from: 2, to: 3 }, fresh);
     expect(wordsOn(twice, 'page 5')).toEqual(['Quillrook', 'Caption', 'Own']);
     expect(wordsOn(twice, 'page 7')).toEqual(['Quillrook', 'Caption']);
@@ -219,7 +301,14 @@ describe('pages', () => {
 });
 
 describe('like pages filled from rows', () => {
-  const rows = { head: ['Head', 'Picture', 'Weather'], rows: [['Ring', 'ring.jpg', 'x'], ['Owl', '', 'y'], ['Moon\nand more', 'gone.jpg', 'z']] }; // prettier-ignore
+  const rows = {
+    head: ['Head', 'Picture', 'Weather'],
+    rows: [
+      ['Ring', 'ring.jpg', 'x'],
+      ['Owl', '', 'y'],
+      ['Moon\nand more', 'gone.jpg', 'z'],
+    ],
+  };
 
   test('a cell goes where its column’s name stands; what is not there is told', () => {
     const based = withSide(laid(), sideOfBase('b'), [text('head', 'Head', { look: { sizePt: 20 } }), frame('picture')]);
@@ -231,7 +320,12 @@ describe('like pages filled from rows', () => {
       ['Moon\nand more', 'picture'],
       ['Head', 'picture'],
     ]);
-    expect(filled).toMatchObject({ unused: ['Weather'], missing: ['gone.jpg'], left: 0, sides: ['page 2', 'page 3', 'page 4'] }); // prettier-ignore
+    expect(filled).toMatchObject({
+      unused: ['Weather'],
+      missing: ['gone.jpg'],
+      left: 0,
+      sides: ['page 2', 'page 3', 'page 4'],
+    });
     const picture = elementsOn(filled.piece, 'page 4')[1];
     expect(picture?.kind === 'picture' && picture.wants).toBe('gone.jpg');
     // Only the words are the page’s own: a larger head in the layout is larger there.

@@ -12,17 +12,25 @@ import type { Job, Piece, SideName } from './schema';
 import { startJob, type NewJob, type Started } from './start';
 
 /** The decisions of a printable from what was typed; what was not is as in the gallery, then as is usual. */
-export function printableContent(entry: GalleryEntry, typed: Readonly<Record<string, string>>, unit: JobUnit): TypedDecisions & { readonly content?: PrintableContent } {
+export function printableContent(
+  entry: GalleryEntry,
+  typed: Readonly<Record<string, string>>,
+  unit: JobUnit,
+): TypedDecisions & { readonly content?: PrintableContent } {
   const { of, decisions } = entry;
   const read = readTyped(of.parameters, { ...decisions, ...typed }, { unit, ppi: 300 }, `A ${of.kind}`);
   if (!read.ok) return read;
   const habit = isImperial(unit) ? 'imperial' : 'metric';
   return { ...read, content: { of: of.kind, ...withUsual(of.parameters, read.values, habit) } };
-} // prettier-ignore
+}
 
 /** A printable as an element, in a box. */
-export const printableElement = (id: string, name: string, content: PrintableContent, placement: ElementInput['placement']): Element =>
-  Element.parse({ kind: 'printable', id, name, placement, content }); // prettier-ignore
+export const printableElement = (
+  id: string,
+  name: string,
+  content: PrintableContent,
+  placement: ElementInput['placement'],
+): Element => Element.parse({ kind: 'printable', id, name, placement, content });
 
 const SAFE = { against: { box: 'safe' }, x: { start: 0, end: 0 }, y: { start: 0, end: 0 } } as const;
 const WHOLE = { ...SAFE, against: { box: 'trim' } } as const;
@@ -57,11 +65,16 @@ function placeOn(piece: Piece, content: PrintableContent): Place {
     case 'ruled-paper':
       return { placement: WHOLE };
     case 'wall-calendar': {
-      const [binding, head, hanging] = [mm(piece['binding']), mm(piece['head']), piece['pages'] === 'pairs' ? mm(piece['hanging']) : 0];
+      const [binding, head, hanging] = [
+        mm(piece['binding']),
+        mm(piece['head']),
+        piece['pages'] === 'pairs' ? mm(piece['hanging']) : 0,
+      ];
       return {
         placement: { against: { box: 'trim' }, x: { start: 10, end: 10 }, y: { start: binding, end: hanging } },
         // So that the grid lies where the kind of piece has it.
-        ...(content['title'] !== 'none' && !('title-height' in content) && { decisions: { 'title-height': Math.max(0, head - binding) } }),
+        ...(content['title'] !== 'none' &&
+          !('title-height' in content) && { decisions: { 'title-height': Math.max(0, head - binding) } }),
         sides: (sides) => [sides.filter((s) => /^month \d+( grid)?$/.test(s))],
       };
     }
@@ -72,25 +85,44 @@ function placeOn(piece: Piece, content: PrintableContent): Place {
       return { placement: SAFE, sides: (sides) => [sides.filter((s) => s.startsWith('page '))] };
     case 'table-tent': {
       // Both faces: the front stands on its head on the flat sheet, the back goes on from it.
-      const face = (panel: string) => ({ against: { box: 'panel', panel }, x: { start: FACE_RIM, end: FACE_RIM }, y: { start: FACE_RIM, end: FACE_RIM } }) as const;
-      return { placement: { ...face('front'), rotate: 180 }, second: { placement: face('back'), decisions: onFrom(content) } };
+      const face = (panel: string) =>
+        ({
+          against: { box: 'panel', panel },
+          x: { start: FACE_RIM, end: FACE_RIM },
+          y: { start: FACE_RIM, end: FACE_RIM },
+        }) as const;
+      return {
+        placement: { ...face('front'), rotate: 180 },
+        second: { placement: face('back'), decisions: onFrom(content) },
+      };
     }
     case 'worksheet':
       // On two papers it is one definition, and worked out for each.
-      return { placement: SAFE, ...(piece['also'] !== 'none' && { sides: (sides) => sides.filter((s) => s.endsWith('front')).map((s) => [s]) }) };
+      return {
+        placement: SAFE,
+        ...(piece['also'] !== 'none' && { sides: (sides) => sides.filter((s) => s.endsWith('front')).map((s) => [s]) }),
+      };
     default:
       return { placement: SAFE };
   }
-} // prettier-ignore
+}
 
 /** The job with a printable on the piece, where it belongs on such a piece. @param fresh gives ids that nothing has yet */
-export function withPrintable(job: Job, piece: Piece, name: string, content: PrintableContent, fresh: () => string): Job {
+export function withPrintable(
+  job: Job,
+  piece: Piece,
+  name: string,
+  content: PrintableContent,
+  fresh: () => string,
+): Job {
   const { placement, decisions, sides, second } = placeOn(piece, content);
   const element = printableElement(fresh(), name, { ...content, ...decisions }, placement);
   const names = blankOf(job, piece).surfaces.map((s) => s.name);
   const put = (): Piece => {
     const [first = [], ...further] = sides?.(names) ?? [];
-    const more = second ? [printableElement(fresh(), `${name}, on`, { ...content, ...second.decisions }, second.placement)] : [];
+    const more = second
+      ? [printableElement(fresh(), `${name}, on`, { ...content, ...second.decisions }, second.placement)]
+      : [];
     if (first.length === 0) return withSide(piece, names[0] ?? 'front', [element, ...more]);
     const called = name.slice(0, 60);
     const { piece: based, id } = withNewBase(piece, called, undefined, fresh);
@@ -103,13 +135,20 @@ export function withPrintable(job: Job, piece: Piece, name: string, content: Pri
   };
   const laid = put();
   return { ...job, pieces: job.pieces.map((p) => (p === piece ? laid : p)) };
-} // prettier-ignore
+}
 
 /**
  * Begins a job from the gallery: the piece it is usually made as, with the printable on it. What is typed belongs to the
  * printable where it has a decision of that name, else to the piece.
  */
-export function startPrintable(entry: GalleryEntry, typed: Readonly<Record<string, string>>, about: NewJob, more: Parameters<typeof startJob>[3] = {}, kind?: string, fresh: () => string = counter()): Started {
+export function startPrintable(
+  entry: GalleryEntry,
+  typed: Readonly<Record<string, string>>,
+  about: NewJob,
+  more: Parameters<typeof startJob>[3] = {},
+  kind?: string,
+  fresh: () => string = counter(),
+): Started {
   const usual = kind === undefined || kind === entry.piece?.kind ? (entry.piece ?? { kind: 'worksheet' }) : { kind };
   const format = formatOf(usual.kind);
   if (!format) throw new RangeError(`There is no format “${usual.kind}”.`);
@@ -122,7 +161,7 @@ export function startPrintable(entry: GalleryEntry, typed: Readonly<Record<strin
   if (!started.ok || !read.content) return started;
   const [piece] = started.job.pieces;
   return piece ? { ok: true, job: withPrintable(started.job, piece, entry.title, read.content, fresh) } : started;
-} // prettier-ignore
+}
 
 /** Ids counted from 1. */
 const counter = () => {
@@ -131,7 +170,13 @@ const counter = () => {
 };
 
 /** Sizes of the gallery are metric; who thinks in inches has the nearest of their own. */
-const OWN_SIZES: Readonly<Record<string, string>> = { A4: 'letter', A5: 'half letter', 'A5 landscape': 'half letter landscape' }; // prettier-ignore
+const OWN_SIZES: Readonly<Record<string, string>> = {
+  A4: 'letter',
+  A5: 'half letter',
+  'A5 landscape': 'half letter landscape',
+};
 
 const inUnit = (decided: Readonly<Record<string, string>>, unit: NewJob['unit']): Readonly<Record<string, string>> =>
-  isImperial(unit) ? Object.fromEntries(Object.entries(decided).map(([name, text]) => [name, OWN_SIZES[text] ?? text])) : decided; // prettier-ignore
+  isImperial(unit)
+    ? Object.fromEntries(Object.entries(decided).map(([name, text]) => [name, OWN_SIZES[text] ?? text]))
+    : decided;

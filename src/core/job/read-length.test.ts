@@ -26,9 +26,12 @@ test.each<[string, Length]>([
   ['1/2 in', 12.7],
 ])('%s', (text, length) => expect(read(text)).toEqual(length));
 
-test.each(['edge distance and a bit', 'twice gap', 'gap / 0', 'gap + fish', 'no such thing'])('%s is refused in words', (text) => {
-  expect(typeof read(text)).toBe('string');
-}); // prettier-ignore
+test.each(['edge distance and a bit', 'twice gap', 'gap / 0', 'gap + fish', 'no such thing'])(
+  '%s is refused in words',
+  (text) => {
+    expect(typeof read(text)).toBe('string');
+  },
+);
 
 test('what is read can be written as it would be typed', () => {
   for (const text of [
@@ -48,10 +51,21 @@ test('what is read can be written as it would be typed', () => {
 test('a job that uses a measure it does not list is refused with its name', () => {
   const job = makeJob([], { measures });
   const [piece] = job.pieces;
-  const element = { kind: 'shape', id: 'a', shape: { form: 'ellipse' }, fill: null, placement: { against: { box: 'trim' }, x: { start: { measure: 'lost' }, size: 5 }, y: { start: 0, size: 5 } } }; // prettier-ignore
+  const element = {
+    kind: 'shape',
+    id: 'a',
+    shape: { form: 'ellipse' },
+    fill: null,
+    placement: { against: { box: 'trim' }, x: { start: { measure: 'lost' }, size: 5 }, y: { start: 0, size: 5 } },
+  };
   const read = readJob({ ...job, pieces: [{ ...piece, surfaces: { front: [element] } }] });
   expect(!read.ok && read.problems[0]).toContain('“lost”');
-  const adrift = { ...element, placement: { ...element.placement, x: { start: 0, size: 5 } }, layer: 'nowhere', group: 'none' }; // prettier-ignore
+  const adrift = {
+    ...element,
+    placement: { ...element.placement, x: { start: 0, size: 5 } },
+    layer: 'nowhere',
+    group: 'none',
+  };
   const loose = readJob({ ...job, pieces: [{ ...piece, surfaces: { front: [adrift] } }] });
   expect(!loose.ok && loose.problems).toHaveLength(2);
 });
@@ -62,11 +76,18 @@ test('a job of the first version is read as one of today: boxes and ovals are fo
   const old = {
     ...makeJob(),
     version: 1,
-    pieces: [{ ...piece, surfaces: { front: [
-      { kind: 'rectangle', id: 'a', placement, fill: null, radius: 3, atTrim: 'stops' },
-      { kind: 'ellipse', id: 'b', placement, fill: { kind: 'paper' } },
-    ] } }],
-  }; // prettier-ignore
+    pieces: [
+      {
+        ...piece,
+        surfaces: {
+          front: [
+            { kind: 'rectangle', id: 'a', placement, fill: null, radius: 3, atTrim: 'stops' },
+            { kind: 'ellipse', id: 'b', placement, fill: { kind: 'paper' } },
+          ],
+        },
+      },
+    ],
+  };
   const read = readJob(old);
   if (!read.ok) throw new Error(read.problems.join('; '));
   expect(read.job.version).toBe(3);

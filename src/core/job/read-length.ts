@@ -40,7 +40,8 @@ export function readLength(text: string, context: FieldContext, measures: readon
   }
   const factor = after[2] ? (/[÷/]/.test(after[1] ?? '') ? 1 / toNumber(after[2]) : toNumber(after[2])) : 1;
   const times = (isMinus(before[1]) ? -1 : 1) * (before[2] ? toNumber(before[2]) : 1) * factor;
-  if (!Number.isFinite(times)) return { ok: false, error: { at: end, length: text.length - end, message: 'Division by zero.' } };
+  if (!Number.isFinite(times))
+    return { ok: false, error: { at: end, length: text.length - end, message: 'Division by zero.' } };
   let plus = 0;
   if (after[4] !== undefined) {
     const read = parseLength(after[4], context);
@@ -50,7 +51,7 @@ export function readLength(text: string, context: FieldContext, measures: readon
   }
   const ref: MeasureRef = { measure: named.id, ...(times !== 1 && { times }), ...(plus !== 0 && { plus }) };
   return { ok: true, value: ref };
-} // prettier-ignore
+}
 
 /** A length as it would be typed. */
 export function writeLength(length: Length, unit: Unit, ppi: number, measures: readonly NamedMeasure[]): string {

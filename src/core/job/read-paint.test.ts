@@ -16,8 +16,12 @@ test.each([
   ['#1f2b', 0, 1, /sRGB value/],
 ])('%s is refused where it is wrong', (text, at, length, message) => {
   const read = readPaint(text);
-  expect(read.ok ? undefined : read.error).toMatchObject({ at, length, message: expect.stringMatching(message) as string });
-}); // prettier-ignore
+  expect(read.ok ? undefined : read.error).toMatchObject({
+    at,
+    length,
+    message: expect.stringMatching(message) as string,
+  });
+});
 
 const NAMES = { inks: [{ name: 'Silver' }, { name: 'Moon 7' }], swatches: [{ name: 'Headings' }] };
 
@@ -26,12 +30,21 @@ test.each([
   ['silver 60 %', { spots: [{ ink: 'Silver', tint: 60 }] }],
   ['Moon 7', { spots: [{ ink: 'Moon 7', tint: 100 }] }],
   ['Moon 7 25', { spots: [{ ink: 'Moon 7', tint: 25 }] }],
-  ['Silver 50 + Moon 7 + 0 0 0 20', { k: 20, spots: [{ ink: 'Silver', tint: 50 }, { ink: 'Moon 7', tint: 100 }] }],
+  [
+    'Silver 50 + Moon 7 + 0 0 0 20',
+    {
+      k: 20,
+      spots: [
+        { ink: 'Silver', tint: 50 },
+        { ink: 'Moon 7', tint: 100 },
+      ],
+    },
+  ],
   ['“Headings” 40 %', { kind: 'swatch', swatch: 'Headings', tint: 40 }],
 ])('%s is a colour of the job', (text, expected) => {
   const read = readPaint(text, NAMES);
   expect(read.ok && read.value).toMatchObject(expected);
-}); // prettier-ignore
+});
 
 test('more than all of a spot ink is refused', () => {
   expect(readPaint('Silver 130', NAMES).ok).toBe(false);

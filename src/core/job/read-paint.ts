@@ -37,7 +37,8 @@ function readNamed(words: string, { inks = [], swatches = [] }: PaintNames): Sol
       list.find((i) => isCalled(i.name, part)) ?? list.find((i) => isCalled(i.name, said));
     const ink = called(inks);
     const swatch = called(swatches);
-    if (swatch && part === words) return { kind: 'swatch', swatch: swatch.name, tint: isCalled(swatch.name, part) ? 100 : tint };
+    if (swatch && part === words)
+      return { kind: 'swatch', swatch: swatch.name, tint: isCalled(swatch.name, part) ? 100 : tint };
     if (ink) shares.push({ ink: ink.name, tint: isCalled(ink.name, part) ? 100 : tint });
     else {
       const plain = shares.length > 0 ? readPaint(part) : undefined;
@@ -47,7 +48,7 @@ function readNamed(words: string, { inks = [], swatches = [] }: PaintNames): Sol
     }
   }
   return shares.length > 0 ? { kind: 'spot', ...build, spots: shares } : undefined;
-} // prettier-ignore
+}
 
 /**
  * A colour as it is written: cyan, magenta, yellow and black in percent (`88 78 38 36`, `88/78/38/36`,
@@ -67,12 +68,16 @@ export function readPaint(text: string, names: PaintNames = {}): Parsed<SolidPai
   if (stray) return refused(stray.index, 1, WAYS);
   const found = [...text.matchAll(NUMBER)];
   if (found.length !== 4) {
-    return refused(0, text.length, `A build has four numbers, ${found.length === 1 ? 'here is' : 'here are'} ${found.length}. ${WAYS}`);
+    return refused(
+      0,
+      text.length,
+      `A build has four numbers, ${found.length === 1 ? 'here is' : 'here are'} ${found.length}. ${WAYS}`,
+    );
   }
   const over = found.find(([n]) => percent(n) > 100);
   if (over) return refused(over.index, over[0].length, 'An ink covers at most 100 %.');
   const [c = 0, m = 0, y = 0, k = 0] = found.map(([n]) => percent(n));
   return { ok: true, value: { kind: 'process', c, m, y, k } };
-} // prettier-ignore
+}
 
 const percent = (text: string): number => Number(text.replace(',', '.'));

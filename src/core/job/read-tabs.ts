@@ -21,7 +21,15 @@ export function readTabs(text: string, context: FieldContext): Parsed<TabStop[]>
         const align = ALIGNS.find((a) => a === word[0].toLowerCase());
         if (align) stop.align = align;
         else if (word[0].length <= 4 && stop.leader === '') stop.leader = word[0];
-        else return { ok: false, error: { at: at + word.index, length: word[0].length, message: 'A stop is written 40 right, or 40 right . with a leader.' } };
+        else
+          return {
+            ok: false,
+            error: {
+              at: at + word.index,
+              length: word[0].length,
+              message: 'A stop is written 40 right, or 40 right . with a leader.',
+            },
+          };
       }
       stops.push(stop);
     }
@@ -29,7 +37,7 @@ export function readTabs(text: string, context: FieldContext): Parsed<TabStop[]>
   }
   if (stops.length > 40) return { ok: false, error: { at: 0, length: text.length, message: 'At most forty stops.' } };
   return { ok: true, value: stops };
-} // prettier-ignore
+}
 
 export const writeTabs = (tabs: readonly TabStop[], { unit, ppi }: FieldContext): string =>
   tabs

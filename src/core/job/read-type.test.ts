@@ -26,14 +26,21 @@ test.each([
   ['9000/9000', 0, 9, /5000/],
 ])('%s is refused where it is wrong', (text, at, length, message) => {
   const found = read(text);
-  expect(found.ok ? undefined : found.error).toMatchObject({ at, length, message: expect.stringMatching(message) as string });
-}); // prettier-ignore
+  expect(found.ok ? undefined : found.error).toMatchObject({
+    at,
+    length,
+    message: expect.stringMatching(message) as string,
+  });
+});
 
 test('what is written reads as what it was', () => {
   const plain = { ...USUAL_LOOK, family: 'Lora', sizePt: 19 };
-  for (const more of [{}, { weight: 700, italic: true, leadingPt: 24.5, tracking: -8, align: 'centre', case: 'upper' }] as const) {
+  for (const more of [
+    {},
+    { weight: 700, italic: true, leadingPt: 24.5, tracking: -8, align: 'centre', case: 'upper' },
+  ] as const) {
     const style = { ...plain, ...more };
     const found = read(writeTypeSpec(style, MM));
     expect(found.ok && { ...plain, ...found.value }).toEqual(style);
   }
-}); // prettier-ignore
+});

@@ -54,7 +54,11 @@ const TRACKING = /^[+−-]\d+(?:\.\d+)?$/;
  * Type as it is marked up for setting: `Lora italic 19/24`, `Oswald 600 20/24 caps before 4 after 1.5`. Face, weight,
  * slope, size/leading in points (or `20pt`), case, lines, tracking, and room by name, in any order.
  */
-export function readTypeSpec(text: string, families: readonly SettableFamily[], context: FieldContext): Parsed<TypeSpec> {
+export function readTypeSpec(
+  text: string,
+  families: readonly SettableFamily[],
+  context: FieldContext,
+): Parsed<TypeSpec> {
   const found = familyIn(text, families);
   // What was read is blanked out, so that places in the rest stay true.
   const rest = found ? text.slice(0, found.at) + ' '.repeat(found.length) + text.slice(found.at + found.length) : text;
@@ -69,13 +73,22 @@ export function readTypeSpec(text: string, families: readonly SettableFamily[], 
       const next = tokens[i + 1];
       const given = next ? parseLength(next[0].replace('−', '-'), context) : undefined;
       if (!next || !given?.ok || (length !== 'firstIndent' && given.value < 0)) {
-        return { ok: false, error: { at: token.index, length: word.length, message: `A length is wanted after “${word}”, as in “${word} 3”.` } };
+        return {
+          ok: false,
+          error: {
+            at: token.index,
+            length: word.length,
+            message: `A length is wanted after “${word}”, as in “${word} 3”.`,
+          },
+        };
       }
       spec = { ...spec, [length]: given.value };
       i += 1;
       continue;
     }
-    const read = /^drop\d+$/i.test(word) ? { dropCap: Math.min(20, Number(word.slice(4))) } : readToken(word, families, found?.family);
+    const read = /^drop\d+$/i.test(word)
+      ? { dropCap: Math.min(20, Number(word.slice(4))) }
+      : readToken(word, families, found?.family);
     if (!read) {
       const message = /^\d/.test(word)
         ? 'A size is written 20/24 or 20pt, a weight 400 or 700.'
@@ -85,9 +98,10 @@ export function readTypeSpec(text: string, families: readonly SettableFamily[], 
     spec = { ...spec, ...read };
   }
   const size = spec.sizePt ?? 12;
-  if (size < 0.5 || size > 5000) return { ok: false, error: { at: 0, length: text.length, message: 'A size lies between 0.5 and 5000 pt.' } };
+  if (size < 0.5 || size > 5000)
+    return { ok: false, error: { at: 0, length: text.length, message: 'A size lies between 0.5 and 5000 pt.' } };
   return { ok: true, value: spec };
-} // prettier-ignore
+}
 
 function familyIn(text: string, families: readonly SettableFamily[]) {
   const words = ` ${text.toLowerCase()} `;
@@ -97,7 +111,11 @@ function familyIn(text: string, families: readonly SettableFamily[]) {
     .sort((a, b) => b.length - a.length)[0];
 }
 
-function readToken(word: string, families: readonly SettableFamily[], family: string | undefined): TypeSpec | undefined {
+function readToken(
+  word: string,
+  families: readonly SettableFamily[],
+  family: string | undefined,
+): TypeSpec | undefined {
   const size = SIZE.exec(word);
   if (size?.[1]) {
     const leading = size[2]?.toLowerCase();
@@ -110,14 +128,16 @@ function readToken(word: string, families: readonly SettableFamily[], family: st
   const known = families.filter((f) => family === undefined || f.family === family).flatMap((f) => f.weights);
   if (known.includes(Number(word))) return { weight: Number(word) };
   return WORDS[word.toLowerCase()];
-} // prettier-ignore
+}
 
 /** The same line, from a look. */
 export function writeTypeSpec(look: ParagraphLook, { unit, ppi }: FieldContext): string {
   const { family, weight, italic, sizePt, leadingPt, tracking, align } = look;
   const room = Object.entries(LENGTHS).flatMap(([word, key]) => {
     const length = look[key];
-    return typeof length === 'number' && length !== 0 && look.list === null ? [`${word} ${formatLength(length, unit, ppi)}`] : [];
+    return typeof length === 'number' && length !== 0 && look.list === null
+      ? [`${word} ${formatLength(length, unit, ppi)}`]
+      : [];
   });
   return [
     family,
@@ -132,4 +152,4 @@ export function writeTypeSpec(look: ParagraphLook, { unit, ppi }: FieldContext):
   ]
     .filter(Boolean)
     .join(' ');
-} // prettier-ignore
+}

@@ -17,9 +17,24 @@ export function remade(job: Job, piece: Piece, format: Format, decided: Readonly
   );
   const { bleed, safe, grid, grids, guides, baselineGrid, layers, groups, bases, numbering, slug, id } = piece;
   // What was set for the piece itself stays, unless it is decided anew.
-  const own = <T>(edges: T | undefined, name: string) => (edges && !Object.hasOwn(decided, name) ? { [name]: edges } : {});
+  const own = <T>(edges: T | undefined, name: string) =>
+    edges && !Object.hasOwn(decided, name) ? { [name]: edges } : {};
   const make = (values: Readonly<Record<string, unknown>>) =>
-    ({ ...makePiece(format, id, values, job.unit), grid, grids, guides, baselineGrid, layers, groups, bases, numbering, layouts: {}, slug, ...own(bleed, 'bleed'), ...own(safe, 'safe') }) as Piece;
+    ({
+      ...makePiece(format, id, values, job.unit),
+      grid,
+      grids,
+      guides,
+      baselineGrid,
+      layers,
+      groups,
+      bases,
+      numbering,
+      layouts: {},
+      slug,
+      ...own(bleed, 'bleed'),
+      ...own(safe, 'safe'),
+    }) as Piece;
   // What was kept may not go together with the new kind; then its own defaults stand.
   const whole = make({ ...kept, ...decided });
   const made = refusalOf(job, whole) ? make(decided) : whole;
@@ -31,5 +46,13 @@ export function remade(job: Job, piece: Piece, format: Format, decided: Readonly
   const bySide = <T>(record: Readonly<Record<string, T>>): Record<string, T> =>
     Object.fromEntries(Object.entries(record).map(([name, value]) => [renamed(name), value]));
   const { finish, foldLines } = piece;
-  return { ...made, ...(finish && { finish: bySide(finish) }), ...(foldLines && { foldLines }), surfaces: bySide(piece.surfaces), layouts: bySide(piece.layouts), grids: onSide(grids), guides: onSide(guides) };
-} // prettier-ignore
+  return {
+    ...made,
+    ...(finish && { finish: bySide(finish) }),
+    ...(foldLines && { foldLines }),
+    surfaces: bySide(piece.surfaces),
+    layouts: bySide(piece.layouts),
+    grids: onSide(grids),
+    guides: onSide(guides),
+  };
+}

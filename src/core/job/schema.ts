@@ -114,7 +114,9 @@ const many = z.number().int().min(1).max(100).optional();
 
 /** Several up on the sheets of a desk printer. */
 export const DeskOutput = z.strictObject({
-  sheet: z.strictObject({ width: z.number().min(50).max(2000), height: z.number().min(50).max(2000) }).describe('mm, either way round.'),
+  sheet: z
+    .strictObject({ width: z.number().min(50).max(2000), height: z.number().min(50).max(2000) })
+    .describe('mm, either way round.'),
   edge: extent.describe('Rim that the printer leaves white, mm.'),
   gap: extent.describe('Between pieces, mm; 0 where one cut parts two.'),
   bleed: extent.default(0).describe('Kept around each piece, mm, where its neighbours leave room.'),
@@ -122,7 +124,7 @@ export const DeskOutput = z.strictObject({
   marks: z.boolean().describe('Marks to cut by.'),
   across: many.describe('Left out, as many as fit.'),
   down: many,
-}); // prettier-ignore
+});
 export type DeskOutput = z.infer<typeof DeskOutput>;
 
 export const Output = z.strictObject({
@@ -142,7 +144,7 @@ export const Output = z.strictObject({
   markOffset: extent.optional().describe('From the trim to the marks, mm; never less than the bleed.'),
   desk: DeskOutput.optional().describe('Left out, the usual desk sheet of who thinks in this unit.'),
   previewPixels: z.number().int().min(100).max(10_000).default(1600).describe('Longest side of a preview picture.'),
-}); // prettier-ignore
+});
 export type Output = z.infer<typeof Output>;
 
 export const STAGES = ['brief', 'in work', 'checked', 'sent', 'template'] as const;

@@ -23,10 +23,11 @@ export function upgraded(data: unknown): unknown {
 /** Boxes and ovals became forms of a shape. */
 function shapeOfOldBox(element: Raw): Raw {
   const { kind, radius, ...rest } = element;
-  if (kind === 'rectangle') return { kind: 'shape', shape: { form: 'rectangle', ...(radius !== undefined && { radius }) }, ...rest };
+  if (kind === 'rectangle')
+    return { kind: 'shape', shape: { form: 'rectangle', ...(radius !== undefined && { radius }) }, ...rest };
   if (kind === 'ellipse') return { kind: 'shape', shape: { form: 'ellipse' }, ...rest };
   return element;
-} // prettier-ignore
+}
 
 /** A text’s one string became paragraphs, and its whole style what differs from the usual look. */
 function paragraphsOfOldText(element: Raw): Raw {

@@ -36,8 +36,17 @@ test('a kit made of a piece and taken by another is not differed from', async ()
 });
 
 test('styles and measures of the same name become the kit’s under the job’s ids; what the job has beside them stays', () => {
-  const own = [paragraphStyle('mine', { family: 'Lora', sizePt: 20 }), { ...paragraphStyle('x7', { family: 'Lora', sizePt: 12 }), name: 'base' }];
-  const job = makeJob([], { styles: own, measures: [{ id: 'm1', name: 'edge', value: 4 }, { id: 'm2', name: 'gap', value: 2 }] });
+  const own = [
+    paragraphStyle('mine', { family: 'Lora', sizePt: 20 }),
+    { ...paragraphStyle('x7', { family: 'Lora', sizePt: 12 }), name: 'base' },
+  ];
+  const job = makeJob([], {
+    styles: own,
+    measures: [
+      { id: 'm1', name: 'edge', value: 4 },
+      { id: 'm2', name: 'gap', value: 2 },
+    ],
+  });
   const taken = takeKit(job, KIT);
   expect(taken.styles.map(({ id, name, basedOn }) => [id, name, basedOn])).toEqual([
     ['mine', 'mine', null],
@@ -46,7 +55,10 @@ test('styles and measures of the same name become the kit’s under the job’s 
     ['small', 'small', 'x7'],
   ]);
   expect(taken.styles[1]?.look).toEqual({ family: 'Jost', sizePt: 9 });
-  expect(taken.measures).toEqual([{ id: 'm1', name: 'edge', value: 9 }, { id: 'm2', name: 'gap', value: 2 }]);
+  expect(taken.measures).toEqual([
+    { id: 'm1', name: 'edge', value: 9 },
+    { id: 'm2', name: 'gap', value: 2 },
+  ]);
   expect(kitDifferences(taken)).toEqual([]);
   const moved = { ...taken, measures: [{ id: 'm1', name: 'edge', value: 8 }], styles: taken.styles.slice(0, 2) };
   expect(kitDifferences(moved)).toEqual([
@@ -54,9 +66,12 @@ test('styles and measures of the same name become the kit’s under the job’s 
     { what: 'measure', name: 'edge', how: 'differs' },
   ]);
   // A base that is changed changes the looks of what is based on it.
-  const rebased = { ...taken, styles: taken.styles.map((s) => (s.id === 'x7' ? { ...s, look: { family: 'Jost', sizePt: 10 } } : s)) } as typeof taken;
+  const rebased = {
+    ...taken,
+    styles: taken.styles.map((s) => (s.id === 'x7' ? { ...s, look: { family: 'Jost', sizePt: 10 } } : s)),
+  } as typeof taken;
   expect(kitDifferences(rebased).map((d) => 'name' in d && d.name)).toEqual(['base']);
-}); // prettier-ignore
+});
 
 test('colours and families that the kit does not have are named where they are, and mended; black and paper are everybody’s', async () => {
   const box = shape('box', [10, 10, 40, 20], { form: 'rectangle' }, { fill: RED });
@@ -80,6 +95,10 @@ test('colours and families that the kit does not have are named where they are, 
   expect(await find(mended)).toEqual([]);
   expect(await find({ ...job, kit: { ...KIT, colours: [], families: [] } })).toEqual([]);
   const [first] = await find({ ...mended, measures: [] });
-  expect(first).toMatchObject({ severity: 'warning', element: null, message: expect.stringContaining('“edge” (missing)') as string });
+  expect(first).toMatchObject({
+    severity: 'warning',
+    element: null,
+    message: expect.stringContaining('“edge” (missing)') as string,
+  });
   expect(await find(applyChange({ ...mended, measures: [] }, first?.fixes[0]?.change ?? { kind: 'kit' }))).toEqual([]);
-}); // prettier-ignore
+});

@@ -26,15 +26,24 @@ const boxesOf = (width: number, height: number) => surfaceBoxes({ width, height 
 const boxes = boxesOf(148, 210);
 
 const PAIRS: readonly (readonly [AxisKey, AxisKey])[] = [
-  ['start', 'size'], ['end', 'size'], ['centre', 'size'], ['start', 'end'], ['start', 'centre'], ['centre', 'end'],
-]; // prettier-ignore
+  ['start', 'size'],
+  ['end', 'size'],
+  ['centre', 'size'],
+  ['start', 'end'],
+  ['start', 'centre'],
+  ['centre', 'end'],
+];
 
 const lengths = fc.double({ min: -300, max: 300, noNaN: true });
 const sizes = fc.double({ min: 0.1, max: 300, noNaN: true });
 const anyRef = fc.constantFrom<BoxRef>(
-  { box: 'trim' }, { box: 'safe' }, { box: 'bleed' }, { box: 'columns', from: 2, to: 3 }, { box: 'rows', from: 1, to: 1 },
+  { box: 'trim' },
+  { box: 'safe' },
+  { box: 'bleed' },
+  { box: 'columns', from: 2, to: 3 },
+  { box: 'rows', from: 1, to: 1 },
   { box: 'cells', columns: [1, 2], rows: [2, 2] },
-); // prettier-ignore
+);
 const anyRect = fc.record({ x: lengths, y: lengths, width: sizes, height: sizes });
 const anyPair = fc.constantFrom(...PAIRS);
 

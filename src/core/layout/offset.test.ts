@@ -44,14 +44,26 @@ const SHAPES: readonly (readonly [string, Path])[] = [
   ['rectangle', rectPath({ x: 0, y: 0, width: 80, height: 50 })],
   ['round corners', rectPath({ x: 0, y: 0, width: 80, height: 50 }, 8)],
   ['ellipse', ellipsePath({ x: 0, y: 0, width: 60, height: 40 })],
-  ['chevron', polygonPath([{ x: 0, y: 0 }, { x: 60, y: 0 }, { x: 80, y: 25 }, { x: 60, y: 50 }, { x: 0, y: 50 }, { x: 20, y: 25 }])],
+  [
+    'chevron',
+    polygonPath([
+      { x: 0, y: 0 },
+      { x: 60, y: 0 },
+      { x: 80, y: 25 },
+      { x: 60, y: 50 },
+      { x: 0, y: 50 },
+      { x: 20, y: 25 },
+    ]),
+  ],
   ['star of 1,200 points', star(1_200)],
-  ...(['sticker', 'tuck-box', 'pocket-folder', 'hang-tag', 'envelope'] as const).map((kind): readonly [string, Path] => {
-    const job = begin(kind, kind === 'sticker' ? { shape: 'crescent' } : {});
-    const [piece] = job.pieces;
-    return [kind, (piece && blankOf(job, piece).surfaces.at(-1)?.outline) ?? []];
-  }),
-]; // prettier-ignore
+  ...(['sticker', 'tuck-box', 'pocket-folder', 'hang-tag', 'envelope'] as const).map(
+    (kind): readonly [string, Path] => {
+      const job = begin(kind, kind === 'sticker' ? { shape: 'crescent' } : {});
+      const [piece] = job.pieces;
+      return [kind, (piece && blankOf(job, piece).surfaces.at(-1)?.outline) ?? []];
+    },
+  ),
+];
 
 /** Area of an offset outline and how far ours strays from it, by shapely (GEOS) 1.8 of Debian. */
 const shapely = (path: Path, by: number, ours: Path) =>
@@ -67,13 +79,16 @@ print(json.dumps({'area': theirs.area, 'stray': theirs.hausdorff_distance(mine),
 const points = (path: Path) => flatten(path, 0.002).map((part) => part.map((p) => [p.x, p.y]));
 
 describe('offsets agree with shapely’s', () => {
-  test.each(SHAPES.flatMap(([name, path]) => [2, 3, 5].map((by) => [name, by, path] as const)))('%s by %d mm', (_name, by, path) => {
-    const ours = offsetPath(path, by);
-    const theirs = shapely(path, by, ours);
-    expect(theirs.valid).toBe(true);
-    expect(Math.abs(pathArea(ours) / theirs.area - 1)).toBeLessThan(0.0005);
-    expect(theirs.stray).toBeLessThan(0.03);
-  }); // prettier-ignore
+  test.each(SHAPES.flatMap(([name, path]) => [2, 3, 5].map((by) => [name, by, path] as const)))(
+    '%s by %d mm',
+    (_name, by, path) => {
+      const ours = offsetPath(path, by);
+      const theirs = shapely(path, by, ours);
+      expect(theirs.valid).toBe(true);
+      expect(Math.abs(pathArea(ours) / theirs.area - 1)).toBeLessThan(0.0005);
+      expect(theirs.stray).toBeLessThan(0.03);
+    },
+  );
 
   test('inward too, and nothing is left where the distance is more than half the width', () => {
     const rect = rectPath({ x: 0, y: 0, width: 80, height: 50 });

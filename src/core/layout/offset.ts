@@ -46,10 +46,14 @@ function inflated(polygons: PathsD, by: Mm, join: JoinType): PathsD {
 }
 
 /** Polygons inside one of several outlines, each read by its own rule. */
-export function unionOf(outlines: readonly { readonly path: Path; readonly rule?: 'nonzero' | 'evenodd' | undefined }[]): Path {
-  const solid = outlines.flatMap(({ path, rule }) => resolved(toPolygons(path), rule === 'evenodd' ? FillRule.EvenOdd : FillRule.NonZero));
+export function unionOf(
+  outlines: readonly { readonly path: Path; readonly rule?: 'nonzero' | 'evenodd' | undefined }[],
+): Path {
+  const solid = outlines.flatMap(({ path, rule }) =>
+    resolved(toPolygons(path), rule === 'evenodd' ? FillRule.EvenOdd : FillRule.NonZero),
+  );
   return toPath(resolved(solid, FillRule.NonZero));
-} // prettier-ignore
+}
 
 /** Outlines that do not cross, holes the other way round. */
 const resolved = (polygons: PathsD, rule: FillRule): PathsD => unionD(polygons, [], rule, PRECISION);

@@ -4,7 +4,12 @@ import { apply, centreOf, copiesOf, edges, mappedBounds, surfaceBoxes, type Rect
 
 const boxes = surfaceBoxes({ width: 100, height: 80 }, edges(3), edges(5), Grid.parse({}));
 const rect: Rect = { x: 10, y: 10, width: 8, height: 4 };
-const copies = (...repeats: readonly object[]) => copiesOf(repeats.map((r) => Repeat.parse(r)), rect, boxes).laid; // prettier-ignore
+const copies = (...repeats: readonly object[]) =>
+  copiesOf(
+    repeats.map((r) => Repeat.parse(r)),
+    rect,
+    boxes,
+  ).laid;
 const trim = { box: 'trim' } as const;
 const places = (...repeats: readonly object[]) =>
   copies(...repeats).map((m) => {
@@ -14,7 +19,11 @@ const places = (...repeats: readonly object[]) =>
 
 describe('in rows', () => {
   test('a count and a gap: the step is size + gap', () => {
-    expect(places({ way: 'rows', in: trim, across: 3, gapAcross: 2 })).toEqual([[10, 10], [20, 10], [30, 10]]); // prettier-ignore
+    expect(places({ way: 'rows', in: trim, across: 3, gapAcross: 2 })).toEqual([
+      [10, 10],
+      [20, 10],
+      [30, 10],
+    ]);
   });
   test('until the box is full: floor((room + gap) ÷ (size + gap))', () => {
     const found = places({ way: 'rows', in: trim, across: 'fill', gapAcross: 2 });
@@ -27,7 +36,12 @@ describe('in rows', () => {
     expect(found[1]?.[0]).toBeCloseTo(10 + 8 + (90 - 32) / 3, 6);
   });
   test('rows and columns, row by row', () => {
-    expect(places({ way: 'rows', in: trim, across: 2, down: 2, gapAcross: 2, gapDown: 6 })).toEqual([[10, 10], [20, 10], [10, 20], [20, 20]]); // prettier-ignore
+    expect(places({ way: 'rows', in: trim, across: 2, down: 2, gapAcross: 2, gapDown: 6 })).toEqual([
+      [10, 10],
+      [20, 10],
+      [10, 20],
+      [20, 20],
+    ]);
   });
   test('filling never leaves the box and never leaves room for one more', () => {
     fc.assert(
@@ -57,7 +71,8 @@ describe('around a point', () => {
     });
   });
   test('upright copies are only moved', () => {
-    for (const m of copies({ way: 'around', in: trim, count: 5, upright: true })) expect(m.slice(0, 4)).toEqual([1, 0, 0, 1]); // prettier-ignore
+    for (const m of copies({ way: 'around', in: trim, count: 5, upright: true }))
+      expect(m.slice(0, 4)).toEqual([1, 0, 0, 1]);
   });
   test('each grows by its percentage and lies further out by its offset', () => {
     const found = copies({ way: 'around', in: trim, count: 4, through: 180, grow: 150, out: 5 });
@@ -83,7 +98,10 @@ describe('a mirror image', () => {
     expect(m && apply(m, { x: 10, y: 12 })).toEqual({ x: 10, y: 68 });
   });
   test('upright, the box is mirrored and what is in it is not', () => {
-    expect(places({ way: 'mirror', in: trim, upright: true })).toEqual([[10, 10], [82, 10]]); // prettier-ignore
+    expect(places({ way: 'mirror', in: trim, upright: true })).toEqual([
+      [10, 10],
+      [82, 10],
+    ]);
   });
   test('of rows: the rows come again on the other side', () => {
     const xs = places({ way: 'rows', in: trim, across: 2, gapAcross: 2 }, { way: 'mirror', in: trim }).map(([x]) => x);

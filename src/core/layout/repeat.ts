@@ -83,14 +83,18 @@ function aroundPoint(repeat: RepeatOf<'around'>, rect: Rect, box: Rect, measures
     if (i === 0) return IDENTITY;
     const turn = rotation((i * repeat.through) / repeat.count, centre);
     const out = i * mmOf(repeat.out, measures);
-    const further = reach > 0 ? { x: ((own.x - centre.x) / reach) * out, y: ((own.y - centre.y) / reach) * out } : { x: 0, y: -out };
+    const further =
+      reach > 0 ? { x: ((own.x - centre.x) / reach) * out, y: ((own.y - centre.y) / reach) * out } : { x: 0, y: -out };
     const size = (repeat.grow / 100) ** i;
-    const grown = size === 1 ? translation(further.x, further.y) : multiply(translation(further.x, further.y), scaling(size, size, own));
+    const grown =
+      size === 1
+        ? translation(further.x, further.y)
+        : multiply(translation(further.x, further.y), scaling(size, size, own));
     if (!repeat.upright) return multiply(turn, grown);
     const to = apply(turn, { x: own.x + further.x, y: own.y + further.y });
     return multiply(translation(to.x - own.x, to.y - own.y), scaling(size, size, own));
   });
-} // prettier-ignore
+}
 
 /** x′ = 2c − x across an upright centre line; when upright, the box is moved and what is in it is not turned. */
 function mirrorOf(repeat: RepeatOf<'mirror'>, rect: Rect, box: Rect): Matrix {

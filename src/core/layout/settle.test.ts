@@ -26,7 +26,11 @@ const rectOf = (boxes: ReturnType<typeof laid>, id: string) => {
   const { x, y, width, height } = boxes.placed[id] ?? { x: NaN, y: NaN, width: NaN, height: NaN };
   return [x, y, width, height].map((v) => Math.round(v * 1e6) / 1e6);
 };
-const of = (element: string, part: 'whole' | 'visible' | 'before' | 'past' = 'whole'): BoxRef => ({ box: 'element', element, part }); // prettier-ignore
+const of = (element: string, part: 'whole' | 'visible' | 'before' | 'past' = 'whole'): BoxRef => ({
+  box: 'element',
+  element,
+  part,
+});
 
 describe('against other elements', () => {
   const moon = at('moon', { box: 'trim' }, { start: 40, size: 30 }, { start: 60, size: 20 });
@@ -78,7 +82,13 @@ describe('named measures and content', () => {
     expect(rectOf(boxes, 'b')).toEqual([148 - 15 - 10, 105 - 14 - 5, 10, 10]);
   });
   test('a drag leaves a measure that still says the same, and replaces one that does not', () => {
-    const placement: Placement = { against: { box: 'trim' }, x: { start: { measure: 'edge-distance' }, size: 10 }, y: { start: 5, size: 'content' }, rotate: 0, shear: 0 }; // prettier-ignore
+    const placement: Placement = {
+      against: { box: 'trim' },
+      x: { start: { measure: 'edge-distance' }, size: 10 },
+      y: { start: 5, size: 'content' },
+      rotate: 0,
+      shear: 0,
+    };
     const before = { x: 14, y: 5, width: 10, height: 20 };
     const down = moveTo(placement, { ...before, y: 9 }, bare, before);
     expect(down.x).toEqual({ start: { measure: 'edge-distance' }, size: 10 });
@@ -99,12 +109,19 @@ describe('grids', () => {
     expect(cell.y).toBeCloseTo(2 * ((210 - 12) / 3 + 6), 9);
   });
   test('given widths, and the rest shared by those without', () => {
-    const boxes = laid([], { grids: [named({ columnWidths: [30, null, { measure: 'edge-distance' }, null], gutter: 2 })] }); // prettier-ignore
+    const boxes = laid([], {
+      grids: [named({ columnWidths: [30, null, { measure: 'edge-distance' }, null], gutter: 2 })],
+    });
     expect(boxes.grids['g']?.columns.map((c) => c.size)).toEqual([30, 49, 14, 49]);
     expect(boxes.grids['g']?.columns.at(-1)?.start).toBe(148 - 49);
   });
   test('a grid stands in an element, and elements in its cells, in any order', () => {
-    const inCell = at('in', { box: 'cells', columns: [2, 2], rows: [1, 1], grid: 'g' }, { start: 0, end: 0 }, { start: 0, end: 0 }); // prettier-ignore
+    const inCell = at(
+      'in',
+      { box: 'cells', columns: [2, 2], rows: [1, 1], grid: 'g' },
+      { start: 0, end: 0 },
+      { start: 0, end: 0 },
+    );
     const host = at('host', { box: 'trim' }, { start: 10, size: 90 }, { start: 20, size: 40 });
     const boxes = laid([inCell, host], { grids: [named({ in: of('host'), columns: 3, gutter: 3 })] });
     expect(rectOf(boxes, 'in')).toEqual([10 + 28 + 3, 20, 28, 40]);
@@ -123,8 +140,11 @@ describe('grids', () => {
 });
 
 describe('rows', () => {
-  const member = (id: string, width: number) => at(id, { box: 'trim' }, { start: 1, size: width }, { start: 10, size: 5 }, { group: 'r' }); // prettier-ignore
-  const row = (input: object) => [Group.parse({ id: 'r', name: 'names', row: { axis: 'x', in: { box: 'safe' }, ...input } })]; // prettier-ignore
+  const member = (id: string, width: number) =>
+    at(id, { box: 'trim' }, { start: 1, size: width }, { start: 10, size: 5 }, { group: 'r' });
+  const row = (input: object) => [
+    Group.parse({ id: 'r', name: 'names', row: { axis: 'x', in: { box: 'safe' }, ...input } }),
+  ];
   test('equal gaps: (box − sum of sizes) ÷ (n − 1), the first and last at the ends', () => {
     const boxes = laid([member('a', 20), member('b', 40), member('c', 30)], { groups: row({ gap: 'equal' }) });
     const gap = (138 - 90) / 2;
@@ -145,7 +165,10 @@ describe('rows', () => {
   test('whatever the sizes, no gap differs from another', () => {
     fc.assert(
       fc.property(fc.array(fc.double({ min: 1, max: 30, noNaN: true }), { minLength: 2, maxLength: 12 }), (sizes) => {
-        const boxes = laid(sizes.map((s, i) => member(`e${i}`, s)), { groups: row({ gap: 'equal' }) }); // prettier-ignore
+        const boxes = laid(
+          sizes.map((s, i) => member(`e${i}`, s)),
+          { groups: row({ gap: 'equal' }) },
+        );
         const ends = sizes.map((s, i) => [boxes.placed[`e${i}`]?.x ?? 0, (boxes.placed[`e${i}`]?.x ?? 0) + s] as const);
         const gaps = ends.slice(1).map(([x], i) => x - (ends[i]?.[1] ?? 0));
         for (const gap of gaps) expect(gap).toBeCloseTo(gaps[0] ?? 0, 6);
@@ -157,7 +180,8 @@ describe('rows', () => {
 });
 
 describe('guides', () => {
-  const guides = (input: object) => laid([], { guides: [Guide.parse({ id: 'g', axis: 'x', in: { box: 'trim' }, ...input })] }).guides.map((g) => g.at); // prettier-ignore
+  const guides = (input: object) =>
+    laid([], { guides: [Guide.parse({ id: 'g', axis: 'x', in: { box: 'trim' }, ...input })] }).guides.map((g) => g.at);
   test('three quarters of an inch inside the left trim', () =>
     expect(guides({ at: { how: 'from-start', distance: 19.05 } })).toEqual([19.05]));
   test('inside the right edge of the safe area', () =>

@@ -66,8 +66,11 @@ export function snapLines(boxes: SurfaceBoxes, without: ReadonlySet<string> = ne
 }
 
 const DIVISIONS: readonly (readonly [share: number, name: string])[] = [
-  [1 / 4, 'first quarter'], [1 / 3, 'first third'], [2 / 3, 'second third'], [3 / 4, 'third quarter'],
-]; // prettier-ignore
+  [1 / 4, 'first quarter'],
+  [1 / 3, 'first third'],
+  [2 / 3, 'second third'],
+  [3 / 4, 'third quarter'],
+];
 
 /** Share of the trim from which a box is worth dividing: the parts of small ones would catch everywhere. */
 const LARGE = 1 / 4;
@@ -124,4 +127,4 @@ export function distances(rect: Rect, box: Rect): readonly Distance[] {
 }
 
 /** Rounds to the job's step. */
-export const toStep = (mm: Mm, step: Mm): Mm => Math.round((Math.round(mm / step) * step) * 1e6) / 1e6; // prettier-ignore
+export const toStep = (mm: Mm, step: Mm): Mm => Math.round(Math.round(mm / step) * step * 1e6) / 1e6;

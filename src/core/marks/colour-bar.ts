@@ -10,11 +10,19 @@ export interface BarInks {
 
 /** Process patches: solids, two-ink overprints, halves, and a grey balance beside its black [cp]. */
 const PATCHES: readonly (readonly [c: number, m: number, y: number, k: number])[] = [
-  [100, 0, 0, 0], [0, 100, 0, 0], [0, 0, 100, 0], [0, 0, 0, 100],
-  [0, 100, 100, 0], [100, 0, 100, 0], [100, 100, 0, 0],
-  [50, 0, 0, 0], [0, 50, 0, 0], [0, 0, 50, 0], [0, 0, 0, 50],
+  [100, 0, 0, 0],
+  [0, 100, 0, 0],
+  [0, 0, 100, 0],
+  [0, 0, 0, 100],
+  [0, 100, 100, 0],
+  [100, 0, 100, 0],
+  [100, 100, 0, 0],
+  [50, 0, 0, 0],
+  [0, 50, 0, 0],
+  [0, 0, 50, 0],
+  [0, 0, 0, 50],
   [50, 40, 40, 0],
-]; // prettier-ignore
+];
 
 /** Tints of a spot ink in the bar, percent [cp]. */
 const SPOT_TINTS = [100, 50];

@@ -25,24 +25,82 @@ export function dummyPage(surface: BlankSurface, title: string, steps: readonly 
   const { trim } = surface.boxes;
   const items: Item[] = [
     stroke('outline', surface.outline, [], 0.5, BLACK),
-    ...surface.processLines.map((line) => stroke(line.process, pathOf(line), DASHES[COMMON_CODES[line.process].form], 0.5, line.process === 'cut' ? BLACK : GREY)),
+    ...surface.processLines.map((line) =>
+      stroke(
+        line.process,
+        pathOf(line),
+        DASHES[COMMON_CODES[line.process].form],
+        0.5,
+        line.process === 'cut' ? BLACK : GREY,
+      ),
+    ),
     ...surface.panels.flatMap((p) => {
       const sizePt = Math.max(5, Math.min(16, p.width * 0.3, p.height * 0.5));
-      return noteItems({ text: p.name, sizePt, at: { x: p.x + 1, y: p.y + p.height / 2 - ptToMm(sizePt) * 0.6 }, width: Math.max(5, p.width - 2), align: 'centre', ink: BLACK, from: 'panel', ...(p.turned && { turn: 180 }) }, face).items;
+      return noteItems(
+        {
+          text: p.name,
+          sizePt,
+          at: { x: p.x + 1, y: p.y + p.height / 2 - ptToMm(sizePt) * 0.6 },
+          width: Math.max(5, p.width - 2),
+          align: 'centre',
+          ink: BLACK,
+          from: 'panel',
+          ...(p.turned && { turn: 180 }),
+        },
+        face,
+      ).items;
     }),
     ...surface.processLines.flatMap((line) => direction(line, face)),
-    ...noteItems({ text: `${title}, ${surface.name}, 1:1`, sizePt: 8, at: { x: trim.x, y: trim.y - RIM + 2 }, width: Math.max(60, trim.width), ink: BLACK, from: 'title' }, face).items,
-    ...noteItems({ text: [...steps.map((s, i) => `${i + 1}. ${s}.`), CAUTION].join('  '), sizePt: 7, at: { x: trim.x, y: trim.y + trim.height + 3 }, width: Math.max(60, trim.width), ink: BLACK, from: 'steps' }, face).items,
+    ...noteItems(
+      {
+        text: `${title}, ${surface.name}, 1:1`,
+        sizePt: 8,
+        at: { x: trim.x, y: trim.y - RIM + 2 },
+        width: Math.max(60, trim.width),
+        ink: BLACK,
+        from: 'title',
+      },
+      face,
+    ).items,
+    ...noteItems(
+      {
+        text: [...steps.map((s, i) => `${i + 1}. ${s}.`), CAUTION].join('  '),
+        sizePt: 7,
+        at: { x: trim.x, y: trim.y + trim.height + 3 },
+        width: Math.max(60, trim.width),
+        ink: BLACK,
+        from: 'steps',
+      },
+      face,
+    ).items,
   ];
   // The notes at the foot take as many lines as a narrow piece makes of them.
-  const foot = noteItems({ text: [...steps, CAUTION].join('      '), sizePt: 7, at: { x: 0, y: 0 }, width: Math.max(60, trim.width), ink: BLACK, from: 'steps' }, face).height;
+  const foot = noteItems(
+    {
+      text: [...steps, CAUTION].join('      '),
+      sizePt: 7,
+      at: { x: 0, y: 0 },
+      width: Math.max(60, trim.width),
+      ink: BLACK,
+      from: 'steps',
+    },
+    face,
+  ).height;
   const wide = Math.max(0, 60 - trim.width);
   return { sheet: grow(trim, { ...edges(RIM), right: RIM + wide, bottom: RIM + foot }), items };
-} // prettier-ignore
+}
 
 function stroke(from: string, path: Path, dash: readonly number[], pt: number, ink: Ink): Item {
-  return { kind: 'path', from, opacity: 1, matrix: IDENTITY, path, fill: null, stroke: { ink, width: ptToMm(pt), dash, cap: 'butt' } };
-} // prettier-ignore
+  return {
+    kind: 'path',
+    from,
+    opacity: 1,
+    matrix: IDENTITY,
+    path,
+    fill: null,
+    stroke: { ink, width: ptToMm(pt), dash, cap: 'butt' },
+  };
+}
 
 /** Beside each crease which way it is folded, as the viewer of this face sees it. */
 function direction(line: ProcessLine, face: Face): readonly Item[] {
@@ -51,5 +109,8 @@ function direction(line: ProcessLine, face: Face): readonly Item[] {
   const [x, y] = [(line.from.x + line.to.x) / 2, line.from.y + (line.to.y - line.from.y) * 0.2];
   const text = line.direction === 'up' ? 'fold toward you' : 'fold away from you';
   const at = upright ? { x: x - 13.5, y: y - 4 } : { x: x - 16, y: line.from.y - 3.4 };
-  return noteItems({ text, sizePt: 6, at, width: 32, align: 'centre', ink: GREY, from: 'direction', ...(upright && { turn: -90 }) }, face).items;
-} // prettier-ignore
+  return noteItems(
+    { text, sizePt: 6, at, width: 32, align: 'centre', ink: GREY, from: 'direction', ...(upright && { turn: -90 }) },
+    face,
+  ).items;
+}

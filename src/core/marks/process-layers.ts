@@ -33,11 +33,17 @@ export const linesOn = (
 const FOLDED: readonly Process[] = ['fold', 'score'];
 
 /** What goes onto layers of the press file: folds that only instruct the folding machine are ticks outside the trim. */
-export function finishesOn(piece: Pick<Piece, 'foldLines'>, surface: Pick<BlankSurface, 'processLines'>, drawing: Pick<Drawing, 'lines' | 'coats'>): Finishes {
+export function finishesOn(
+  piece: Pick<Piece, 'foldLines'>,
+  surface: Pick<BlankSurface, 'processLines'>,
+  drawing: Pick<Drawing, 'lines' | 'coats'>,
+): Finishes {
   const lines = linesOn(surface, drawing);
   const { coats } = drawing;
-  return piece.foldLines === 'instruction' ? { lines: lines.filter((l) => !FOLDED.includes(l.process)), coats } : { lines, coats };
-} // prettier-ignore
+  return piece.foldLines === 'instruction'
+    ? { lines: lines.filter((l) => !FOLDED.includes(l.process)), coats }
+    : { lines, coats };
+}
 
 /** A layer, and what it is for. */
 export interface FinishLayer extends ProcessLayer {
@@ -65,10 +71,25 @@ function coatLayers(coats: readonly Coat[], rules: Rules): readonly FinishLayer[
 
 function coated({ id, coating, path, rule, knocksOut, tint, stroke }: Coat, rules: Rules): Item {
   const { spot, shown } = rules.coatings[coating];
-  const ink = { kind: 'technical', name: spot, shown, ...(tint !== undefined && { tint }), ...(knocksOut && { knocksOut }) } as const;
+  const ink = {
+    kind: 'technical',
+    name: spot,
+    shown,
+    ...(tint !== undefined && { tint }),
+    ...(knocksOut && { knocksOut }),
+  } as const;
   const line = stroke === undefined ? null : { ink, width: stroke, dash: [], cap: 'butt' as const };
-  return { kind: 'path', from: id, opacity: 1, matrix: IDENTITY, path, fill: ink, stroke: line, ...(rule === 'evenodd' && { rule }) };
-} // prettier-ignore
+  return {
+    kind: 'path',
+    from: id,
+    opacity: 1,
+    matrix: IDENTITY,
+    path,
+    fill: ink,
+    stroke: line,
+    ...(rule === 'evenodd' && { rule }),
+  };
+}
 
 /** Process lines alone, for a die maker. */
 export function processLayers(lines: readonly ProcessLine[], rules: Rules): readonly FinishLayer[] {

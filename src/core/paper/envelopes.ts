@@ -9,18 +9,38 @@ export interface Envelope extends Size {
 
 /** ISO 269 (C6, C5, C4, DL, B6, B5), landscape with the flap on the long side, mm. */
 const ISO: readonly (readonly [string, number, number])[] = [
-  ['C7', 114, 81], ['C6', 162, 114], ['DL', 220, 110], ['C6/C5', 229, 114], ['B6', 176, 125], ['C5', 229, 162], ['B5', 250, 176], ['C4', 324, 229],
-]; // prettier-ignore
+  ['C7', 114, 81],
+  ['C6', 162, 114],
+  ['DL', 220, 110],
+  ['C6/C5', 229, 114],
+  ['B6', 176, 125],
+  ['C5', 229, 162],
+  ['B5', 250, 176],
+  ['C4', 324, 229],
+];
 
 /** North America, inches; from memory, no reference at hand. */
 const US: readonly (readonly [string, number, number])[] = [
-  ['A2', 5.75, 4.375], ['A6', 6.5, 4.75], ['A7', 7.25, 5.25], ['A8', 8.125, 5.5], ['A9', 8.75, 5.75], ['A10', 9.5, 6],
-  ['No. 6¾', 6.5, 3.625], ['No. 9', 8.875, 3.875], ['No. 10', 9.5, 4.125], ['No. 11', 10.375, 4.5],
-]; // prettier-ignore
+  ['A2', 5.75, 4.375],
+  ['A6', 6.5, 4.75],
+  ['A7', 7.25, 5.25],
+  ['A8', 8.125, 5.5],
+  ['A9', 8.75, 5.75],
+  ['A10', 9.5, 6],
+  ['No. 6¾', 6.5, 3.625],
+  ['No. 9', 8.875, 3.875],
+  ['No. 10', 9.5, 4.125],
+  ['No. 11', 10.375, 4.5],
+];
 
 export const ENVELOPES: readonly Envelope[] = [
   ...ISO.map(([name, width, height]) => ({ name, width, height, series: 'ISO' as const })),
-  ...US.map(([name, width, height]) => ({ name: `${name} (US)`, series: 'US' as const, width: width * MM_PER_INCH, height: height * MM_PER_INCH })), // prettier-ignore
+  ...US.map(([name, width, height]) => ({
+    name: `${name} (US)`,
+    series: 'US' as const,
+    width: width * MM_PER_INCH,
+    height: height * MM_PER_INCH,
+  })),
 ];
 
 /** An envelope by name: `C5`, `DL`, `A7 (US)`, `a7`. */

@@ -6,11 +6,37 @@ const context = { unit: 'mm', ppi: 300 } as const;
 describe('against Debian’s paperconf (libpaper)', () => {
   // libpaper keeps sizes in points, and rounds some of them to whole ones.
   const same: Readonly<Record<string, string>> = {
-    A0: 'a0', A1: 'a1', A2: 'a2', A3: 'a3', A4: 'a4', A5: 'a5', A6: 'a6', A7: 'a7', A8: 'a8', A9: 'a9', A10: 'a10',
-    B0: 'b0', B1: 'b1', B2: 'b2', B3: 'b3', B4: 'b4', B5: 'b5', C5: 'c5', 'DL envelope': 'DL', letter: 'letter', legal: 'legal',
-    tabloid: 'tabloid', ledger: 'ledger', statement: 'statement', 'half letter': 'halfletter',
-    'arch a': 'archA', 'arch b': 'archB', 'arch c': 'archC', 'arch d': 'archD', 'arch e': 'archE',
-  }; // prettier-ignore
+    A0: 'a0',
+    A1: 'a1',
+    A2: 'a2',
+    A3: 'a3',
+    A4: 'a4',
+    A5: 'a5',
+    A6: 'a6',
+    A7: 'a7',
+    A8: 'a8',
+    A9: 'a9',
+    A10: 'a10',
+    B0: 'b0',
+    B1: 'b1',
+    B2: 'b2',
+    B3: 'b3',
+    B4: 'b4',
+    B5: 'b5',
+    C5: 'c5',
+    'DL envelope': 'DL',
+    letter: 'letter',
+    legal: 'legal',
+    tabloid: 'tabloid',
+    ledger: 'ledger',
+    statement: 'statement',
+    'half letter': 'halfletter',
+    'arch a': 'archA',
+    'arch b': 'archB',
+    'arch c': 'archC',
+    'arch d': 'archD',
+    'arch e': 'archE',
+  };
   test.each(Object.entries(same))('%s', (name, theirs) => {
     const out = execFileSync('paperconf', ['-s', '-m', '-p', theirs], { encoding: 'utf8' });
     const [width, height] = [...out.matchAll(/[\d.]+/g)].map(Number);

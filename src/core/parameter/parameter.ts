@@ -307,7 +307,12 @@ export type TypedDecisions =
   | { readonly ok: false; readonly parameter: string; readonly error: FieldError };
 
 /** Reads what was typed, each by its own rule. @param whose what has these decisions: “A flyer” */
-export function readTyped(parameters: Readonly<Record<string, Parameter>>, typed: Readonly<Record<string, string>>, context: FieldContext, whose: string): TypedDecisions {
+export function readTyped(
+  parameters: Readonly<Record<string, Parameter>>,
+  typed: Readonly<Record<string, string>>,
+  context: FieldContext,
+  whose: string,
+): TypedDecisions {
   const values: Record<string, unknown> = {};
   for (const [name, text] of Object.entries(typed)) {
     const parameter = Object.hasOwn(parameters, name) ? parameters[name] : undefined;
@@ -322,10 +327,14 @@ export function readTyped(parameters: Readonly<Record<string, Parameter>>, typed
     values[name] = read.value;
   }
   return { ok: true, values };
-} // prettier-ignore
+}
 
 /** Every decision: as given, or as is usual where people think in mm or in inches. */
-export function withUsual(parameters: Readonly<Record<string, Parameter>>, values: Readonly<Record<string, unknown>>, habit: 'metric' | 'imperial'): Record<string, unknown> {
+export function withUsual(
+  parameters: Readonly<Record<string, Parameter>>,
+  values: Readonly<Record<string, unknown>>,
+  habit: 'metric' | 'imperial',
+): Record<string, unknown> {
   const all: Record<string, unknown> = {};
   for (const [name, parameter] of Object.entries(parameters)) {
     if (Object.hasOwn(values, name)) all[name] = values[name];
@@ -335,4 +344,4 @@ export function withUsual(parameters: Readonly<Record<string, Parameter>>, value
     }
   }
   return all;
-} // prettier-ignore
+}

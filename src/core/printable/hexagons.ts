@@ -25,18 +25,32 @@ export const hexagons = definePrintable({
         const x = left + c * wide + (r % 2 === 1 ? wide / 2 : 0);
         const y = top + r * step;
         const [q, h, s] = [wide / 2, d.side / 2, d.side];
-        return [['M', x + q, y], ['L', x + wide, y + h], ['L', x + wide, y + h + s], ['L', x + q, y + 2 * s], ['L', x, y + h + s], ['L', x, y + h], ['Z']];
+        return [
+          ['M', x + q, y],
+          ['L', x + wide, y + h],
+          ['L', x + wide, y + h + s],
+          ['L', x + q, y + 2 * s],
+          ['L', x, y + h + s],
+          ['L', x, y + h],
+          ['Z'],
+        ];
       }),
     ).flat(2);
     return {
       marks: [{ kind: 'shape', path, fill: null, stroke: styleOf(d.style) }],
       findings: [
         {
-          id: 'cells', name: 'Hexagons', value: columns * rows, unit: 'count',
-          working: [`across: floor(${write(box.width)} ÷ ${write(wide)} − 1/2) = ${columns}`, `down: floor((${write(box.height)} − ${write(d.side / 2)}) ÷ ${write(step)}) = ${rows}`],
+          id: 'cells',
+          name: 'Hexagons',
+          value: columns * rows,
+          unit: 'count',
+          working: [
+            `across: floor(${write(box.width)} ÷ ${write(wide)} − 1/2) = ${columns}`,
+            `down: floor((${write(box.height)} − ${write(d.side / 2)}) ÷ ${write(step)}) = ${rows}`,
+          ],
           rule: '√3 sides wide, a row every one and a half sides',
         },
       ],
     };
   },
-}); // prettier-ignore
+});

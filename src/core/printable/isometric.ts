@@ -10,9 +10,7 @@ const TAN30 = Math.tan(Math.PI / 6);
 export const isometric = definePrintable({
   kind: 'isometric',
   group: 'grids',
-  presets: [
-    { id: 'isometric', title: 'Isometric', about: 'Equal triangles, for drawing in space.', decisions: {} },
-  ],
+  presets: [{ id: 'isometric', title: 'Isometric', about: 'Equal triangles, for drawing in space.', decisions: {} }],
   parameters: {
     spacing: length('Side', ['8 mm', '1/4 in'], 'Of each triangle.', { least: 1, most: 200 }),
     style: lineStyles('Lines', 'solid 0.25pt pale', 'Dash, weight, colour.'),
@@ -32,21 +30,31 @@ export const isometric = definePrintable({
           name: 'Triangles across',
           value: columns,
           unit: 'count',
-          working: [`${write(d.spacing)} × cos 30° = ${write(step)}`, `floor(${write(box.width)} ÷ ${write(step)}) = ${columns}`],
+          working: [
+            `${write(d.spacing)} × cos 30° = ${write(step)}`,
+            `floor(${write(box.width)} ÷ ${write(step)}) = ${columns}`,
+          ],
           rule: 'Upright lines a triangle’s height apart',
           stops: { axis: 'x', stops: [0, first, box.width - first, box.width] },
         },
       ],
     };
   },
-}); // prettier-ignore
+});
 
 /** Lines at 30° through every corner, cut off at the box. */
-function sloping(slope: number, side: Mm, first: Mm, { width, height }: { readonly width: Mm; readonly height: Mm }, style: LineStyle): readonly Mark[] {
+function sloping(
+  slope: number,
+  side: Mm,
+  first: Mm,
+  { width, height }: { readonly width: Mm; readonly height: Mm },
+  style: LineStyle,
+): readonly Mark[] {
   const rise = slope * TAN30;
   // At the first upright line they stand a side apart; `at` is their height there.
   const at = (n: number) => n * side;
-  const [from, to] = slope > 0 ? [-(width * TAN30) / side - 1, height / side + 1] : [-1, (height + width * TAN30) / side + 1];
+  const [from, to] =
+    slope > 0 ? [-(width * TAN30) / side - 1, height / side + 1] : [-1, (height + width * TAN30) / side + 1];
   const marks: Mark[] = [];
   for (let n = Math.floor(from); n <= to; n += 1) {
     const y = (x: Mm) => at(n) + (x - first) * rise;
@@ -55,6 +63,6 @@ function sloping(slope: number, side: Mm, first: Mm, { width, height }: { readon
     if (b - a > 0.05) marks.push(line({ x: a, y: clamp(y(a), height) }, { x: b, y: clamp(y(b), height) }, style));
   }
   return marks;
-} // prettier-ignore
+}
 
 const clamp = (y: Mm, height: Mm): Mm => Math.min(Math.max(y, 0), height);

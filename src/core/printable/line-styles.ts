@@ -17,23 +17,37 @@ type Read =
 export function readLineStyles(entry: string): Read {
   const styles: LineStyle[] = [];
   for (const part of entry.toLowerCase().split(',')) {
-    const words = part.trim().replace(/^(\d+)\s*[x×]\s*/, '$1x ').split(/\s+/).filter(Boolean);
+    const words = part
+      .trim()
+      .replace(/^(\d+)\s*[x×]\s*/, '$1x ')
+      .split(/\s+/)
+      .filter(Boolean);
     let times = 1;
     let style: LineStyle = { role: 'ink', weightPt: USUAL_PT, dash: 'solid' };
-    if (words.length === 0) return { ok: false, message: 'Each line is written as solid, dashed or dotted, with a weight and a colour if you like: solid 0.5pt, dashed 0.3pt pale.' };
+    if (words.length === 0)
+      return {
+        ok: false,
+        message:
+          'Each line is written as solid, dashed or dotted, with a weight and a colour if you like: solid 0.5pt, dashed 0.3pt pale.',
+      };
     for (const word of words) {
       const weight = parseLength(word, { unit: 'pt', ppi: 300 });
       if (/^\d+x$/.test(word)) times = Number(word.slice(0, -1));
       else if (isDash(word)) style = { ...style, dash: word };
       else if (isRole(word)) style = { ...style, role: word };
-      else if (weight.ok && weight.value > 0 && weight.value <= 10) style = { ...style, weightPt: Math.round((weight.value / 25.4) * 72 * 1000) / 1000 };
-      else return { ok: false, message: `“${word}” is neither a dash (${DASHES.join(', ')}), a colour (${ROLES.join(', ')}), a weight such as 0.5pt, nor 2x.` };
+      else if (weight.ok && weight.value > 0 && weight.value <= 10)
+        style = { ...style, weightPt: Math.round((weight.value / 25.4) * 72 * 1000) / 1000 };
+      else
+        return {
+          ok: false,
+          message: `“${word}” is neither a dash (${DASHES.join(', ')}), a colour (${ROLES.join(', ')}), a weight such as 0.5pt, nor 2x.`,
+        };
     }
     styles.push(...Array.from({ length: times }, () => style));
     if (styles.length > MOST_LINES) return { ok: false, message: `A set has at most ${MOST_LINES} lines.` };
   }
   return { ok: true, value: styles };
-} // prettier-ignore
+}
 
 const writeStyle = ({ dash, weightPt, role }: LineStyle): string =>
   `${dash} ${formatNumber(weightPt, 3)}pt${role === 'ink' ? '' : ` ${role}`}`;

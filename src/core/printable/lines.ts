@@ -33,17 +33,32 @@ export const lines = definePrintable({
     },
   ],
   parameters: {
-    spacing: length('Spacing', ['7.1 mm', '9/32 in'], 'From line to line; within a set, where a set has several.', { least: 0.5, most: 300 }),
-    set: lineStyles('Lines of a set', 'solid 0.5pt pale', 'One or several, from the top: dash, weight, colour. 2x doubles one.'),
-    gap: solvedLength('Gap between sets', 'From set to set, where a set has several lines; left out, one and a half spacings.', { most: 500 }),
+    spacing: length('Spacing', ['7.1 mm', '9/32 in'], 'From line to line; within a set, where a set has several.', {
+      least: 0.5,
+      most: 300,
+    }),
+    set: lineStyles(
+      'Lines of a set',
+      'solid 0.5pt pale',
+      'One or several, from the top: dash, weight, colour. 2x doubles one.',
+    ),
+    gap: solvedLength(
+      'Gap between sets',
+      'From set to set, where a set has several lines; left out, one and a half spacings.',
+      { most: 500 },
+    ),
     head: length('Head', ['20 mm', '3/4 in'], 'Free above the first line.'),
     foot: solvedLength('Foot', 'Free below the last line; left out, one gap, so that no line stands on the edge.'),
     fit: fitParameter,
     count: countParameter,
     margin: length('Margin line', ['32 mm', '1.25 in'], 'From the left edge; 0 for none.'),
     'margin-style': lineStyles('Its style', 'solid 0.75pt accent', 'Dash, weight, colour.'),
-    numbers: choice('Numbers', 'none', 'Beside each line or set.', { none: 'none', left: 'at the left', right: 'at the right' }),
-  }, // prettier-ignore
+    numbers: choice('Numbers', 'none', 'Beside each line or set.', {
+      none: 'none',
+      left: 'at the left',
+      right: 'at the right',
+    }),
+  },
   solve: (d, box, context) => {
     const styles = stylesOf(d.set);
     const set = (styles.length - 1) * d.spacing;

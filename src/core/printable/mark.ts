@@ -57,15 +57,29 @@ type WordsMore = Partial<Pick<Words, 'face' | 'bold' | 'align' | 'role' | 'form'
 
 /** Words; left out, plain ones of the text face, from the left, in the ink. */
 export const words = (text: string, at: Point, size: Mm, more: WordsMore = {}): Mark => ({
-  kind: 'words', text, at, size, face: 'text', bold: false, align: 'left', role: 'ink', form: 'solid', ...more,
-}); // prettier-ignore
+  kind: 'words',
+  text,
+  at,
+  size,
+  face: 'text',
+  bold: false,
+  align: 'left',
+  role: 'ink',
+  form: 'solid',
+  ...more,
+});
 
 /** The outline of a box, its line wholly inside. */
 export function boxed(box: Rect, style: LineStyle | null, fill: Role | null = null, radius: Mm = 0): Mark {
   const half = style ? ptToMm(style.weightPt) / 2 : 0;
-  const inner = { x: box.x + half, y: box.y + half, width: Math.max(0, box.width - 2 * half), height: Math.max(0, box.height - 2 * half) };
+  const inner = {
+    x: box.x + half,
+    y: box.y + half,
+    width: Math.max(0, box.width - 2 * half),
+    height: Math.max(0, box.height - 2 * half),
+  };
   return { kind: 'shape', path: rectPath(inner, radius), fill, stroke: style };
-} // prettier-ignore
+}
 
 /** A circle in the middle of which a point is. */
 export const disc = (centre: Point, radius: Mm, stroke: LineStyle | null, fill: Role | null = null): Mark => ({

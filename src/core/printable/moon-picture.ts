@@ -11,10 +11,15 @@ const KAPPA = (4 / 3) * (Math.SQRT2 - 1);
  */
 export function moonPicture(centre: Point, radius: Mm, angle: number, rim: LineStyle): readonly Mark[] {
   const turned = ((angle % 360) + 360) % 360;
-  const whole: Mark = { kind: 'shape', path: ellipsePath({ x: centre.x - radius, y: centre.y - radius, width: 2 * radius, height: 2 * radius }), fill: null, stroke: rim };
+  const whole: Mark = {
+    kind: 'shape',
+    path: ellipsePath({ x: centre.x - radius, y: centre.y - radius, width: 2 * radius, height: 2 * radius }),
+    fill: null,
+    stroke: rim,
+  };
   const dark = darkPart(centre, radius, turned);
   return dark.length > 0 ? [{ kind: 'shape', path: dark, fill: rim.role, stroke: null }, whole] : [whole];
-} // prettier-ignore
+}
 
 /** Waxing, the right is lit; waning, the left. The border of light is half an ellipse, cos of the angle wide. */
 function darkPart({ x, y }: Point, r: Mm, angle: number): Path {

@@ -8,7 +8,14 @@ import { rhythm } from './rhythm';
 export const notes = definePrintable({
   kind: 'notes',
   group: 'rulings',
-  presets: [{ id: 'notes', title: 'Notes with cues', about: 'A cue column at the left, lines at the right, a summary below.', decisions: {} }],
+  presets: [
+    {
+      id: 'notes',
+      title: 'Notes with cues',
+      about: 'A cue column at the left, lines at the right, a summary below.',
+      decisions: {},
+    },
+  ],
   parameters: {
     head: length('Head', ['18 mm', '3/4 in'], 'For the subject and the date.'),
     cue: length('Cue column', ['52 mm', '2 in'], 'Width at the left.'),
@@ -20,9 +27,23 @@ export const notes = definePrintable({
   solve: (d, box, context) => {
     const { write } = context;
     if (d.cue >= box.width) throw new Impossible('cue', `The cue column is less than ${write(box.width)} wide.`);
-    if (d.head + d.summary >= box.height) throw new Impossible('summary', `Head and summary leave nothing of ${write(box.height)}.`);
+    if (d.head + d.summary >= box.height)
+      throw new Impossible('summary', `Head and summary leave nothing of ${write(box.height)}.`);
     const foot = box.height - d.summary;
-    const beat = rhythm({ what: 'line', height: foot - d.head, head: d.spacing, foot: undefined, set: 0, gap: d.spacing, fit: 'keep', count: undefined, gives: 'gap' }, context);
+    const beat = rhythm(
+      {
+        what: 'line',
+        height: foot - d.head,
+        head: d.spacing,
+        foot: undefined,
+        set: 0,
+        gap: d.spacing,
+        fit: 'keep',
+        count: undefined,
+        gives: 'gap',
+      },
+      context,
+    );
     const [style, rule] = [styleOf(d.style), styleOf(d.rules)];
     const size = 2.6;
     return {
@@ -38,9 +59,16 @@ export const notes = definePrintable({
       ],
       findings: beat.findings,
       tracks: {
-        columns: [{ start: 0, size: d.cue }, { start: d.cue, size: box.width - d.cue }],
-        rows: [{ start: 0, size: d.head }, { start: d.head, size: foot - d.head }, ...(d.summary > 0 ? [{ start: foot, size: d.summary }] : [])],
+        columns: [
+          { start: 0, size: d.cue },
+          { start: d.cue, size: box.width - d.cue },
+        ],
+        rows: [
+          { start: 0, size: d.head },
+          { start: d.head, size: foot - d.head },
+          ...(d.summary > 0 ? [{ start: foot, size: d.summary }] : []),
+        ],
       },
     };
   },
-}); // prettier-ignore
+});

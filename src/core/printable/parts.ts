@@ -7,9 +7,10 @@ import type { Lettering, Track } from './printable';
 /** A length in so many equal parts with gaps between. @throws Impossible where the gaps take it all */
 export function parts(length: Mm, count: number, gap: Mm = 0, decision = 'gap'): readonly Track[] {
   const size = (length - gap * (count - 1)) / count;
-  if (size <= 0) throw new Impossible(decision, 'The gaps take all the room there is: make them smaller, or have fewer parts.');
+  if (size <= 0)
+    throw new Impossible(decision, 'The gaps take all the room there is: make them smaller, or have fewer parts.');
   return Array.from({ length: count }, (_, i) => ({ start: i * (size + gap), size }));
-} // prettier-ignore
+}
 
 export const shifted = (tracks: readonly Track[], by: Mm): readonly Track[] =>
   tracks.map(({ start, size }) => ({ start: start + by, size }));
@@ -41,11 +42,12 @@ export function brokenLines(text: string, width: Mm, size: Mm, lettering: Letter
   const lines: string[] = [];
   for (const word of text.split(/\s+/).filter(Boolean)) {
     const last = lines.at(-1);
-    if (last !== undefined && lettering.width(`${last} ${word}`) * size <= width) lines[lines.length - 1] = `${last} ${word}`;
+    if (last !== undefined && lettering.width(`${last} ${word}`) * size <= width)
+      lines[lines.length - 1] = `${last} ${word}`;
     else lines.push(word);
   }
   return lines;
-} // prettier-ignore
+}
 
 export type TickForm = 'square' | 'round';
 
@@ -55,7 +57,11 @@ export const tickBox = (form: TickForm, box: Rect, style: LineStyle): Mark =>
     : disc({ x: box.x + box.width / 2, y: box.y + box.height / 2 }, Math.min(box.width, box.height) / 2, style);
 
 /** The lines of what was typed that say something. */
-export const linesOf = (text: string): readonly string[] => text.split('\n').map((l) => l.trim()).filter((l) => l !== ''); // prettier-ignore
+export const linesOf = (text: string): readonly string[] =>
+  text
+    .split('\n')
+    .map((l) => l.trim())
+    .filter((l) => l !== '');
 
 /** A star of five points. */
 export function star({ x, y }: Point, radius: Mm, fill: Role | null, stroke: LineStyle | null): Mark {
@@ -64,8 +70,13 @@ export function star({ x, y }: Point, radius: Mm, fill: Role | null, stroke: Lin
     const a = (Math.PI / 5) * i - Math.PI / 2;
     return { x: x + Math.cos(a) * r, y: y + Math.sin(a) * r };
   });
-  return { kind: 'shape', path: [...points.map((p, i) => [i === 0 ? 'M' : 'L', p.x, p.y] as const), ['Z']], fill, stroke };
-} // prettier-ignore
+  return {
+    kind: 'shape',
+    path: [...points.map((p, i) => [i === 0 ? 'M' : 'L', p.x, p.y] as const), ['Z']],
+    fill,
+    stroke,
+  };
+}
 
 /** What was cut, as a printable says it. */
 export const leftOut = (cut: readonly string[]): { readonly left?: readonly string[] } =>

@@ -9,7 +9,12 @@ export const polar = definePrintable({
   group: 'grids',
   presets: [
     { id: 'polar', title: 'Polar', about: 'Rings and rays, with degrees at the rim.', decisions: {} },
-    { id: 'sky-dial', title: 'Sky chart rings', about: 'Six rings of altitude, a ray for each hour.', decisions: { spacing: '0 mm', rings: '6', rays: '24' } },
+    {
+      id: 'sky-dial',
+      title: 'Sky chart rings',
+      about: 'Six rings of altitude, a ray for each hour.',
+      decisions: { spacing: '0 mm', rings: '6', rays: '24' },
+    },
   ],
   parameters: {
     spacing: length('Spacing', ['10 mm', '3/8 in'], 'From ring to ring; 0 to give the rings instead.', { most: 300 }),
@@ -32,22 +37,43 @@ export const polar = definePrintable({
     };
     const turn = 360 / Math.max(1, d.rays);
     const letters = lettering('text', false);
-    const rays = Array.from({ length: d.rays }, (_, i): Mark => line(at(i * turn, i % 3 === 0 || d.rays <= 24 ? 0 : step), at(i * turn, radius), styleOf(d.style)));
+    const rays = Array.from({ length: d.rays }, (_, i): Mark =>
+      line(at(i * turn, i % 3 === 0 || d.rays <= 24 ? 0 : step), at(i * turn, radius), styleOf(d.style)),
+    );
     const labels = Array.from({ length: d.rays }, (_, i): Mark[] => {
       const degrees = i * turn;
       if (degrees % 30 !== 0) return [];
       const p = at(degrees, radius + size * 1.3);
-      return [words(`${degrees}°`, { x: p.x, y: p.y + (letters.capHeight * size) / 2 }, size, { align: 'centre', role: 'pale' })];
+      return [
+        words(`${degrees}°`, { x: p.x, y: p.y + (letters.capHeight * size) / 2 }, size, {
+          align: 'centre',
+          role: 'pale',
+        }),
+      ];
     }).flat();
     return {
       marks: [
-        ...Array.from({ length: rings }, (_, i): Mark => disc(middle, (i + 1) * step, styleOf(i === rings - 1 ? d.rim : d.style))),
+        ...Array.from({ length: rings }, (_, i): Mark =>
+          disc(middle, (i + 1) * step, styleOf(i === rings - 1 ? d.rim : d.style)),
+        ),
         ...rays,
         ...labels,
       ],
       findings: [
-        { id: 'rings', name: 'Rings', value: rings, unit: 'count', working: [d.spacing > 0 ? `floor(${write(most)} ÷ ${write(step)}) = ${rings}` : `${write(most)} ÷ ${rings} = ${write(step)} apart`, `the outer one is ${write(2 * radius)} across`], rule: 'Rings a spacing apart, inside the shorter side' },
+        {
+          id: 'rings',
+          name: 'Rings',
+          value: rings,
+          unit: 'count',
+          working: [
+            d.spacing > 0
+              ? `floor(${write(most)} ÷ ${write(step)}) = ${rings}`
+              : `${write(most)} ÷ ${rings} = ${write(step)} apart`,
+            `the outer one is ${write(2 * radius)} across`,
+          ],
+          rule: 'Rings a spacing apart, inside the shorter side',
+        },
       ],
     };
   },
-}); // prettier-ignore
+});

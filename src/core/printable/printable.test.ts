@@ -76,9 +76,13 @@ describe('figures of the trade (common practice)', () => {
   });
 
   test('six week rows of 23.7 mm stand below a weekday row of 10.8 mm in 153 mm', () => {
-    const grid = solved('month', { year: '2027', title: 'none', rows: 'six', weekday: '10.8 mm' }, { width: 277, height: 153 });
+    const grid = solved(
+      'month',
+      { year: '2027', title: 'none', rows: 'six', weekday: '10.8 mm' },
+      { width: 277, height: 153 },
+    );
     expect(value(grid, 'row')).toBeCloseTo(23.7, 9);
-  }); // prettier-ignore
+  });
 });
 
 describe('rhythm', () => {
@@ -98,7 +102,8 @@ describe('rhythm', () => {
         const below = l.foot === undefined ? found.gap : l.foot;
         const height = l.head + found.count * found.set + (found.count - 1) * found.gap + below + found.rest;
         expect(height).toBeCloseTo(l.height, 5);
-        if (fit === 'fill' && (found.count > 1 || l.gives === 'set' || l.foot === undefined)) expect(found.rest).toBeCloseTo(0, 5);
+        if (fit === 'fill' && (found.count > 1 || l.gives === 'set' || l.foot === undefined))
+          expect(found.rest).toBeCloseTo(0, 5);
         if (fit === 'keep') expect(found.rest).toBeLessThan(l.set + l.gap + 1e-6);
       }),
     );
@@ -115,12 +120,22 @@ describe('rhythm', () => {
   });
 
   test('what cannot be says which decision to change', () => {
-    const bare = { what: 'line', height: 100, head: 0, foot: undefined, set: 0, gap: 7, fit: 'keep', count: undefined, gives: 'gap' } as const; // prettier-ignore
+    const bare = {
+      what: 'line',
+      height: 100,
+      head: 0,
+      foot: undefined,
+      set: 0,
+      gap: 7,
+      fit: 'keep',
+      count: undefined,
+      gives: 'gap',
+    } as const;
     expect(() => rhythm({ ...bare, head: 99 }, at())).toThrow(/Head and foot leave/);
     expect(() => rhythm({ ...bare, gap: 0 }, at())).toThrow(Impossible);
     expect(() => rhythm({ ...bare, set: 20, gap: 5, fit: 'count', count: 9 }, at())).toThrow(/9 of 20 mm are higher/);
   });
-}); // prettier-ignore
+});
 
 /** How far a mark reaches past its box, mm; words by their point and their length. */
 function past(mark: Mark, box: Box): number {
@@ -146,7 +161,12 @@ describe('every entry of the gallery', () => {
   test.each(GALLERY.map((e) => e.id))('%s: nothing lies outside its box, on A4, letter and small paper', (id) => {
     // Letters with their strokes are 161 mm long, and say so on a smaller paper.
     const small = id === 'letters' ? [] : [{ width: 138, height: 200 }];
-    for (const box of [{ width: 190, height: 277 }, { width: 195.9, height: 259.4 }, { width: 277, height: 165 }, ...small]) {
+    for (const box of [
+      { width: 190, height: 277 },
+      { width: 195.9, height: 259.4 },
+      { width: 277, height: 165 },
+      ...small,
+    ]) {
       const { marks, tracks } = solve(id, box);
       expect(marks.length).toBeGreaterThan(0);
       expect(marks.filter((m) => past(m, box) > 0.25)).toEqual([]);
@@ -164,7 +184,12 @@ describe('every entry of the gallery', () => {
   test('every figure has its working and its rule', () => {
     for (const { id } of GALLERY)
       for (const finding of solve(id, A4).findings) {
-        expect([id, finding.id, finding.working.join('').length > 3, finding.rule.length > 3]).toEqual([id, finding.id, true, true]);
+        expect([id, finding.id, finding.working.join('').length > 3, finding.rule.length > 3]).toEqual([
+          id,
+          finding.id,
+          true,
+          true,
+        ]);
         expect(Number.isFinite(finding.value)).toBe(true);
       }
   });
@@ -190,7 +215,7 @@ describe('every entry of the gallery', () => {
       }
     }
   });
-}); // prettier-ignore
+});
 
 describe('calendars', () => {
   test('a month to a page: every month of 1900 to 2100 has the days that the reference library gives it', () => {
@@ -210,8 +235,16 @@ describe('calendars', () => {
   });
 
   test('the first of a month stands in the column of its weekday, wherever weeks begin', () => {
-    for (const [start, column] of [['monday', 4], ['sunday', 5], ['saturday', 6]] as const) {
-      const { marks, tracks } = solved('month', { year: '2027', neighbours: 'hidden', 'week-start': start, title: 'none' }, A4);
+    for (const [start, column] of [
+      ['monday', 4],
+      ['sunday', 5],
+      ['saturday', 6],
+    ] as const) {
+      const { marks, tracks } = solved(
+        'month',
+        { year: '2027', neighbours: 'hidden', 'week-start': start, title: 'none' },
+        A4,
+      );
       const one = marks.find((m) => m.kind === 'words' && m.text === '1');
       const cell = tracks?.columns[column];
       if (one?.kind !== 'words' || !cell) throw new Error('no day');
@@ -231,7 +264,12 @@ describe('calendars', () => {
 
   test('the sizes of names are those of the longest month', () => {
     const sizes = Array.from({ length: 12 }, (_, index) => {
-      const title = solved('month', { year: '2027' }, { width: 60, height: 200 }, { turn: { index, isLeft: false } }).marks.find((m) => m.kind === 'words' && m.text.includes('2027'));
+      const title = solved(
+        'month',
+        { year: '2027' },
+        { width: 60, height: 200 },
+        { turn: { index, isLeft: false } },
+      ).marks.find((m) => m.kind === 'words' && m.text.includes('2027'));
       return title?.kind === 'words' ? title.size : 0;
     });
     expect(new Set(sizes).size).toBe(1);
@@ -239,7 +277,11 @@ describe('calendars', () => {
 
   test('week numbers by ISO 8601 and as in the United States', () => {
     const numbers = (weeks: string, start: string) => {
-      const { marks } = solved('month', { year: '2027', weeks, 'week-start': start, neighbours: 'hidden', names: 'none', title: 'none' }, A4);
+      const { marks } = solved(
+        'month',
+        { year: '2027', weeks, 'week-start': start, neighbours: 'hidden', names: 'none', title: 'none' },
+        A4,
+      );
       return marks.flatMap((m) => (m.kind === 'words' && m.align === 'right' ? [m.text] : []));
     };
     expect(numbers('iso', 'monday')).toEqual(['53', '1', '2', '3', '4']);
@@ -247,26 +289,40 @@ describe('calendars', () => {
   });
 
   test('holidays and own days stand in their boxes; what is too long is cut', () => {
-    const { marks } = solved('month', { year: '2027', holidays: 'GB', events: '2027-01-14 Open night|01-20 Founders' }, A4, { holidays: (_, year) => (year === 2027 ? [{ day: 20_819, name: 'New Year' }] : []) });
+    const { marks } = solved(
+      'month',
+      { year: '2027', holidays: 'GB', events: '2027-01-14 Open night|01-20 Founders' },
+      A4,
+      { holidays: (_, year) => (year === 2027 ? [{ day: 20_819, name: 'New Year' }] : []) },
+    );
     expect(textOf(marks).join(' ')).toMatch(/New Year/);
     expect(textOf(marks).join(' ')).toMatch(/Open night/);
     expect(textOf(marks).join(' ')).toMatch(/Founders/);
   });
 
   test('names that are cut are said, and those that fit are not', () => {
-    const of = (name: string) => solved('month', { year: '2027', events: `2027-01-14 ${name}` }, { width: 190, height: 160 }).left;
+    const of = (name: string) =>
+      solved('month', { year: '2027', events: `2027-01-14 ${name}` }, { width: 190, height: 160 }).left;
     expect(of('Open night')).toBeUndefined();
-    expect(of('The general assembly of all volunteers, with soup, elections, a lecture and the long walk home')?.[0]).toMatch(/No room for all of “The general/);
+    expect(
+      of('The general assembly of all volunteers, with soup, elections, a lecture and the long walk home')?.[0],
+    ).toMatch(/No room for all of “The general/);
   });
 
   test('a year at a glance has 365 days, or 366', () => {
     expect(value(solved('year', { year: '2027' }, A4), 'days')).toBe(365);
     expect(value(solved('year', { year: '2028' }, A4), 'days')).toBe(366);
   });
-}); // prettier-ignore
+});
 
 describe('planners', () => {
-  const week = (index: number, isLeft: boolean) => solved('week', { from: '2027-01-04', head: '10 mm' }, { width: 138, height: 190 }, { turn: { index, isLeft } }).days?.map(writeDay);
+  const week = (index: number, isLeft: boolean) =>
+    solved(
+      'week',
+      { from: '2027-01-04', head: '10 mm' },
+      { width: 138, height: 190 },
+      { turn: { index, isLeft } },
+    ).days?.map(writeDay);
 
   test('a week on a spread: three days at the left, four at the right, week after week', () => {
     expect(week(0, true)).toEqual(['2027-01-04', '2027-01-05', '2027-01-06']);
@@ -281,7 +337,12 @@ describe('planners', () => {
 
   test('the binding side is kept free at the spine', () => {
     const reach = (isLeft: boolean) => {
-      const { marks } = solved('week', { from: '2027-01-04', inner: '8 mm' }, { width: 138, height: 190 }, { turn: { index: isLeft ? 0 : 1, isLeft } });
+      const { marks } = solved(
+        'week',
+        { from: '2027-01-04', inner: '8 mm' },
+        { width: 138, height: 190 },
+        { turn: { index: isLeft ? 0 : 1, isLeft } },
+      );
       const xs = marks.flatMap((m) => (m.kind === 'line' ? [m.from.x, m.to.x] : []));
       return [Math.min(...xs), Math.max(...xs)];
     };
@@ -290,7 +351,12 @@ describe('planners', () => {
   });
 
   test('a day to a page runs through a leap year without a gap', () => {
-    const days = Array.from({ length: 366 }, (_, index) => solved('day', { from: '2028-01-01' }, { width: 128, height: 190 }, { turn: { index, isLeft: index % 2 === 0 } }).days?.[0] ?? 0);
+    const days = Array.from(
+      { length: 366 },
+      (_, index) =>
+        solved('day', { from: '2028-01-01' }, { width: 128, height: 190 }, { turn: { index, isLeft: index % 2 === 0 } })
+          .days?.[0] ?? 0,
+    );
     expect(writeDay(days[59] ?? 0)).toBe('2028-02-29');
     expect(writeDay(days[365] ?? 0)).toBe('2028-12-31');
     expect(days.every((d, i) => i === 0 || d - (days[i - 1] ?? 0) === 1)).toBe(true);
@@ -299,33 +365,51 @@ describe('planners', () => {
   test('undated, no date stands there', () => {
     expect(textOf(solved('day', { from: '' }, A4).marks).join(' ')).not.toMatch(/20\d\d/);
   });
-}); // prettier-ignore
+});
 
 describe('lists and forms', () => {
   test('sections have the rows they ask for, the last takes the rest', () => {
-    const list = solved('list', { sections: 'Must be done: 5|If there is time: rest', row: '8 mm', heading: '9 mm' }, { width: 128, height: 190 });
+    const list = solved(
+      'list',
+      { sections: 'Must be done: 5|If there is time: rest', row: '8 mm', heading: '9 mm' },
+      { width: 128, height: 190 },
+    );
     const [must, rest] = [value(list, 'section-1'), value(list, 'section-2')];
     expect(must).toBe(5);
     expect(must + rest).toBe(Math.floor((190 - 2 * 9) / 8));
     expect(list.marks.filter((m) => m.kind === 'line')).toHaveLength(must + rest);
-    expect(() => solved('list', { sections: 'All: 99' }, { width: 128, height: 190 })).toThrow(/99 rows are asked for and \d+ fit/);
+    expect(() => solved('list', { sections: 'All: 99' }, { width: 128, height: 190 })).toThrow(
+      /99 rows are asked for and \d+ fit/,
+    );
     expect(readList('A: 900')).toMatchObject({ ok: false });
   });
 
   test('a list by the clock has its times beside the rows', () => {
-    const times = textOf(solved('list', { sections: '', side: 'times', row: '10 mm', 'first-time': '21', minutes: '30' }, { width: 128, height: 40 }).marks);
+    const times = textOf(
+      solved(
+        'list',
+        { sections: '', side: 'times', row: '10 mm', 'first-time': '21', minutes: '30' },
+        { width: 128, height: 40 },
+      ).marks,
+    );
     expect(times).toEqual(['21:00', '21:30', '22:00', '22:30']);
   });
 
   test('columns with a width have it, the others share the rest', () => {
     const { tracks } = solved('log-table', { columns: 'Time = 20 mm|Object|Notes' }, { width: 180, height: 200 });
     expect(tracks?.columns.map((c) => c.size)).toEqual([20, 80, 80]);
-    expect(() => solved('log-table', { columns: 'Time = 200 mm|Object' }, { width: 180, height: 200 })).toThrow(/The widths take/);
+    expect(() => solved('log-table', { columns: 'Time = 200 mm|Object' }, { width: 180, height: 200 })).toThrow(
+      /The widths take/,
+    );
     expect(() => solved('log-table', { columns: 'Time = soon' }, A4)).toThrow(/columns/);
   });
 
   test('tickets count on from page to page', () => {
-    const numbers = (index: number) => textOf(solved('tickets', { first: '1', digits: '3' }, { width: 190, height: 277 }, { turn: { index, isLeft: false } }).marks).filter((t) => t.startsWith('No. '));
+    const numbers = (index: number) =>
+      textOf(
+        solved('tickets', { first: '1', digits: '3' }, { width: 190, height: 277 }, { turn: { index, isLeft: false } })
+          .marks,
+      ).filter((t) => t.startsWith('No. '));
     expect(numbers(0).slice(0, 2)).toEqual(['No. 001', 'No. 001']);
     expect(numbers(2).at(-1)).toBe('No. 030');
   });
@@ -334,7 +418,9 @@ describe('lists and forms', () => {
     const card = (index: number) => textOf(solved('bingo', {}, A4, { turn: { index, isLeft: false } }).marks).join();
     expect(card(0)).toBe(card(0));
     expect(new Set(Array.from({ length: 30 }, (_, i) => card(i))).size).toBe(30);
-    const columns = solved('bingo', {}, A4).marks.flatMap((m) => (m.kind === 'words' && /^\d+$/.test(m.text) ? [Number(m.text)] : []));
+    const columns = solved('bingo', {}, A4).marks.flatMap((m) =>
+      m.kind === 'words' && /^\d+$/.test(m.text) ? [Number(m.text)] : [],
+    );
     expect(columns).toHaveLength(24);
     expect(new Set(columns).size).toBe(24);
   });
@@ -347,7 +433,7 @@ describe('lists and forms', () => {
       }),
     );
   });
-}); // prettier-ignore
+});
 
 describe('line styles', () => {
   test('are written as they are read', () => {
@@ -379,26 +465,39 @@ describe('letters in strokes', () => {
       for (const stroke of letter.strokes) {
         expect(stroke[0]?.[0]).toBe('M');
         const { x, y, width, height } = pathBounds(stroke);
-        expect([character, x > -0.02, x + width < letter.width + 0.02, y > -1.02, y + height < 2.02]).toEqual([character, true, true, true, true]);
+        expect([character, x > -0.02, x + width < letter.width + 0.02, y > -1.02, y + height < 2.02]).toEqual([
+          character,
+          true,
+          true,
+          true,
+          true,
+        ]);
       }
       const whole = letter.strokes.map(pathBounds);
       const top = Math.max(...whole.map((b) => b.y + b.height));
       const foot = Math.min(...whole.map((b) => b.y));
       // Small letters reach the x-height or the ascender, and stand on the baseline or reach the descender.
       if (/[A-Z0-9bdfhkl]/.test(character)) expect([character, Math.abs(top - 2) < 0.02]).toEqual([character, true]);
-      if (/[acegmnopqrsuvwxyz]/.test(character)) expect([character, Math.abs(top - 1) < 0.02]).toEqual([character, true]);
+      if (/[acegmnopqrsuvwxyz]/.test(character))
+        expect([character, Math.abs(top - 1) < 0.02]).toEqual([character, true]);
       expect([character, Math.abs(foot - (/[gjpqy]/.test(character) ? -1 : 0)) < 0.02]).toEqual([character, true]);
     }
   });
 
   test('words are traced as often as they fit, with fewer dots at each copy', () => {
-    const { marks } = solved('handwriting', { words: 'l', copies: 'fill', fade: 'along', form: 'dotted', spacing: '5 mm' }, { width: 60, height: 40 });
+    const { marks } = solved(
+      'handwriting',
+      { words: 'l', copies: 'fill', fade: 'along', form: 'dotted', spacing: '5 mm' },
+      { width: 60, height: 40 },
+    );
     const strokes = marks.flatMap((m) => (m.kind === 'shape' && m.stroke ? [m.stroke] : []));
     expect(strokes.length).toBeGreaterThan(3);
     expect(strokes[0]?.dash).toBe('solid');
     const gaps = strokes.slice(1).map((s) => s.sparse ?? 0);
     expect(gaps).toEqual([...gaps].sort((a, b) => a - b));
     expect(() => solved('handwriting', { words: 'naïve' }, A4)).toThrow(/no strokes for/);
-    expect(() => solved('handwriting', { words: 'Mercury', spacing: '40 mm' }, { width: 80, height: 200 })).toThrow(/long, the row/);
+    expect(() => solved('handwriting', { words: 'Mercury', spacing: '40 mm' }, { width: 80, height: 200 })).toThrow(
+      /long, the row/,
+    );
   });
-}); // prettier-ignore
+});

@@ -99,8 +99,10 @@ export interface Printable {
   /** @throws Impossible when the decisions cannot be in this box, naming the one to change */
   readonly solve: (decisions: Readonly<Record<string, unknown>>, box: Box, context: PrintableContext) => Solved;
   /** Holidays that its decisions ask for. */
-  readonly regions: (decisions: Readonly<Record<string, unknown>>) => readonly { readonly region: string; readonly years: readonly number[] }[];
-} // prettier-ignore
+  readonly regions: (
+    decisions: Readonly<Record<string, unknown>>,
+  ) => readonly { readonly region: string; readonly years: readonly number[] }[];
+}
 
 interface Definition<P> {
   readonly kind: string;

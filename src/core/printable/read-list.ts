@@ -18,7 +18,10 @@ export function readList(text: string): Read {
     const rows = /^(?:\d+|rest)$/i.test(said) ? said : '';
     const heading = rows === '' ? line : line.slice(0, colon);
     if (Number(rows) > 500) return { ok: false, message: `“${line}” asks for more rows than a page has: 500 at most.` };
-    sections.push({ heading: heading.trim(), rows: rows === '' || rows.toLowerCase() === 'rest' ? undefined : Number(rows) });
+    sections.push({
+      heading: heading.trim(),
+      rows: rows === '' || rows.toLowerCase() === 'rest' ? undefined : Number(rows),
+    });
   }
   return { ok: true, sections };
-} // prettier-ignore
+}

@@ -22,14 +22,27 @@ import { year } from './year';
 
 /** Every kind of printable, in the order of the gallery. */
 export const PRINTABLES: readonly Printable[] = [
-  lines, notes,
-  squares, isometric, hexagons, logarithmic, polar,
-  list, fields,
-  dayPlanner, weekPlanner,
-  month, strip, year,
-  handwriting, counting,
-  logTable, tearOff, bingo, tickets,
-]; // prettier-ignore
+  lines,
+  notes,
+  squares,
+  isometric,
+  hexagons,
+  logarithmic,
+  polar,
+  list,
+  fields,
+  dayPlanner,
+  weekPlanner,
+  month,
+  strip,
+  year,
+  handwriting,
+  counting,
+  logTable,
+  tearOff,
+  bingo,
+  tickets,
+];
 
 const BY_KIND = new Map(PRINTABLES.map((p) => [p.kind, p]));
 
@@ -45,6 +58,8 @@ export interface GalleryEntry extends Preset {
   readonly of: Printable;
 }
 
-export const GALLERY: readonly GalleryEntry[] = PRINTABLES.flatMap((of) => of.presets.map((preset) => ({ ...preset, of }))); // prettier-ignore
+export const GALLERY: readonly GalleryEntry[] = PRINTABLES.flatMap((of) =>
+  of.presets.map((preset) => ({ ...preset, of })),
+);
 
 export const galleryEntry = (id: string): GalleryEntry | undefined => GALLERY.find((e) => e.id === id);

@@ -3,9 +3,16 @@ import { Impossible, choice, solvedCount } from '../parameter';
 import type { Finding, PrintableContext } from './printable';
 
 /** How many there are, and what gives way to the height. */
-export const fitParameter = choice('Fit', 'keep', 'Keep the spacing and leave the rest over, fill the height exactly, or give the count.', {
-  keep: 'keep the spacing', fill: 'fill the height', count: 'give the count',
-}); // prettier-ignore
+export const fitParameter = choice(
+  'Fit',
+  'keep',
+  'Keep the spacing and leave the rest over, fill the height exactly, or give the count.',
+  {
+    keep: 'keep the spacing',
+    fill: 'fill the height',
+    count: 'give the count',
+  },
+);
 
 export const countParameter = solvedCount('Count', 'How many; the spacing is solved.', 1, 2000, {
   when: (v) => v['fit'] === 'count',
@@ -57,12 +64,21 @@ export function rhythm(beat: Beat, { write }: Pick<PrintableContext, 'write'>): 
   const room = height - head - foot;
   const pitch = set + gap;
   if (pitch <= 0) throw new Impossible(decisions.spacing, 'There is nothing to count: give a spacing above 0.');
-  if (room < set - TINY) throw new Impossible(decisions.head, `Head and foot leave ${write(Math.max(0, room))}; one ${what} takes ${write(set)}.`);
+  if (room < set - TINY)
+    throw new Impossible(
+      decisions.head,
+      `Head and foot leave ${write(Math.max(0, room))}; one ${what} takes ${write(set)}.`,
+    );
   const fitting = Math.floor((room + gap + TINY) / pitch);
   const count = fit === 'count' ? (beat.count ?? fitting) : fitting;
-  if (count < 1) throw new Impossible(decisions.spacing, `No ${what} fits: there is room for ${write(room)}, one takes ${write(pitch)}.`);
+  if (count < 1)
+    throw new Impossible(
+      decisions.spacing,
+      `No ${what} fits: there is room for ${write(room)}, one takes ${write(pitch)}.`,
+    );
   const solved = fit === 'keep' ? { set, gap } : filled({ ...beat, foot, room, count, isOpen });
-  if (solved.gap < -TINY || solved.set < -TINY) throw new Impossible(decisions.count, `${count} of ${write(set)} are higher than the ${write(room)} there are.`);
+  if (solved.gap < -TINY || solved.set < -TINY)
+    throw new Impossible(decisions.count, `${count} of ${write(set)} are higher than the ${write(room)} there are.`);
   const used = count * solved.set + (count - 1) * solved.gap;
   const rest = Math.max(0, height - head - used - (isOpen ? solved.gap : foot));
   const starts = Array.from({ length: count }, (_, i) => head + i * (solved.set + solved.gap));
@@ -97,10 +113,17 @@ export function rhythm(beat: Beat, { write }: Pick<PrintableContext, 'write'>): 
       ],
       rule: fit === 'keep' ? 'As given' : 'Solved so that nothing is left over',
     },
-    { id: 'rest', name: 'Left over', value: rest, unit: 'mm', working: [offer(beat, { count: fitting, room, isOpen }, write)], rule: 'What the last one leaves above the foot' },
+    {
+      id: 'rest',
+      name: 'Left over',
+      value: rest,
+      unit: 'mm',
+      working: [offer(beat, { count: fitting, room, isOpen }, write)],
+      rule: 'What the last one leaves above the foot',
+    },
   ];
   return { count, ...solved, starts, rest, findings };
-} // prettier-ignore
+}
 
 interface Filled extends Pick<Beat, 'set' | 'gap' | 'gives' | 'height' | 'head'> {
   readonly foot: Mm;
@@ -110,7 +133,10 @@ interface Filled extends Pick<Beat, 'set' | 'gap' | 'gives' | 'height' | 'head'>
 }
 
 /** The set or the gap at which so many fill the height; with an open foot a gap stands below the last too. */
-function filled({ set, gap, gives, height, head, room, count, isOpen }: Filled): { readonly set: Mm; readonly gap: Mm } {
+function filled({ set, gap, gives, height, head, room, count, isOpen }: Filled): {
+  readonly set: Mm;
+  readonly gap: Mm;
+} {
   if (gives === 'gap') {
     const gaps = isOpen ? count : count - 1;
     const free = (isOpen ? height - head : room) - count * set;
@@ -118,13 +144,19 @@ function filled({ set, gap, gives, height, head, room, count, isOpen }: Filled):
   }
   const gaps = (isOpen ? count : count - 1) * gap;
   return { set: ((isOpen ? height - head : room) - gaps) / count, gap };
-} // prettier-ignore
+}
 
 /** What filling the height would come to, said where the spacing is kept. */
-function offer(beat: Beat, { count, room, isOpen }: Pick<Filled, 'count' | 'room' | 'isOpen'>, write: (mm: Mm) => string): string {
+function offer(
+  beat: Beat,
+  { count, room, isOpen }: Pick<Filled, 'count' | 'room' | 'isOpen'>,
+  write: (mm: Mm) => string,
+): string {
   const full = filled({ ...beat, foot: beat.foot ?? beat.gap, room, count, isOpen });
   const value = beat.gives === 'set' ? full.set : full.gap;
-  return beat.fit === 'keep' ? `to fill the height exactly: ${write(value)} instead of ${write(beat.gives === 'set' ? beat.set : beat.gap)}` : 'nothing: it was solved';
-} // prettier-ignore
+  return beat.fit === 'keep'
+    ? `to fill the height exactly: ${write(value)} instead of ${write(beat.gives === 'set' ? beat.set : beat.gap)}`
+    : 'nothing: it was solved';
+}
 
 export const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);

@@ -12,15 +12,27 @@ export const strip = definePrintable({
   group: 'calendars',
   presets: [
     { id: 'month-strip', title: 'Month as a column', about: 'One line a day, with room to write.', decisions: {} },
-    { id: 'slim-strip', title: 'Month as a row', about: 'A month along an edge.', decisions: { run: 'across', head: '6 mm' } },
+    {
+      id: 'slim-strip',
+      title: 'Month as a row',
+      about: 'A month along an edge.',
+      decisions: { run: 'across', head: '6 mm' },
+    },
   ],
   parameters: {
     year: CALENDAR.year,
     month: count('First month', '1', '1 is January; on a base layout each page shows the next.', 1, 12),
     run: choice('Run', 'down', 'How the days follow each other.', { down: 'down', across: 'across' }),
-    room: choice('Divided', 'the month', 'Into the days there are, or into 31 parts on every page.', { 'the month': 'into its days', '31': 'into 31 parts' }),
+    room: choice('Divided', 'the month', 'Into the days there are, or into 31 parts on every page.', {
+      'the month': 'into its days',
+      '31': 'into 31 parts',
+    }),
     head: length('Head', ['12 mm', '1/2 in'], 'For the name of the month.', { most: 200 }),
-    names: choice('Weekdays', 'short', 'How their names are written.', { short: 'short', narrow: 'one letter', none: 'not at all' }),
+    names: choice('Weekdays', 'short', 'How their names are written.', {
+      short: 'short',
+      narrow: 'one letter',
+      none: 'not at all',
+    }),
     holidays: OCCASIONS.holidays,
     events: OCCASIONS.events,
     style: lineStyles('Lines', 'solid 0.35pt pale', 'Dash, weight, colour.'),
@@ -29,7 +41,10 @@ export const strip = definePrintable({
   solve: (d, box, context) => {
     const at = monthOn(d.year, d.month, context.turn.index);
     const n = daysIn(at.year, at.month);
-    const cells = parts((d.run === 'down' ? box.height : box.width) - (d.run === 'down' ? d.head : 0), d.room === '31' ? 31 : n);
+    const cells = parts(
+      (d.run === 'down' ? box.height : box.width) - (d.run === 'down' ? d.head : 0),
+      d.room === '31' ? 31 : n,
+    );
     const lines = d.run === 'down' ? shifted(cells, d.head) : cells;
     const almanac = almanacOf({ ...d, moon: 'none', zone: 0 }, [at.year], context);
     const face = context.lettering('title', false);
@@ -46,7 +61,7 @@ export const strip = definePrintable({
     const marks = days.flatMap((day, i): Mark[] => {
       const line = lines[i] ?? { start: 0, size: 0 };
       const isRed = weekdayOf(day) === 7 || almanac.holiday(day) !== undefined;
-      const role = isRed ? 'accent' as const : 'ink' as const;
+      const role = isRed ? ('accent' as const) : ('ink' as const);
       const number = String(civilOf(day).day);
       const name = names?.[weekdayOf(day) - 1];
       const said = [almanac.holiday(day), ...almanac.events(day)].filter((s) => s !== undefined).join(' · ');
@@ -54,7 +69,16 @@ export const strip = definePrintable({
         const middle = line.start + line.size / 2;
         return [
           words(number, { x: middle, y: d.head + size * 1.1 }, size, { align: 'centre', role }),
-          ...(name ? [words(name, { x: middle, y: d.head + size * 2.1 }, sizeFor([name], line.size * 0.95, size * 0.7, letters), { align: 'centre', role: 'pale' })] : []),
+          ...(name
+            ? [
+                words(
+                  name,
+                  { x: middle, y: d.head + size * 2.1 },
+                  sizeFor([name], line.size * 0.95, size * 0.7, letters),
+                  { align: 'centre', role: 'pale' },
+                ),
+              ]
+            : []),
           upright(line.start + line.size, d.head, box.height, style),
         ];
       }
@@ -63,16 +87,47 @@ export const strip = definePrintable({
       return [
         words(number, { x: figure, y }, size, { align: 'right', role }),
         ...(name ? [words(name, { x: figure * 1.35, y }, size * 0.8, { role: isRed ? 'accent' : 'pale' })] : []),
-        ...(said ? [words(clipped(said, box.width - after, size * 0.8, letters, cut), { x: after, y }, size * 0.8, { role })] : []),
-        level(line.start + line.size, 0, box.width, weekdayOf(day) === 7 ? { ...style, weightPt: style.weightPt * 2 } : style),
+        ...(said
+          ? [words(clipped(said, box.width - after, size * 0.8, letters, cut), { x: after, y }, size * 0.8, { role })]
+          : []),
+        level(
+          line.start + line.size,
+          0,
+          box.width,
+          weekdayOf(day) === 7 ? { ...style, weightPt: style.weightPt * 2 } : style,
+        ),
       ];
     });
     return {
       ...leftOut(cut),
-      marks: [...(d.head > 0 ? [words(titles[at.month - 1] ?? '', { x: 0, y: middleBaseline(0, d.head, head, face) }, head, { face: 'title' })] : []), ...marks],
-      findings: [{ id: 'day', name: 'A day', value: cell, unit: 'mm', working: [`(${context.write(d.run === 'down' ? box.height : box.width)}${d.run === 'down' ? ` − ${context.write(d.head)} head` : ''}) ÷ ${cells.length} = ${context.write(cell)}`], rule: 'Equal parts', stops: { axis: d.run === 'down' ? 'y' : 'x', stops: [0, ...lines.map((l) => l.start + l.size)] } }],
+      marks: [
+        ...(d.head > 0
+          ? [
+              words(titles[at.month - 1] ?? '', { x: 0, y: middleBaseline(0, d.head, head, face) }, head, {
+                face: 'title',
+              }),
+            ]
+          : []),
+        ...marks,
+      ],
+      findings: [
+        {
+          id: 'day',
+          name: 'A day',
+          value: cell,
+          unit: 'mm',
+          working: [
+            `(${context.write(d.run === 'down' ? box.height : box.width)}${d.run === 'down' ? ` − ${context.write(d.head)} head` : ''}) ÷ ${cells.length} = ${context.write(cell)}`,
+          ],
+          rule: 'Equal parts',
+          stops: { axis: d.run === 'down' ? 'y' : 'x', stops: [0, ...lines.map((l) => l.start + l.size)] },
+        },
+      ],
       days,
-      tracks: d.run === 'down' ? { columns: [{ start: 0, size: box.width }], rows: lines } : { columns: lines, rows: [{ start: d.head, size: box.height - d.head }] },
+      tracks:
+        d.run === 'down'
+          ? { columns: [{ start: 0, size: box.width }], rows: lines }
+          : { columns: lines, rows: [{ start: d.head, size: box.height - d.head }] },
     };
   },
-}); // prettier-ignore
+});

@@ -38,7 +38,7 @@ const mapped = (path: Path, at: Point, left: Mm, hand: Hand): Path => {
     if (s[0] === 'C') return ['C', ...to(s[1], s[2]), ...to(s[3], s[4]), ...to(s[5], s[6])];
     return [s[0], ...to(s[1], s[2])];
   });
-}; // prettier-ignore
+};
 
 /** Words written in strokes from a point on the baseline; with `order`, numbers and arrows show how. */
 export function strokedWords(text: string, at: Point, hand: Hand, style: LineStyle, order: boolean): readonly Mark[] {
@@ -63,19 +63,38 @@ function guideOf(path: Path, number: number, { x }: Hand): readonly Mark[] {
   const size = x * 0.3;
   const arrow = alongside(points, x * 0.55, x * 0.13);
   const start = arrow[0] ?? first;
-  const out: Mark[] = [words(String(number), { x: start.x + (start.x - first.x) * 0.6, y: start.y + (start.y - first.y) * 0.6 + size * 0.1 }, size, { align: 'centre', role: 'accent', bold: true })];
+  const out: Mark[] = [
+    words(
+      String(number),
+      { x: start.x + (start.x - first.x) * 0.6, y: start.y + (start.y - first.y) * 0.6 + size * 0.1 },
+      size,
+      { align: 'centre', role: 'accent', bold: true },
+    ),
+  ];
   const [before, end] = [arrow.at(-2), arrow.at(-1)];
   if (!before || !end) return out;
   const style = solid(Math.max(0.3, x * 0.09), 'accent');
   const angle = Math.atan2(end.y - before.y, end.x - before.x);
-  const barb = (turn: number): Point => ({ x: end.x - Math.cos(angle + turn) * x * 0.13, y: end.y - Math.sin(angle + turn) * x * 0.13 });
+  const barb = (turn: number): Point => ({
+    x: end.x - Math.cos(angle + turn) * x * 0.13,
+    y: end.y - Math.sin(angle + turn) * x * 0.13,
+  });
   const [a, b] = [barb(0.5), barb(-0.5)];
   return [
     ...out,
     { kind: 'shape', path: arrow.map((p, i): Segment => [i === 0 ? 'M' : 'L', p.x, p.y]), fill: null, stroke: style },
-    { kind: 'shape', path: [['M', a.x, a.y], ['L', end.x, end.y], ['L', b.x, b.y]], fill: null, stroke: style },
+    {
+      kind: 'shape',
+      path: [
+        ['M', a.x, a.y],
+        ['L', end.x, end.y],
+        ['L', b.x, b.y],
+      ],
+      fill: null,
+      stroke: style,
+    },
   ];
-} // prettier-ignore
+}
 
 /** The first part of a run, moved sideways: to the left of who walks along it. */
 function alongside(points: readonly Point[], length: Mm, away: Mm): readonly Point[] {

@@ -29,19 +29,39 @@ export const paperWeight = defineQuestion({
   about: 'Pounds by basis size and grams to the square metre.',
   parameters: {
     pounds: number('Basis weight, lb', '80', 'Of 500 sheets of the basis size.', 1, 1000),
-    basis: choice('Basis size', 'text', 'What the pounds are counted in.', { text: BASIS.text.label, cover: BASIS.cover.label, bond: BASIS.bond.label, index: BASIS.index.label, tag: BASIS.tag.label }),
+    basis: choice('Basis size', 'text', 'What the pounds are counted in.', {
+      text: BASIS.text.label,
+      cover: BASIS.cover.label,
+      bond: BASIS.bond.label,
+      index: BASIS.index.label,
+      tag: BASIS.tag.label,
+    }),
   },
   job: { kind: 'flyer' },
   answer: ({ pounds, basis }) => {
     const { width, height } = BASIS[basis];
     const grams = grammageOf(pounds, basis);
     return [
-      answerFigure('grammage', 'Grammage', Math.round(grams * 10) / 10, 'g/m²', [
-        `${pounds} lb × 453.59237 g ÷ (500 × ${width} × ${height} in × 0.00064516 m²) = ${two(grams)} g/m²`,
-      ], 'A ream of 500 sheets of the basis size weighs the basis weight'),
-      ...(Object.keys(BASIS) as Basis[]).filter((b) => b !== basis).map((b) =>
-        answerFigure(`as-${b}`, `As ${b}`, Math.round(poundsOf(grams, b) * 10) / 10, 'lb', [`${two(grams)} g/m² is ${two(poundsOf(grams, b))} lb ${BASIS[b].label}`], 'The same paper by another basis size'),
+      answerFigure(
+        'grammage',
+        'Grammage',
+        Math.round(grams * 10) / 10,
+        'g/m²',
+        [`${pounds} lb × 453.59237 g ÷ (500 × ${width} × ${height} in × 0.00064516 m²) = ${two(grams)} g/m²`],
+        'A ream of 500 sheets of the basis size weighs the basis weight',
       ),
+      ...(Object.keys(BASIS) as Basis[])
+        .filter((b) => b !== basis)
+        .map((b) =>
+          answerFigure(
+            `as-${b}`,
+            `As ${b}`,
+            Math.round(poundsOf(grams, b) * 10) / 10,
+            'lb',
+            [`${two(grams)} g/m² is ${two(poundsOf(grams, b))} lb ${BASIS[b].label}`],
+            'The same paper by another basis size',
+          ),
+        ),
     ];
   },
-}); // prettier-ignore
+});

@@ -14,18 +14,32 @@ const unitSum = defineQuestion({
   title: 'A sum of lengths',
   about: 'Any units, any arithmetic, in every unit at once.',
   parameters: {
-    sum: text('Sum', '5ft 6in + 3 1/2 in', 'Lengths with + − × ÷ and brackets; a bare number is in the unit above.', (typed, context) => {
-      const read = parseLength(typed, context);
-      return read.ok ? ok(`${read.value} mm`) : read;
-    }),
+    sum: text(
+      'Sum',
+      '5ft 6in + 3 1/2 in',
+      'Lengths with + − × ÷ and brackets; a bare number is in the unit above.',
+      (typed, context) => {
+        const read = parseLength(typed, context);
+        return read.ok ? ok(`${read.value} mm`) : read;
+      },
+    ),
   },
   job: { kind: 'flyer' },
   answer: ({ sum }) => {
     const mm = Number.parseFloat(sum);
     const units: readonly Unit[] = [...JOB_UNITS, 'ft', 'm'];
-    return units.map((unit) => answerFigure(unit, `In ${unit}`, whole(mm), 'mm', [formatLength(mm, unit)], '1 in = 25.4 mm = 72 pt exactly (ISO 80000-3; PDF user space)'));
+    return units.map((unit) =>
+      answerFigure(
+        unit,
+        `In ${unit}`,
+        whole(mm),
+        'mm',
+        [formatLength(mm, unit)],
+        '1 in = 25.4 mm = 72 pt exactly (ISO 80000-3; PDF user space)',
+      ),
+    );
   },
-}); // prettier-ignore
+});
 
 const pixelCount = defineQuestion({
   id: 'pixels',
@@ -41,11 +55,25 @@ const pixelCount = defineQuestion({
     const [w, h] = [s.width + 2 * bleed, s.height + 2 * bleed];
     const px = [pixels(w, ppi), pixels(h, ppi)];
     return [
-      answerFigure('pixels', 'With bleed', px, 'px', [`round(${write(w)} ÷ 25.4 mm × ${ppi}) = ${px[0]}`, `round(${write(h)} ÷ 25.4 mm × ${ppi}) = ${px[1]}`], 'Pixels = round(mm ÷ 25.4 × ppi)'),
-      answerFigure('trimmed', 'Trimmed', [pixels(s.width, ppi), pixels(s.height, ppi)], 'px', [`${write(s.width)} × ${write(s.height)} at ${ppi} ppi`], 'The same without bleed'),
+      answerFigure(
+        'pixels',
+        'With bleed',
+        px,
+        'px',
+        [`round(${write(w)} ÷ 25.4 mm × ${ppi}) = ${px[0]}`, `round(${write(h)} ÷ 25.4 mm × ${ppi}) = ${px[1]}`],
+        'Pixels = round(mm ÷ 25.4 × ppi)',
+      ),
+      answerFigure(
+        'trimmed',
+        'Trimmed',
+        [pixels(s.width, ppi), pixels(s.height, ppi)],
+        'px',
+        [`${write(s.width)} × ${write(s.height)} at ${ppi} ppi`],
+        'The same without bleed',
+      ),
     ];
   },
-}); // prettier-ignore
+});
 
 const viewing = defineQuestion({
   id: 'viewing-distance',
@@ -56,12 +84,35 @@ const viewing = defineQuestion({
   answer: ({ distance }) => {
     const eye = eyePpi(distance);
     return [
-      answerFigure('eye', 'The eye resolves', Math.round(eye), 'ppi', [`25.4 ÷ (${formatNumber(distance, 0)} mm × tan 1′) = ${formatNumber(eye, 1)} ppi`], 'One arc-minute, 20/20 acuity'),
-      answerFigure('needed', 'Worth having', neededPpi(distance), 'ppi', [`rounded up to 50, from 72 to 300`], 'Common practice'),
-      answerFigure('cap', 'Capitals at least', whole(distance / 250), 'mm', [`${formatNumber(distance, 0)} mm ÷ 250 to ÷ 200 = ${formatNumber(distance / 250, 1)} to ${formatNumber(distance / 200, 1)} mm`], 'Cap height for easy reading (common practice)'),
+      answerFigure(
+        'eye',
+        'The eye resolves',
+        Math.round(eye),
+        'ppi',
+        [`25.4 ÷ (${formatNumber(distance, 0)} mm × tan 1′) = ${formatNumber(eye, 1)} ppi`],
+        'One arc-minute, 20/20 acuity',
+      ),
+      answerFigure(
+        'needed',
+        'Worth having',
+        neededPpi(distance),
+        'ppi',
+        [`rounded up to 50, from 72 to 300`],
+        'Common practice',
+      ),
+      answerFigure(
+        'cap',
+        'Capitals at least',
+        whole(distance / 250),
+        'mm',
+        [
+          `${formatNumber(distance, 0)} mm ÷ 250 to ÷ 200 = ${formatNumber(distance / 250, 1)} to ${formatNumber(distance / 200, 1)} mm`,
+        ],
+        'Cap height for easy reading (common practice)',
+      ),
     ];
   },
-}); // prettier-ignore
+});
 
 const spine = defineQuestion({
   id: 'spine',
@@ -78,11 +129,25 @@ const spine = defineQuestion({
     if (pages % 2 !== 0) throw new Impossible('pages', `A leaf has two pages: take ${pages + 1} or ${pages - 1}.`);
     const mm = (pages / 2) * thickness + more;
     return [
-      answerFigure('spine', 'Spine', whole(mm), 'mm', [`${pages} ÷ 2 × ${write(thickness)} + ${write(more)} = ${write(mm)}`], 'Leaves × thickness + what the binder adds (common practice)'),
-      answerFigure('cover', 'Cover, flat', [whole(2 * s.width + mm), s.height], 'mm', [`${write(s.width)} + ${write(mm)} + ${write(s.width)} = ${write(2 * s.width + mm)}`], 'Back + spine + front'),
+      answerFigure(
+        'spine',
+        'Spine',
+        whole(mm),
+        'mm',
+        [`${pages} ÷ 2 × ${write(thickness)} + ${write(more)} = ${write(mm)}`],
+        'Leaves × thickness + what the binder adds (common practice)',
+      ),
+      answerFigure(
+        'cover',
+        'Cover, flat',
+        [whole(2 * s.width + mm), s.height],
+        'mm',
+        [`${write(s.width)} + ${write(mm)} + ${write(s.width)} = ${write(2 * s.width + mm)}`],
+        'Back + spine + front',
+      ),
     ];
   },
-}); // prettier-ignore
+});
 
 const FOLD_CHOICES = Object.fromEntries(SCHEME_NAMES.map((n) => [n, SCHEMES[n].title])) as Record<SchemeName, string>;
 
@@ -93,7 +158,9 @@ const panels = defineQuestion({
   parameters: {
     size: size('Flat size', ['A4 landscape', 'letter landscape'], 'Opened out.'),
     fold: choice('Fold', 'letter', 'How it is folded.', FOLD_CHOICES),
-    panels: count('Panels', '4', 'Of an accordion or a roll.', 3, 12, { when: (v) => v['fold'] === 'accordion' || v['fold'] === 'roll' }),
+    panels: count('Panels', '4', 'Of an accordion or a roll.', 3, 12, {
+      when: (v) => v['fold'] === 'accordion' || v['fold'] === 'roll',
+    }),
     allowance: allowance('Allowance', 'even, shift:1mm or thickness:0.12mm; left out, 1 mm of shift.'),
   },
   job: { kind: 'brochure' },
@@ -101,13 +168,28 @@ const panels = defineQuestion({
     const scheme: Scheme = SCHEMES[fold];
     const { least, most } = scheme.panels;
     const many = least === most ? least : n;
-    if (many < least || many > most) throw new Impossible('panels', `A ${scheme.title} has from ${least} to ${most} panels.`);
-    const found = scheme.widths(s.width, many, { allowance: given ?? { school: 'shift', mm: 1 }, caliper: 0.12, tolerance: 1, floor: 0 }, write);
+    if (many < least || many > most)
+      throw new Impossible('panels', `A ${scheme.title} has from ${least} to ${most} panels.`);
+    const found = scheme.widths(
+      s.width,
+      many,
+      { allowance: given ?? { school: 'shift', mm: 1 }, caliper: 0.12, tolerance: 1, floor: 0 },
+      write,
+    );
     const names = scheme.outside(many);
     const widths = [...found.widths].reverse();
-    return [answerFigure('panels', 'Panels, outside', widths.map(whole), 'mm', [...found.working, names.map((name, i) => `${name} ${write(widths[i] ?? 0)}`).join(' | ')], found.rule)];
+    return [
+      answerFigure(
+        'panels',
+        'Panels, outside',
+        widths.map(whole),
+        'mm',
+        [...found.working, names.map((name, i) => `${name} ${write(widths[i] ?? 0)}`).join(' | ')],
+        found.rule,
+      ),
+    ];
   },
-}); // prettier-ignore
+});
 
 const envelope = defineQuestion({
   id: 'envelope-fit',
@@ -119,14 +201,26 @@ const envelope = defineQuestion({
   },
   job: { kind: 'invitation' },
   answer: ({ size: s, thick }, { write }) => {
-    const fits = ENVELOPES.map((e) => fitEnvelope(s, thick, e)).filter((f) => f.fits).sort((a, b) => a.envelope.width * a.envelope.height - b.envelope.width * b.envelope.height).slice(0, 4);
+    const fits = ENVELOPES.map((e) => fitEnvelope(s, thick, e))
+      .filter((f) => f.fits)
+      .sort((a, b) => a.envelope.width * a.envelope.height - b.envelope.width * b.envelope.height)
+      .slice(0, 4);
     if (fits.length === 0) throw new Impossible('size', 'No envelope on the list takes this: one has to be made.');
-    return fits.map((f, i) => answerFigure(`fit-${i}`, f.envelope.name, [whole(f.envelope.width), whole(f.envelope.height)], 'mm', [
-      `left over: ${write(f.clearance.width)} across, ${write(f.clearance.height)} down${f.turned ? ', turned a quarter' : ''}`,
-      `needed each way: 1/8 in + ${write(thick)} = ${write(f.needed)}`,
-    ], i === 0 ? 'The smallest that takes it (common practice)' : 'Takes it too'));
+    return fits.map((f, i) =>
+      answerFigure(
+        `fit-${i}`,
+        f.envelope.name,
+        [whole(f.envelope.width), whole(f.envelope.height)],
+        'mm',
+        [
+          `left over: ${write(f.clearance.width)} across, ${write(f.clearance.height)} down${f.turned ? ', turned a quarter' : ''}`,
+          `needed each way: 1/8 in + ${write(thick)} = ${write(f.needed)}`,
+        ],
+        i === 0 ? 'The smallest that takes it (common practice)' : 'Takes it too',
+      ),
+    );
   },
-}); // prettier-ignore
+});
 
 const sheets = defineQuestion({
   id: 'sheets',
@@ -143,18 +237,51 @@ const sheets = defineQuestion({
   },
   job: { kind: 'flyer' },
   answer: ({ size: s, bleed, sheet, quantity, fixed, running, grammage }, { write }) => {
-    const fit = fitOnSheet({ trim: s, withBleed: { width: s.width + 2 * bleed, height: s.height + 2 * bleed }, marks: Math.max(3, bleed) + 5, unprintable: 5, sheet: { name: 'the sheet', ...sheet } });
-    if (fit.up === 0) throw new Impossible('sheet', `The piece does not lie on this sheet: ${fit.why ?? 'it is too large'}.`);
+    const fit = fitOnSheet({
+      trim: s,
+      withBleed: { width: s.width + 2 * bleed, height: s.height + 2 * bleed },
+      marks: Math.max(3, bleed) + 5,
+      unprintable: 5,
+      sheet: { name: 'the sheet', ...sheet },
+    });
+    if (fit.up === 0)
+      throw new Impossible('sheet', `The piece does not lie on this sheet: ${fit.why ?? 'it is too large'}.`);
     const good = Math.ceil(quantity / fit.up);
     const need = good + fixed + Math.ceil((good * running) / 100);
     const kg = (need * sheet.width * sheet.height * grammage) / 1e9;
     return [
-      answerFigure('up', 'Up', fit.up, 'count', [`${fit.across} across × ${fit.down} down${fit.turned ? ', the sheet turned' : ''}`, `one, centred: ${write(fit.left)} from the left, ${write(fit.top)} from the top`], 'Plain rows and columns'),
-      answerFigure('need', 'Sheets needed', need, 'count', [`⌈${quantity} ÷ ${fit.up}⌉ = ${good}`, `+ ${fixed} to make ready + ⌈${good} × ${running} %⌉ = ${need}`], 'Quantity over up, and overs (common practice)'),
-      answerFigure('weight', 'They weigh', whole(kg), 'kg', [`${need} × ${formatNumber((sheet.width * sheet.height) / 1e6, 4)} m² × ${grammage} g/m² = ${formatNumber(kg, 2)} kg`], 'Area × grammage × count'),
+      answerFigure(
+        'up',
+        'Up',
+        fit.up,
+        'count',
+        [
+          `${fit.across} across × ${fit.down} down${fit.turned ? ', the sheet turned' : ''}`,
+          `one, centred: ${write(fit.left)} from the left, ${write(fit.top)} from the top`,
+        ],
+        'Plain rows and columns',
+      ),
+      answerFigure(
+        'need',
+        'Sheets needed',
+        need,
+        'count',
+        [`⌈${quantity} ÷ ${fit.up}⌉ = ${good}`, `+ ${fixed} to make ready + ⌈${good} × ${running} %⌉ = ${need}`],
+        'Quantity over up, and overs (common practice)',
+      ),
+      answerFigure(
+        'weight',
+        'They weigh',
+        whole(kg),
+        'kg',
+        [
+          `${need} × ${formatNumber((sheet.width * sheet.height) / 1e6, 4)} m² × ${grammage} g/m² = ${formatNumber(kg, 2)} kg`,
+        ],
+        'Area × grammage × count',
+      ),
     ];
   },
-}); // prettier-ignore
+});
 
 const runWeight = defineQuestion({
   id: 'run-weight',
@@ -171,14 +298,47 @@ const runWeight = defineQuestion({
     const one = (s.width * s.height * grammage * leaves) / 1e6;
     const kg = (one * quantity) / 1000;
     return [
-      answerFigure('one', 'One copy, grams', whole(one), 'count', [`${formatNumber((s.width * s.height) / 1e6, 5)} m² × ${grammage} g/m² × ${leaves} = ${formatNumber(one, 2)} g`], 'Area × grammage'),
-      answerFigure('run', 'The run', whole(kg), 'kg', [`${formatNumber(one, 2)} g × ${quantity} = ${formatNumber(kg, 1)} kg`], 'Area × grammage × count'),
-      answerFigure('pile', 'As one pile', whole((thicknessByWeight('coated', grammage) * leaves * quantity) / 1000), 'count', [`about ${formatNumber((thicknessByWeight('coated', grammage) * leaves * quantity) / 1000, 2)} m high, coated paper`], 'Caliper from weight × bulk (common practice)'),
+      answerFigure(
+        'one',
+        'One copy, grams',
+        whole(one),
+        'count',
+        [
+          `${formatNumber((s.width * s.height) / 1e6, 5)} m² × ${grammage} g/m² × ${leaves} = ${formatNumber(one, 2)} g`,
+        ],
+        'Area × grammage',
+      ),
+      answerFigure(
+        'run',
+        'The run',
+        whole(kg),
+        'kg',
+        [`${formatNumber(one, 2)} g × ${quantity} = ${formatNumber(kg, 1)} kg`],
+        'Area × grammage × count',
+      ),
+      answerFigure(
+        'pile',
+        'As one pile',
+        whole((thicknessByWeight('coated', grammage) * leaves * quantity) / 1000),
+        'count',
+        [
+          `about ${formatNumber((thicknessByWeight('coated', grammage) * leaves * quantity) / 1000, 2)} m high, coated paper`,
+        ],
+        'Caliper from weight × bulk (common practice)',
+      ),
     ];
   },
-}); // prettier-ignore
+});
 
 /** The questions of the day, in the order in which a job brings them up. */
 export const QUESTIONS: readonly Question[] = [
-  unitSum, pixelCount, viewing, panels, spine, envelope, sheets, runWeight, paperWeight,
-]; // prettier-ignore
+  unitSum,
+  pixelCount,
+  viewing,
+  panels,
+  spine,
+  envelope,
+  sheets,
+  runWeight,
+  paperWeight,
+];

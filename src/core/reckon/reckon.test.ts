@@ -13,21 +13,26 @@ const value = (id: string, figure: string, typed: Record<string, string> = {}) =
 };
 
 describe('every question', () => {
-  test.each(QUESTIONS.map((q) => [q.id]))('%s answers from its usual values, in both habits, with a working and a rule', (id) => {
-    for (const unit of ['mm', 'in'] as const) {
-      const answer = ask(id, {}, unit);
-      expect(answer.ok).toBe(true);
-      for (const f of answer.ok ? answer.figures : []) {
-        expect(f.working.length).toBeGreaterThan(0);
-        expect(f.rule).not.toBe('');
+  test.each(QUESTIONS.map((q) => [q.id]))(
+    '%s answers from its usual values, in both habits, with a working and a rule',
+    (id) => {
+      for (const unit of ['mm', 'in'] as const) {
+        const answer = ask(id, {}, unit);
+        expect(answer.ok).toBe(true);
+        for (const f of answer.ok ? answer.figures : []) {
+          expect(f.working.length).toBeGreaterThan(0);
+          expect(f.rule).not.toBe('');
+        }
       }
-    }
-  }); // prettier-ignore
+    },
+  );
 
   test.each(QUESTIONS.map((q) => [q.id, q]))('%s leads to a job with what was typed', (_id, question) => {
     const format = formatOf(question.job.kind);
     if (!format) throw new Error('no format');
-    const typed = Object.fromEntries(Object.entries(question.parameters).flatMap(([n, p]) => (p.default ? [[n, p.default.metric]] : []))); // prettier-ignore
+    const typed = Object.fromEntries(
+      Object.entries(question.parameters).flatMap(([n, p]) => (p.default ? [[n, p.default.metric]] : [])),
+    );
     const set = jobSettings(question, typed, Object.keys(parametersOf(format)));
     expect(startJob(format, set, { id: 'x', name: 'x', unit: 'mm' }).ok).toBe(true);
   });
@@ -47,13 +52,17 @@ test('the spine of 100 pages of 0.13 mm is 6.5 mm; an odd page count is refused 
 });
 
 test('a US letter folds into 91.133, 94.133, 94.133, read from the outside [cp]', () => {
-  expect(value('fold-panels', 'panels', { size: 'letter landscape', allowance: 'shift:1mm' })).toEqual([91.133, 94.133, 94.133]);
-}); // prettier-ignore
+  expect(value('fold-panels', 'panels', { size: 'letter landscape', allowance: 'shift:1mm' })).toEqual([
+    91.133, 94.133, 94.133,
+  ]);
+});
 
 test('sheets needed = ⌈quantity ÷ up⌉ + overs', () => {
   expect(value('sheets', 'up', { size: 'A6', bleed: '3mm', sheet: 'SRA3' })).toBe(6);
-  expect(value('sheets', 'need', { size: 'A6', sheet: 'SRA3', quantity: '2001', fixed: '50', running: '3' })).toBe(334 + 50 + 11);
-}); // prettier-ignore
+  expect(value('sheets', 'need', { size: 'A6', sheet: 'SRA3', quantity: '2001', fixed: '50', running: '3' })).toBe(
+    334 + 50 + 11,
+  );
+});
 
 test('one A4 sheet of 80 g/m² weighs about 5 g: A0 is a square metre (ISO 216)', () => {
   expect(value('run-weight', 'one', { size: 'A4', grammage: '80', leaves: '1' })).toBeCloseTo(4.99, 2);

@@ -30,11 +30,15 @@ export function reckon(question: Question, typed: Readonly<Record<string, string
 }
 
 /** What a question’s fields mean to the format that it leads to: those that both know. */
-export function jobSettings(question: Question, typed: Readonly<Record<string, string>>, known: readonly string[]): Readonly<Record<string, string>> {
+export function jobSettings(
+  question: Question,
+  typed: Readonly<Record<string, string>>,
+  known: readonly string[],
+): Readonly<Record<string, string>> {
   return Object.fromEntries(
     Object.entries(typed).flatMap(([name, text]) => {
       const to = question.job.rename?.[name] ?? name;
       return text.trim() !== '' && known.includes(to) ? [[to, text]] : [];
     }),
   );
-} // prettier-ignore
+}

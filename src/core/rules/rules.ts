@@ -94,9 +94,16 @@ const INK_LIMITS = { coated: 300, uncoated: 280, newsprint: 240 } as const;
 
 /** Smallest type, positive and reversed or in several inks, pt; thinnest line, pt [cp]. */
 export const COMMON = {
-  typePt: 6, reversedTypePt: 7, linePt: 0.25, ppiCeiling: 300, ppiFloor: 72,
-  foldTolerance: 1, trimTolerance: 1, unprintable: 5, processLinePt: 0.25,
-} as const; // prettier-ignore
+  typePt: 6,
+  reversedTypePt: 7,
+  linePt: 0.25,
+  ppiCeiling: 300,
+  ppiFloor: 72,
+  foldTolerance: 1,
+  trimTolerance: 1,
+  unprintable: 5,
+  processLinePt: 0.25,
+} as const;
 
 /** Sheets that most houses run, where the job has no house [cp]. */
 const COMMON_SHEETS: Readonly<Record<'metric' | 'imperial', readonly SheetSize[]>> = {

@@ -38,6 +38,8 @@ function withTail(box: Rect, { radius, at, width, length, lean }: BubbleMeasures
   ];
   const outline = rectPath(box, round);
   // The bottom side is drawn from right to left: the tail comes before the step that ends it.
-  const end = outline.findIndex((s) => s[0] === 'L' && Math.abs(s[2] - bottom) < 1e-9 && Math.abs(s[1] - box.x - round) < 1e-9);
+  const end = outline.findIndex(
+    (s) => s[0] === 'L' && Math.abs(s[2] - bottom) < 1e-9 && Math.abs(s[1] - box.x - round) < 1e-9,
+  );
   return [...outline.slice(0, end), ...tail, ...outline.slice(end)];
-} // prettier-ignore
+}

@@ -12,13 +12,15 @@ export function carriedOut(path: Path, trim: Rect, bleed: Rect): Path {
     bottom: [trim.y + trim.height, bleed.y + bleed.height],
   } as const;
   type Line = keyof typeof lines;
-  const on = (line: Line, p: Point) => Math.abs((line === 'left' || line === 'right' ? p.x : p.y) - lines[line][0]) <= TOUCH;
+  const on = (line: Line, p: Point) =>
+    Math.abs((line === 'left' || line === 'right' ? p.x : p.y) - lines[line][0]) <= TOUCH;
   const names = Object.keys(lines) as Line[];
   /** The point moved out across one line, and across a second one where it lies on that too. */
   const out = (p: Point): Point => {
     let moved = p;
     for (const line of names)
-      if (on(line, p)) moved = line === 'left' || line === 'right' ? { ...moved, x: lines[line][1] } : { ...moved, y: lines[line][1] };
+      if (on(line, p))
+        moved = line === 'left' || line === 'right' ? { ...moved, x: lines[line][1] } : { ...moved, y: lines[line][1] };
     return moved;
   };
   const result: Segment[] = [];
@@ -28,7 +30,10 @@ export function carriedOut(path: Path, trim: Rect, bleed: Rect): Path {
     const shared = names.find((line) => on(line, from) && on(line, to));
     if (!shared || (from.x === to.x && from.y === to.y)) return [];
     const [a, b] = [out(from), out(to)];
-    return [['L', a.x, a.y], ['L', b.x, b.y]];
+    return [
+      ['L', a.x, a.y],
+      ['L', b.x, b.y],
+    ];
   };
   for (const s of path) {
     if (s[0] === 'M') first = at = { x: s[1], y: s[2] };
@@ -45,4 +50,4 @@ export function carriedOut(path: Path, trim: Rect, bleed: Rect): Path {
     result.push(s);
   }
   return result;
-} // prettier-ignore
+}

@@ -7,7 +7,9 @@ const COUNTS: Readonly<Record<string, number>> = { M: 2, L: 2, C: 6, Z: 0 };
  * Reads path data of M, L, C and Z with absolute coordinates.
  * @returns the path, or where and why it cannot be read
  */
-export function readPathData(data: string): { readonly ok: true; readonly path: Path } | { readonly ok: false; readonly problem: string } {
+export function readPathData(
+  data: string,
+): { readonly ok: true; readonly path: Path } | { readonly ok: false; readonly problem: string } {
   const path: Segment[] = [];
   for (const [, letter = '', rest = ''] of data.matchAll(/([MLCZ])([^MLCZ]*)/g)) {
     const numbers = rest.match(/-?(?:\d+(?:\.\d+)?|\.\d+)(?:[eE][+-]?\d+)?/g)?.map(Number) ?? [];
@@ -27,7 +29,7 @@ export function readPathData(data: string): { readonly ok: true; readonly path: 
   }
   if (path.length > 0 && path[0]?.[0] !== 'M') return { ok: false, problem: 'A path begins with M.' };
   return { ok: true, path };
-} // prettier-ignore
+}
 
 /** The path of shares stretched into a box. */
 export const stretched = (path: Path, r: Rect): Path => mapPath(path, [r.width, 0, 0, r.height, r.x, r.y]);

@@ -15,7 +15,10 @@ export function ribbonPath(r: Rect, left: RibbonEnd, right: RibbonEnd, depth: Mm
   const end = (kind: RibbonEnd, edge: Mm, inward: 1 | -1): readonly Point[] => {
     switch (kind) {
       case 'flat':
-        return [{ x: edge, y: top }, { x: edge, y: bottom }]; // prettier-ignore
+        return [
+          { x: edge, y: top },
+          { x: edge, y: bottom },
+        ];
       case 'notched':
         return [
           { x: edge, y: top },

@@ -5,20 +5,26 @@ import { asShares, carriedOut, readPathData, shapePath, stretched, wholeDashes }
 
 const square: Rect = { x: 0, y: 0, width: 100, height: 100 };
 const path = (form: object, r: Rect = square) => shapePath(Form.parse(form), r, {});
-const points = (form: object, r?: Rect) => path(form, r).flatMap((s) => (s[0] === 'L' || s[0] === 'M' ? [[s[1], s[2]]] : [])); // prettier-ignore
+const points = (form: object, r?: Rect) =>
+  path(form, r).flatMap((s) => (s[0] === 'L' || s[0] === 'M' ? [[s[1], s[2]]] : []));
 
 describe('regular forms', () => {
   test.each([3, 4, 5, 6, 8, 12])('a polygon of %i sides has the area n/2 · R² · sin(2π/n)', (sides) => {
-    expect(pathArea(path({ form: 'polygon', sides }))).toBeCloseTo((sides / 2) * 2500 * Math.sin((2 * Math.PI) / sides), 6); // prettier-ignore
+    expect(pathArea(path({ form: 'polygon', sides }))).toBeCloseTo(
+      (sides / 2) * 2500 * Math.sin((2 * Math.PI) / sides),
+      6,
+    );
   });
   test('one corner is up', () => expect(points({ form: 'polygon', sides: 5 })[0]).toEqual([50, 0]));
   test.each([5, 6, 9])('a star of %i points has the area n · R · r · sin(π/n)', (n) => {
-    expect(pathArea(path({ form: 'star', points: n, inner: 40 }))).toBeCloseTo(n * 50 * 20 * Math.sin(Math.PI / n), 6); // prettier-ignore
+    expect(pathArea(path({ form: 'star', points: n, inner: 40 }))).toBeCloseTo(n * 50 * 20 * Math.sin(Math.PI / n), 6);
   });
   test('a slice of a circle has the area r²θ/2, a chord r²(θ − sin θ)/2', () => {
     const theta = (100 * Math.PI) / 180;
     expect(pathArea(path({ form: 'arc', sweep: 100, ends: 'pie' })) / ((2500 * theta) / 2)).toBeCloseTo(1, 3);
-    expect(pathArea(path({ form: 'arc', sweep: 100, ends: 'chord' })) / ((2500 * (theta - Math.sin(theta))) / 2)).toBeCloseTo(1, 2); // prettier-ignore
+    expect(
+      pathArea(path({ form: 'arc', sweep: 100, ends: 'chord' })) / ((2500 * (theta - Math.sin(theta))) / 2),
+    ).toBeCloseTo(1, 2);
   });
   test('an arc begins at its angle clockwise from the top and sweeps clockwise', () => {
     const arc = path({ form: 'arc', from: 0, sweep: 90 });
@@ -43,8 +49,10 @@ describe('arrows', () => {
     expect(pathArea(path(arrow, flat))).toBeCloseTo(90 * 10 + (30 * 40) / 2, 9);
     expect(points(arrow, flat)).toContainEqual([120, 20]);
   });
-  test('a head at both ends', () => expect(pathArea(path({ ...arrow, tail: 'head' }, flat))).toBeCloseTo(60 * 10 + 2 * ((30 * 40) / 2), 9)); // prettier-ignore
-  test('a notched tail loses its notch', () => expect(pathArea(path({ ...arrow, tail: 'notched' }, flat))).toBeCloseTo(90 * 10 + 600 - (5 * 10) / 2, 9)); // prettier-ignore
+  test('a head at both ends', () =>
+    expect(pathArea(path({ ...arrow, tail: 'head' }, flat))).toBeCloseTo(60 * 10 + 2 * ((30 * 40) / 2), 9));
+  test('a notched tail loses its notch', () =>
+    expect(pathArea(path({ ...arrow, tail: 'notched' }, flat))).toBeCloseTo(90 * 10 + 600 - (5 * 10) / 2, 9));
   test('a curved shaft is a ring of its thickness along the arc: t · R · θ', () => {
     // Chord 120, rise 20: R = (3600 + 400) ÷ 40 = 100, half angle asin(60 ÷ 100).
     const whole = 2 * 100 * Math.asin(0.6);
@@ -72,7 +80,9 @@ describe('a ribbon', () => {
   });
   test('its ends never take more than its length', () => expect(notch(8)).toBe(4));
   test('flat ends are a rectangle', () => {
-    expect(pathArea(path({ form: 'ribbon', left: 'flat', right: 'flat' }, { x: 0, y: 0, width: 50, height: 10 }))).toBe(500); // prettier-ignore
+    expect(pathArea(path({ form: 'ribbon', left: 'flat', right: 'flat' }, { x: 0, y: 0, width: 50, height: 10 }))).toBe(
+      500,
+    );
   });
 });
 
@@ -93,7 +103,12 @@ describe('a speech bubble', () => {
 
 describe('paths', () => {
   test('coordinates are shares of the box', () => {
-    expect(path({ form: 'path', data: 'M0 0L1 0L0.5 1Z' }, { x: 10, y: 20, width: 40, height: 10 })).toEqual([['M', 10, 20], ['L', 50, 20], ['L', 30, 30], ['Z']]); // prettier-ignore
+    expect(path({ form: 'path', data: 'M0 0L1 0L0.5 1Z' }, { x: 10, y: 20, width: 40, height: 10 })).toEqual([
+      ['M', 10, 20],
+      ['L', 50, 20],
+      ['L', 30, 30],
+      ['Z'],
+    ]);
   });
   test('what cannot be read is said', () => {
     expect(readPathData('M0 0L1')).toMatchObject({ ok: false });
@@ -109,18 +124,27 @@ describe('paths', () => {
 });
 
 describe('dashes that end whole', () => {
-  const line = (length: number) => [['M', 0, 0], ['L', length, 0]] as const; // prettier-ignore
+  const line = (length: number) =>
+    [
+      ['M', 0, 0],
+      ['L', length, 0],
+    ] as const;
   test('an open line of length L takes n dashes and n − 1 gaps', () => {
     fc.assert(
-      fc.property(fc.double({ min: 20, max: 400, noNaN: true }), fc.double({ min: 0.5, max: 6, noNaN: true }), fc.double({ min: 0.5, max: 6, noNaN: true }), (length, dash, gap) => {
-        const [[d = 0, g = 0] = []] = wholeDashes(line(length), dash, gap);
-        const n = (length + g) / (d + g);
-        expect(Math.abs(n - Math.round(n))).toBeLessThan(1e-6);
-        expect(d / g).toBeCloseTo(dash / gap, 6);
-        // Never more than half a period away from what was asked for.
-        expect(Math.abs(d / dash - 1)).toBeLessThan((dash + gap) / length);
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.double({ min: 20, max: 400, noNaN: true }),
+        fc.double({ min: 0.5, max: 6, noNaN: true }),
+        fc.double({ min: 0.5, max: 6, noNaN: true }),
+        (length, dash, gap) => {
+          const [[d = 0, g = 0] = []] = wholeDashes(line(length), dash, gap);
+          const n = (length + g) / (d + g);
+          expect(Math.abs(n - Math.round(n))).toBeLessThan(1e-6);
+          expect(d / g).toBeCloseTo(dash / gap, 6);
+          // Never more than half a period away from what was asked for.
+          expect(Math.abs(d / dash - 1)).toBeLessThan((dash + gap) / length);
+        },
+      ),
+    );
   });
   test('a closed line takes as many gaps as dashes', () => {
     const [[d = 0, g = 0] = []] = wholeDashes(path({ form: 'rectangle' }), 7, 4);

@@ -22,4 +22,4 @@ export interface VectorArt {
   readonly width: Mm;
   readonly height: Mm;
   readonly shapes: readonly ArtShape[];
-} // prettier-ignore
+}

@@ -32,10 +32,15 @@ export const Stock = z.strictObject({
     .default(null)
     .describe('Caliper of one sheet, mm; null is worked out from the weight.'),
   grain: z.enum(['long', 'short']).nullable().default(null).describe('Along the long or the short side of its sheet.'),
-  white: z.string().regex(/^#[0-9a-f]{6}$/i).nullable().default(null).describe('How white it is, sRGB.'),
+  white: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/i)
+    .nullable()
+    .default(null)
+    .describe('How white it is, sRGB.'),
   clear: z.literal(true).optional().describe('Film that one sees through: colours need white beneath them.'),
   sheets: z.array(SheetSize).max(20).default([]).describe('The sizes it comes in, mm.'),
-}); // prettier-ignore
+});
 export type Stock = z.infer<typeof Stock>;
 
 export const MARKS = ['corner', 'centre', 'register', 'colourBar', 'slugLine', 'fold'] as const;
@@ -81,5 +86,5 @@ export const House = z.strictObject({
   foldTolerance: extent.optional().describe('How far the folder may wander, mm.'),
   allowance: z.enum(['even', 'shift', 'thickness']).optional().describe('How it wants panels to differ.'),
   leadDays: z.number().int().min(0).max(365).optional().describe('Working days from files to delivery.'),
-}); // prettier-ignore
+});
 export type House = z.infer<typeof House>;

@@ -53,9 +53,19 @@ const PAPERS: readonly Facts[] = [
 ];
 
 /** The papers that ship; a shop changes them as it likes. */
-export const SHIPPED_PAPERS: readonly Stock[] = PAPERS.map(([name, kind, grammage, thickness, grain, white, sheets, clear]) =>
-  Stock.parse({ name, kind, grammage, thickness, grain, white, sheets: sheets.map((s) => SHEETS[s]), ...(clear && { clear: true }) }),
-); // prettier-ignore
+export const SHIPPED_PAPERS: readonly Stock[] = PAPERS.map(
+  ([name, kind, grammage, thickness, grain, white, sheets, clear]) =>
+    Stock.parse({
+      name,
+      kind,
+      grammage,
+      thickness,
+      grain,
+      white,
+      sheets: sheets.map((s) => SHEETS[s]),
+      ...(clear && { clear: true }),
+    }),
+);
 
 const all = (mm: number) => ({ top: mm, right: mm, bottom: mm, left: mm });
 

@@ -50,7 +50,10 @@ function stuffOf(p: Prepared, from: number, least: Mm): Stuff {
   const space = (width: Mm): { stretch: number; shrink: number } =>
     isRagged
       ? { stretch: 0, shrink: 0 }
-      : { stretch: (width * Math.max(0, justify.wordMost - 100)) / 100, shrink: (width * Math.max(0, 100 - justify.wordLeast)) / 100 }; // prettier-ignore
+      : {
+          stretch: (width * Math.max(0, justify.wordMost - 100)) / 100,
+          shrink: (width * Math.max(0, 100 - justify.wordLeast)) / 100,
+        };
   const size = p.pieces[0]?.shape.size ?? 1;
   const rag = size * RAGGED;
   const letters = (a: number, b: number) =>
@@ -112,14 +115,17 @@ function stuffOf(p: Prepared, from: number, least: Mm): Stuff {
     at = place.at;
   }
   return { materials, next, hyphen };
-} // prettier-ignore
+}
 
-const isSpace = (char: string | undefined): boolean => char !== undefined && char !== NO_BREAK_SPACE && char !== '\t' && /\s/.test(char); // prettier-ignore
+const isSpace = (char: string | undefined): boolean =>
+  char !== undefined && char !== NO_BREAK_SPACE && char !== '\t' && /\s/.test(char);
 
 /** Tries ever more tolerant ways; the last goes past its width rather than lose a word. */
 function breaksOf(stuff: Stuff, widthOf: (line: number) => Mm, isUniform: boolean): readonly Break[] {
   const hasHyphens = stuff.hyphen.some(Boolean);
-  const plain = hasHyphens ? stuff.materials.map((m, i) => (stuff.hyphen[i] ? ({ ...m, cost: Infinity } as Material) : m)) : undefined; // prettier-ignore
+  const plain = hasHyphens
+    ? stuff.materials.map((m, i) => (stuff.hyphen[i] ? ({ ...m, cost: Infinity } as Material) : m))
+    : undefined;
   return (
     (plain && totalFit(plain, widthOf, isUniform, { ...TASTE, tolerance: 1 })) ??
     totalFit(stuff.materials, widthOf, isUniform, TASTE) ??
@@ -135,12 +141,18 @@ function breaksOf(stuff: Stuff, widthOf: (line: number) => Mm, isUniform: boolea
  * @param measureOf measure of each line, counted from 0
  * @param isUniform whether all lines are equally wide
  */
-export function breakLines(p: Prepared, from: number, measureOf: (line: number) => Measure, isUniform: boolean): readonly BrokenLine[] {
+export function breakLines(
+  p: Prepared,
+  from: number,
+  measureOf: (line: number) => Measure,
+  isUniform: boolean,
+): readonly BrokenLine[] {
   if (from >= p.text.length) return [{ from, to: p.text.length, hyphen: false, ends: true }];
   // The space after the last letter of a line does not count.
   const room = (line: number) => measureOf(line).width + p.tracking + HAIR;
   const whole = (p.sums[p.text.length] ?? 0) - (p.sums[from] ?? 0);
-  if (whole <= room(0) && !p.text.includes(LINE_SEPARATOR, from) && !p.hasTabs) return [{ from, to: p.text.length, hyphen: false, ends: true }];
+  if (whole <= room(0) && !p.text.includes(LINE_SEPARATOR, from) && !p.hasTabs)
+    return [{ from, to: p.text.length, hyphen: false, ends: true }];
   if (p.hasTabs) return tabbedLines(p, from, measureOf);
   const stuff = stuffOf(p, from, isUniform ? room(0) : narrowest(room));
   switch (p.look.breaking) {
@@ -151,7 +163,7 @@ export function breakLines(p: Prepared, from: number, measureOf: (line: number) 
     case 'balanced':
       return linesOf(p, from, stuff, balanced(stuff, room));
   }
-} // prettier-ignore
+}
 
 /** Lines of different widths are few: the narrowest of the first ones decides which words are too wide. */
 const narrowest = (room: (line: number) => Mm): Mm => Math.min(...Array.from({ length: 40 }, (_, i) => room(i)));
@@ -207,4 +219,4 @@ function tabbedLines(p: Prepared, from: number, measureOf: (line: number) => Mea
   }
   if (start < p.text.length) take(p.text.length, false);
   return lines;
-} // prettier-ignore
+}

@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { careFor } from './care';
 
 const mended = (text: string, language = 'en-GB'): string =>
-  [...careFor(text, language)].reverse().reduce((t, { at, length, right }) => t.slice(0, at) + right + t.slice(at + length), text); // prettier-ignore
+  [...careFor(text, language)]
+    .reverse()
+    .reduce((t, { at, length, right }) => t.slice(0, at) + right + t.slice(at + length), text);
 
 /** Conventions of each language as its handbooks of style give them [cp]; quotation marks as CLDR has them, from memory. */
 test.each([

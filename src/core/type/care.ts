@@ -49,7 +49,12 @@ function habitsOf(language: string): readonly Habit[] {
     { what: 'sign', find: /(?<=\d)'(?=\s|\d|$|[,.;)])/g, right: () => '′' },
     { what: 'quotes', find: /"/g, right: (m, text) => (isOpening(text, m.index) ? open : close) },
     fixed('apostrophe', /(?<=\p{L})'(?=\p{L})/gu, '’'),
-    { what: 'quotes', find: /(?<![\p{L}\d])'(?=\p{L})|(?<=[\p{L}.,!?…])'(?!\p{L})/gu, right: (m, text) => (isOpening(text, m.index) ? (/^'(?:tis|twas|em|til|\d)/i.test(text.slice(m.index)) ? '’' : inner) : innerClose) },
+    {
+      what: 'quotes',
+      find: /(?<![\p{L}\d])'(?=\p{L})|(?<=[\p{L}.,!?…])'(?!\p{L})/gu,
+      right: (m, text) =>
+        isOpening(text, m.index) ? (/^'(?:tis|twas|em|til|\d)/i.test(text.slice(m.index)) ? '’' : inner) : innerClose,
+    },
     fixed('dash', /(?<=\S) (?:-|--) (?=\S)/g, dash),
     fixed('dash', /(?<=\p{L})--(?=\p{L})/gu, tag === 'en-us' ? '—' : ' – '),
     { what: 'dash', find: /(?<![\d-])\d{1,4}-\d{1,4}(?![\d-])/g, right: (m) => m[0].replace('-', '–') },
@@ -58,15 +63,32 @@ function habitsOf(language: string): readonly Habit[] {
     // Beside a sign that parts an address or a list, wider room is meant.
     fixed('spaces', /(?<=[^\s·•|])  +(?=[^\s·•|])/g, ' '),
     base === 'fr'
-      ? { what: 'spaces', find: /(?<=[\p{L}\p{N}»)]) ?(?=[!?;])| (?=:)/gu, right: (m) => (m[0] === '\u202f' ? undefined : '\u202f') }
+      ? {
+          what: 'spaces',
+          find: /(?<=[\p{L}\p{N}»)]) ?(?=[!?;])| (?=:)/gu,
+          right: (m) => (m[0] === '\u202f' ? undefined : '\u202f'),
+        }
       : fixed('spaces', /(?<=\p{L}) (?=[,.!?;:](?:\s|$))/gu, ''),
     fixed('sign', /(?<=\d ?)x(?= ?\d)/g, '×'),
     fixed('sign', /\(c\)(?= ?\d{4})/gi, '©'),
-    ...(base === 'en' ? [{ what: 'ordinal' as const, find: /(?<!\d)(\d{1,4})(st|nd|rd|th)\b/g, right: (m: RegExpExecArray) => (m[2] === english(Number(m[1])) ? undefined : `${m[1] ?? ''}${english(Number(m[1]))}`) }] : []),
-    ...(base === 'fr' ? [fixed('ordinal', /(?<=\b1)ère\b/g, 're'), fixed('ordinal', /(?<=\b(?:[2-9]|\d{2,6}))(?:i?ème)\b/g, 'e')] : []),
-    ...(['es', 'it', 'pt'].includes(base) ? [fixed('ordinal', /(?<=\b\d{1,3}\.?)o\b/g, 'º'), fixed('ordinal', /(?<=\b\d{1,3}\.?)a\b/g, 'ª')] : []),
+    ...(base === 'en'
+      ? [
+          {
+            what: 'ordinal' as const,
+            find: /(?<!\d)(\d{1,4})(st|nd|rd|th)\b/g,
+            right: (m: RegExpExecArray) =>
+              m[2] === english(Number(m[1])) ? undefined : `${m[1] ?? ''}${english(Number(m[1]))}`,
+          },
+        ]
+      : []),
+    ...(base === 'fr'
+      ? [fixed('ordinal', /(?<=\b1)ère\b/g, 're'), fixed('ordinal', /(?<=\b(?:[2-9]|\d{2,6}))(?:i?ème)\b/g, 'e')]
+      : []),
+    ...(['es', 'it', 'pt'].includes(base)
+      ? [fixed('ordinal', /(?<=\b\d{1,3}\.?)o\b/g, 'º'), fixed('ordinal', /(?<=\b\d{1,3}\.?)a\b/g, 'ª')]
+      : []),
   ];
-} // prettier-ignore
+}
 
 /** Whether a quotation was begun before a place and is still open: what closes it is no inch. */
 const oddBefore = (text: string, at: number): boolean => (text.slice(0, at).match(/(?<!\d)"/g)?.length ?? 0) % 2 === 1;

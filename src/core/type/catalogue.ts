@@ -20,7 +20,7 @@ export const SHIPPED: readonly ShippedFamily[] = [
   { family: 'Lora', file: 'lora', weights: [400, 700], italics: true, kind: 'serif' },
   { family: 'Dancing Script', file: 'dancing-script', weights: [400, 700], italics: false, kind: 'script' },
   { family: 'IBM Plex Mono', file: 'ibm-plex-mono', weights: [400, 600], italics: false, kind: 'figures' },
-]; // prettier-ignore
+];
 
 /** The files of a face carry the characters in parts; the first that has a character sets it. */
 export const SUBSETS = ['latin', 'latin-ext'] as const;

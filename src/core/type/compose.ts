@@ -60,13 +60,17 @@ interface Made {
 
 const prepared = new WeakMap<Paragraph, Made>();
 
-function prepareOnce({ paragraph, look }: LookedParagraph, language: string, context: TypeContext): Prepared | undefined {
+function prepareOnce(
+  { paragraph, look }: LookedParagraph,
+  language: string,
+  context: TypeContext,
+): Prepared | undefined {
   const before = prepared.get(paragraph);
   if (before?.look === look && before.language === language && before.context === context) return before.prepared;
   const made = prepare(paragraph, look, language, context);
   prepared.set(paragraph, { look, language, context, prepared: made });
   return made;
-} // prettier-ignore
+}
 
 /**
  * Sets paragraphs into the frames that they flow through.
@@ -139,13 +143,23 @@ function signOf(p: Prepared, mark: string): { readonly glyphs: readonly LineGlyp
   const x = Math.max(0, p.indent + p.firstIndent);
   let pen = x;
   const glyphs = shapeText(mark, shape).map((g): LineGlyph => {
-    const glyph = { font: g.font, gid: g.gid, size: shape.size, look: piece.look, x: pen + g.dx, y: 0 - g.dy, text: g.text, at: NOT_TYPED, advance: g.advance };
+    const glyph = {
+      font: g.font,
+      gid: g.gid,
+      size: shape.size,
+      look: piece.look,
+      x: pen + g.dx,
+      y: 0 - g.dy,
+      text: g.text,
+      at: NOT_TYPED,
+      advance: g.advance,
+    };
     pen += g.advance;
     return glyph;
   });
   const beside = pen + shape.size * SIGN_GAP;
   return { glyphs, begin: Math.max(p.indent + Math.max(0, p.firstIndent), beside) };
-} // prettier-ignore
+}
 
 /** Least room between the sign of a list and its words, as a share of the size [cp]. */
 const SIGN_GAP = 0.3;
@@ -230,7 +244,7 @@ function shifts(filled: readonly FilledLine[], columns: readonly Column[], flowi
     });
   });
   return out;
-} // prettier-ignore
+}
 
 /**
  * Columns of a frame that wants them level are as low as they can be with all of the text in them: first all alike, then
@@ -244,7 +258,8 @@ function balancedColumns(flowing: readonly Flowing[], boxes: readonly TextBox[])
   const holds = (columns: readonly Column[]) => fill(flowing, columns).every((f) => f.slot.column < columns.length);
   if (!holds(whole)) return whole;
   const heights: Mm[] = [];
-  const at = (height: Mm) => columnsOf(boxes, (frame, column) => (frame === last ? (heights[column] ?? height) : (boxes[frame]?.height ?? 0)));
+  const at = (height: Mm) =>
+    columnsOf(boxes, (frame, column) => (frame === last ? (heights[column] ?? height) : (boxes[frame]?.height ?? 0)));
   for (let column = 0; column < box.columns; column += 1) {
     let [least, most] = [0, heights.at(-1) ?? box.height];
     for (let i = 0; i < 14; i += 1) {
@@ -255,7 +270,7 @@ function balancedColumns(flowing: readonly Flowing[], boxes: readonly TextBox[])
     heights.push(most + HAIR);
   }
   return at(box.height);
-} // prettier-ignore
+}
 
 function needsOf(lines: readonly Line[], shown: number, boxes: readonly TextBox[], last: Line | undefined): Mm {
   if (!last) return 0;

@@ -33,9 +33,19 @@ export function dropCapOf(p: Prepared): DropCap | undefined {
   const look = { ...piece.look, sizePt: (piece.look.sizePt * size) / piece.shape.size };
   let pen = p.indent;
   const glyphs = shapeText(first, shape).map((g): LineGlyph => {
-    const placed = { font: g.font, gid: g.gid, size, look, x: pen + g.dx, y: down - g.dy, text: g.text, at: p.source[g.at] ?? NOT_TYPED, advance: g.advance };
+    const placed = {
+      font: g.font,
+      gid: g.gid,
+      size,
+      look,
+      x: pen + g.dx,
+      y: down - g.dy,
+      text: g.text,
+      at: p.source[g.at] ?? NOT_TYPED,
+      advance: g.advance,
+    };
     pen += g.advance;
     return placed;
   });
   return { lines, taken: first.length, width: pen - p.indent + piece.shape.size * BESIDE, glyphs };
-} // prettier-ignore
+}

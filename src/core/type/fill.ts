@@ -45,7 +45,15 @@ export function fill(paragraphs: readonly Flowing[], columns: readonly Column[])
     const before = filled[i - 1]?.lines.at(-1)?.slot;
     const here = filled[i]?.lines[0]?.slot;
     const from = starts[chain];
-    if (chain < i && !pushed.has(chain) && before && here && before.column !== here.column && from?.baseline !== undefined && here.column < columns.length) {
+    if (
+      chain < i &&
+      !pushed.has(chain) &&
+      before &&
+      here &&
+      before.column !== here.column &&
+      from?.baseline !== undefined &&
+      here.column < columns.length
+    ) {
       // What keeps with the next goes along to the column that the next begins in.
       pushed.add(chain);
       cursor = headOf(here.column);
@@ -56,7 +64,7 @@ export function fill(paragraphs: readonly Flowing[], columns: readonly Column[])
     cursor = filled[i]?.end ?? cursor;
   }
   return filled.flatMap((f) => f.lines);
-} // prettier-ignore
+}
 
 /** The first of the paragraphs in a row that keep with the next, up to one. */
 function chainBefore(paragraphs: readonly Flowing[], i: number): number {
@@ -133,17 +141,31 @@ function flow(
   const broken = isPlain
     ? brokenOnce(p, drop?.taken ?? 0, drop?.lines ?? 0, measureOf)
     : breakLines(p, drop?.taken ?? 0, measureOf, false);
-  const lines = broken.map((line, i): FilledLine => ({ paragraph: index, index: i, line, slot: slotAt(i), measure: measureOf(i) }));
+  const lines = broken.map((line, i): FilledLine => ({
+    paragraph: index,
+    index: i,
+    line,
+    slot: slotAt(i),
+    measure: measureOf(i),
+  }));
   const last = slots[broken.length - 1];
   const first = slots[0];
   const under = drop && first && last?.column === first.column ? first.baseline + (drop.lines - 1) * p.leading : 0;
-  return { lines, end: { column: last?.column ?? from.column, baseline: Math.max(last?.baseline ?? 0, under), after: p.after } };
-} // prettier-ignore
+  return {
+    lines,
+    end: { column: last?.column ?? from.column, baseline: Math.max(last?.baseline ?? 0, under), after: p.after },
+  };
+}
 
 const known = new WeakMap<Prepared, Map<string, readonly BrokenLine[]>>();
 
 /** Breaks a paragraph whose lines are of one width but for the first ones, and remembers how. */
-function brokenOnce(p: Prepared, from: number, special: number, measureOf: (line: number) => Measure): readonly BrokenLine[] {
+function brokenOnce(
+  p: Prepared,
+  from: number,
+  special: number,
+  measureOf: (line: number) => Measure,
+): readonly BrokenLine[] {
   const mine = known.get(p) ?? new Map<string, readonly BrokenLine[]>();
   known.set(p, mine);
   const count = Math.max(1, special);
@@ -158,4 +180,4 @@ function brokenOnce(p: Prepared, from: number, special: number, measureOf: (line
   if (mine.size > 16) mine.clear();
   mine.set(key, made);
   return made;
-} // prettier-ignore
+}

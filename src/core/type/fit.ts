@@ -49,13 +49,27 @@ export function fitText(
     case 'width':
       return toWidth(paragraphs, boxes, fit.by, compose, context);
     case 'frame':
-      return { text: largest(paragraphs, boxes, compose, [fit.least / 100, fit.most / 100], (text) => text.hidden.length === 0) };
+      return {
+        text: largest(
+          paragraphs,
+          boxes,
+          compose,
+          [fit.least / 100, fit.most / 100],
+          (text) => text.hidden.length === 0,
+        ),
+      };
     case 'lines':
       return {
-        text: largest(paragraphs, boxes, compose, [0.02, 40], (text, tried) => text.hidden.length === 0 && text.lines.length <= fit.lines && !breaksWords(text, tried)),
+        text: largest(
+          paragraphs,
+          boxes,
+          compose,
+          [0.02, 40],
+          (text, tried) => text.hidden.length === 0 && text.lines.length <= fit.lines && !breaksWords(text, tried),
+        ),
       };
   }
-} // prettier-ignore
+}
 
 /** Whether a line ends within a word that nothing allows to be broken. */
 function breaksWords(text: ComposedText, paragraphs: readonly LookedParagraph[]): boolean {
@@ -63,9 +77,13 @@ function breaksWords(text: ComposedText, paragraphs: readonly LookedParagraph[])
     if (line.ends) return false;
     const words = paragraphs[line.paragraph]?.paragraph.runs.map((r) => r.text).join('') ?? '';
     const at = line.to - line.start;
-    return /[\p{L}\p{N}]/u.test(words[at - 1] ?? '') && /[\p{L}\p{N}]/u.test(words[at] ?? '') && line.glyphs.at(-1)?.text !== '-';
+    return (
+      /[\p{L}\p{N}]/u.test(words[at - 1] ?? '') &&
+      /[\p{L}\p{N}]/u.test(words[at] ?? '') &&
+      line.glyphs.at(-1)?.text !== '-'
+    );
   });
-} // prettier-ignore
+}
 
 /** The largest share of its sizes at which the text still is as wanted. */
 function largest(
@@ -116,7 +134,8 @@ function toWidth(
     const { lines } = compose(list, [ENDLESS]);
     return list.map((_, i) => lines.filter((l) => l.paragraph === i));
   };
-  const spanOf = (lines: readonly Line[] | undefined) => (lines?.length === 1 && lines[0] ? inkSpan(lines[0], context) : undefined); // prettier-ignore
+  const spanOf = (lines: readonly Line[] | undefined) =>
+    lines?.length === 1 && lines[0] ? inkSpan(lines[0], context) : undefined;
   const solve = (list: readonly LookedParagraph[]): readonly LookedParagraph[] => {
     const spans = measured(list).map(spanOf);
     switch (by) {
@@ -133,7 +152,10 @@ function toWidth(
   };
   const solved = solve(plain);
   const spans = measured(solved).map(spanOf);
-  const text = compose(solved, boxes.map((box) => ({ ...box, columns: 1, width: 1e6 }))); // prettier-ignore
+  const text = compose(
+    solved,
+    boxes.map((box) => ({ ...box, columns: 1, width: 1e6 })),
+  );
   const stretch = spans.map((span) => (span && by === 'scale' ? width / (span[1] - span[0]) : 1));
   const flush = (line: Line): Line => {
     const span = spans[line.paragraph];
@@ -157,9 +179,12 @@ function tracked(
 ): readonly LookedParagraph[] {
   const FIRST = 1;
   const withTracking = (p: LookedParagraph, tracking: number): LookedParagraph => ({
-    paragraph: { ...p.paragraph, runs: p.paragraph.runs.map((r) => ({ ...r, ...(r.look && { look: { ...r.look, tracking } }) })) },
+    paragraph: {
+      ...p.paragraph,
+      runs: p.paragraph.runs.map((r) => ({ ...r, ...(r.look && { look: { ...r.look, tracking } }) })),
+    },
     look: { ...p.look, tracking },
-  }); // prettier-ignore
+  });
   const spaced = list.map((p) => withTracking(p, FIRST));
   const lines = measured(spaced);
   return spaced.map((p, i) => {

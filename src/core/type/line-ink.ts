@@ -34,7 +34,10 @@ export function lineInk({ glyphs }: Pick<Line, 'glyphs'>, fonts: FontSet): LineI
 }
 
 /** How far the ink of a line reaches, mm from where its measure begins. */
-export function inkSpan(line: Pick<Line, 'glyphs'>, { fonts }: { readonly fonts: FontSet }): readonly [left: Mm, right: Mm] | undefined {
+export function inkSpan(
+  line: Pick<Line, 'glyphs'>,
+  { fonts }: { readonly fonts: FontSet },
+): readonly [left: Mm, right: Mm] | undefined {
   const ink = lineInk(line, fonts);
   return ink && [ink.left, ink.right];
-} // prettier-ignore
+}

@@ -19,7 +19,11 @@ const PROSE =
 const LONG = Array.from({ length: 5 }, () => PROSE).join('\n');
 
 /** All of the words, in order, whatever the lines. */
-const wordsIn = (text: ComposedText) => [...linesOf(text), ...text.hidden.map((l) => l.glyphs.map((g) => g.text).join(''))].join(' ').replace(/- /g, '').replace(/\s+/g, ' '); // prettier-ignore
+const wordsIn = (text: ComposedText) =>
+  [...linesOf(text), ...text.hidden.map((l) => l.glyphs.map((g) => g.text).join(''))]
+    .join(' ')
+    .replace(/- /g, '')
+    .replace(/\s+/g, ' ');
 
 describe('whole paragraphs', () => {
   test('justified, its spaces vary less than line by line (Knuth and Plass, 1981)', async () => {
@@ -53,7 +57,8 @@ describe('whole paragraphs', () => {
   test('even lines are about equally long, and no more of them', () => {
     const plain = setWords('The longest night of the year on the moor', 70, { breaking: 'line', sizePt: 20 });
     const even = setWords('The longest night of the year on the moor', 70, { breaking: 'balanced', sizePt: 20 });
-    const range = (text: ComposedText) => Math.max(...text.lines.map((l) => l.width)) - Math.min(...text.lines.map((l) => l.width));
+    const range = (text: ComposedText) =>
+      Math.max(...text.lines.map((l) => l.width)) - Math.min(...text.lines.map((l) => l.width));
     expect(even.lines.length).toBe(plain.lines.length);
     expect(range(even)).toBeLessThan(range(plain));
   });
@@ -62,7 +67,8 @@ describe('whole paragraphs', () => {
     const justify = { wordLeast: 80, wordMost: 110, letterLeast: 0, letterMost: 2 };
     const plain = setWords(PROSE, 42, { align: 'justified', justify: { ...justify, letterMost: 0 } });
     const spaced = setWords(PROSE, 42, { align: 'justified', justify });
-    const widest = (text: ComposedText) => Math.max(...text.lines.slice(0, -1).map((l) => l.glyphs.find((g) => g.text === ' ')?.advance ?? 0));
+    const widest = (text: ComposedText) =>
+      Math.max(...text.lines.slice(0, -1).map((l) => l.glyphs.find((g) => g.text === ' ')?.advance ?? 0));
     expect(widest(spaced)).toBeLessThan(widest(plain));
     for (const line of spaced.lines.slice(0, -1)) expect(line.width).toBeCloseTo(42, 5);
   });
@@ -77,11 +83,17 @@ describe('whole paragraphs', () => {
   test('a line ended by hand ends, and the paragraph goes on', () => {
     expect(linesOf(setWords('one\u2028two three', 100, { align: 'justified' }))).toEqual(['one', 'two three']);
   });
-}); // prettier-ignore
+});
 
 describe('room', () => {
   test('before and after are added between paragraphs, not at the head', () => {
-    const text = setLooked([['one', { before: 5, after: 2 }], ['two', { before: 3 }]], [plainBox(100, 100)]); // prettier-ignore
+    const text = setLooked(
+      [
+        ['one', { before: 5, after: 2 }],
+        ['two', { before: 3 }],
+      ],
+      [plainBox(100, 100)],
+    );
     const [one, two] = text.lines;
     expect(one?.baseline).toBeCloseTo(one?.ascent ?? 0, 9);
     expect((two?.baseline ?? 0) - (one?.baseline ?? 0)).toBeCloseTo(12 * 1.2 * PT + 5, 9);
@@ -103,7 +115,15 @@ describe('room', () => {
       expect(line.x).toBeCloseTo(5, 6);
     }
     const number: ListMark = { list: 'number', style: 'i', after: ')', start: null };
-    expect(listMarks([number, number, bullets, number, null, number, { ...number, start: 9 }])).toEqual(['i)', 'ii)', '•', 'iii)', undefined, 'i)', 'ix)']); // prettier-ignore
+    expect(listMarks([number, number, bullets, number, null, number, { ...number, start: 9 }])).toEqual([
+      'i)',
+      'ii)',
+      '•',
+      'iii)',
+      undefined,
+      'i)',
+      'ix)',
+    ]);
   });
 
   test.each([
@@ -116,9 +136,14 @@ describe('room', () => {
   ] as const)('%i in the style %s is %s', (n, style, written) => expect(writeNumber(n, style)).toBe(written));
 
   test('tabs stand where they were set: left, centred, right and on the decimal point, with leaders up to them', () => {
-    const tabs = [{ at: 20, align: 'left', leader: '' }, { at: 50, align: 'centre', leader: '' }, { at: 90, align: 'right', leader: '.' }] as const; // prettier-ignore
+    const tabs = [
+      { at: 20, align: 'left', leader: '' },
+      { at: 50, align: 'centre', leader: '' },
+      { at: 90, align: 'right', leader: '.' },
+    ] as const;
     const [line] = setWords('a\tbb\tccc\tdddd', 100, { tabs: [...tabs] }).lines;
-    const at = (letter: string) => line?.glyphs.filter((g) => g.text === letter).map((g) => [g.x, g.x + g.advance]) ?? [];
+    const at = (letter: string) =>
+      line?.glyphs.filter((g) => g.text === letter).map((g) => [g.x, g.x + g.advance]) ?? [];
     expect(at('b')[0]?.[0]).toBeCloseTo(20, 6);
     expect(((at('c')[0]?.[0] ?? 0) + (at('c').at(-1)?.[1] ?? 0)) / 2).toBeCloseTo(50, 6);
     expect(at('d').at(-1)?.[1]).toBeCloseTo(90, 6);
@@ -126,9 +151,11 @@ describe('room', () => {
     expect(dots.length).toBeGreaterThan(10);
     for (const dot of dots) expect(dot.x).toBeGreaterThan(50);
     const decimal: Look = { tabs: [{ at: 60, align: 'decimal', leader: '' }] };
-    const points = ['1.25', '31.5', '400'].map((n) => setWords(`x\t${n}`, 100, decimal).lines[0]?.glyphs.find((g) => g.text === '.')?.x ?? 60);
+    const points = ['1.25', '31.5', '400'].map(
+      (n) => setWords(`x\t${n}`, 100, decimal).lines[0]?.glyphs.find((g) => g.text === '.')?.x ?? 60,
+    );
     for (const point of points) expect(point).toBeCloseTo(60, 6);
-  }); // prettier-ignore
+  });
 
   test('a dropped letter’s head is level with the capitals, its foot with the last of its lines', () => {
     const text = setWords(PROSE, 60, { dropCap: 3 });
@@ -147,7 +174,12 @@ describe('room', () => {
 });
 
 describe('frames', () => {
-  const columns = (count: number, height: number, more: Partial<TextBox> = {}): TextBox => ({ ...plainBox(150, height), columns: count, columnGap: 6, ...more });
+  const columns = (count: number, height: number, more: Partial<TextBox> = {}): TextBox => ({
+    ...plainBox(150, height),
+    columns: count,
+    columnGap: 6,
+    ...more,
+  });
   const inColumn = (line: Line, count: number) => Math.floor((line.left + 3) / ((150 + 6) / count));
 
   test('lines fill one column after another, and what finds no room is known', () => {
@@ -160,7 +192,9 @@ describe('frames', () => {
 
   test('level columns end within a line of each other', () => {
     const text = setLooked([[PROSE, { keepFirst: 1, keepLast: 1 }]], [columns(3, 200, { balance: true })]);
-    const feet = [0, 1, 2].map((c) => Math.max(...text.lines.filter((l) => inColumn(l, 3) === c).map((l) => l.baseline)));
+    const feet = [0, 1, 2].map((c) =>
+      Math.max(...text.lines.filter((l) => inColumn(l, 3) === c).map((l) => l.baseline)),
+    );
     expect(Math.max(...feet) - Math.min(...feet)).toBeLessThanOrEqual(12 * 1.2 * PT + 1e-6);
     expect(text.hidden).toEqual([]);
   });
@@ -175,24 +209,39 @@ describe('frames', () => {
 
   test('no paragraph leaves fewer lines behind or takes fewer along than it should', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 25, max: 140 }), fc.integer({ min: 1, max: 4 }), fc.integer({ min: 1, max: 4 }), (height, keepFirst, keepLast) => {
-        const text = setLooked([[LONG, { keepFirst, keepLast }]], [plainBox(60, height), plainBox(60, height), plainBox(60, 2000)]);
-        for (let p = 0; p < 5; p += 1) {
-          const mine = text.lines.filter((l) => l.paragraph === p);
-          const parts = [0, 1, 2].map((f) => mine.filter((l) => l.frame === f).length).filter((n) => n > 0);
-          if (parts.length < 2 || mine.length < keepFirst + keepLast) continue;
-          // A frame lower than what is kept together cannot hold it; then it is let go.
-          if ((parts[0] ?? 0) * 14.4 * PT + 4 > height) continue;
-          expect(parts[0]).toBeGreaterThanOrEqual(keepFirst);
-          expect(parts.at(-1)).toBeGreaterThanOrEqual(keepLast);
-        }
-      }),
+      fc.property(
+        fc.integer({ min: 25, max: 140 }),
+        fc.integer({ min: 1, max: 4 }),
+        fc.integer({ min: 1, max: 4 }),
+        (height, keepFirst, keepLast) => {
+          const text = setLooked(
+            [[LONG, { keepFirst, keepLast }]],
+            [plainBox(60, height), plainBox(60, height), plainBox(60, 2000)],
+          );
+          for (let p = 0; p < 5; p += 1) {
+            const mine = text.lines.filter((l) => l.paragraph === p);
+            const parts = [0, 1, 2].map((f) => mine.filter((l) => l.frame === f).length).filter((n) => n > 0);
+            if (parts.length < 2 || mine.length < keepFirst + keepLast) continue;
+            // A frame lower than what is kept together cannot hold it; then it is let go.
+            if ((parts[0] ?? 0) * 14.4 * PT + 4 > height) continue;
+            expect(parts[0]).toBeGreaterThanOrEqual(keepFirst);
+            expect(parts.at(-1)).toBeGreaterThanOrEqual(keepLast);
+          }
+        },
+      ),
     );
   });
 
   test('a heading never stands last in a frame', () => {
     for (let height = 30; height < 90; height += 1.3) {
-      const text = setLooked([[PROSE, {}], ['Heading', { keepWithNext: true, sizePt: 16 }], [PROSE, {}]], [plainBox(60, height), plainBox(60, 1000)]);
+      const text = setLooked(
+        [
+          [PROSE, {}],
+          ['Heading', { keepWithNext: true, sizePt: 16 }],
+          [PROSE, {}],
+        ],
+        [plainBox(60, height), plainBox(60, 1000)],
+      );
       const heading = text.lines.find((l) => l.paragraph === 1);
       const after = text.lines.find((l) => l.paragraph === 2);
       expect(heading?.frame).toBe(after?.frame);
@@ -200,7 +249,8 @@ describe('frames', () => {
   });
 
   test('text stands at the top, in the middle, at the foot, or spread by its paragraphs', () => {
-    const last = (vertical: TextBox['vertical']) => setLooked([['one\ntwo\nthree', {}]], [plainBox(60, 100, vertical)]).lines.map((l) => l.baseline);
+    const last = (vertical: TextBox['vertical']) =>
+      setLooked([['one\ntwo\nthree', {}]], [plainBox(60, 100, vertical)]).lines.map((l) => l.baseline);
     const [top, middle, bottom, spread] = (['top', 'middle', 'bottom', 'spread'] as const).map(last);
     const descent = setWords('x', 50).lines[0]?.descent ?? 0;
     expect(bottom?.at(-1)).toBeCloseTo(100 - descent, 6);
@@ -212,7 +262,13 @@ describe('frames', () => {
 
   test('baselines on the grid stand on it, whatever the leading', () => {
     const grid = { first: 3, step: 14 * PT };
-    const text = setLooked([[PROSE, { onGrid: true, sizePt: 11 }], [PROSE, { onGrid: true, before: 2.7 }]], [{ ...plainBox(60, 400), grid }]);
+    const text = setLooked(
+      [
+        [PROSE, { onGrid: true, sizePt: 11 }],
+        [PROSE, { onGrid: true, before: 2.7 }],
+      ],
+      [{ ...plainBox(60, 400), grid }],
+    );
     for (const line of text.lines) {
       const steps = (line.baseline - grid.first) / grid.step;
       expect(Math.abs(steps - Math.round(steps))).toBeLessThan(1e-6);
@@ -227,11 +283,17 @@ describe('frames', () => {
     for (const line of beside) expect(line.x + line.width).toBeLessThanOrEqual(30.001);
     expect(wordsIn(text)).toBe(LONG.replace(/\n/g, ' '));
   });
-}); // prettier-ignore
+});
 
 describe('fitting', () => {
   const fitted = (text: string, box: TextBox, fit: TypeFit, look: Look = {}) =>
-    fitText(plainParagraphs(text).map((paragraph) => ({ paragraph, look: lookOf(look) })), [box], fit, 'en-GB', contextOf()); // prettier-ignore
+    fitText(
+      plainParagraphs(text).map((paragraph) => ({ paragraph, look: lookOf(look) })),
+      [box],
+      fit,
+      'en-GB',
+      contextOf(),
+    );
 
   test.each(['size', 'tracking', 'scale'] as const)('two names made equally long by %s, to 0.01 mm', (by) => {
     const { text, stretch } = fitted('Meteor night\nThe Perseids over Quillrook', plainBox(90, 200), {
@@ -291,18 +353,30 @@ describe('letters', () => {
   });
 
   test('raised letters stand above the baseline, rules under the words that have them', () => {
-    const paragraph = { runs: [{ text: 'plain ' }, { text: 'under', look: { underline: true } }, { text: '2', look: { shiftPt: 4, sizePt: 7 } }] };
+    const paragraph = {
+      runs: [
+        { text: 'plain ' },
+        { text: 'under', look: { underline: true } },
+        { text: '2', look: { shiftPt: 4, sizePt: 7 } },
+      ],
+    };
     const [line] = setLooked([[paragraph, {}]], [plainBox(100, 20)]).lines;
     const under = line?.glyphs.filter((g) => g.look.underline) ?? [];
     expect(line?.rules).toHaveLength(1);
     expect(line?.rules[0]?.from).toBeCloseTo(under[0]?.x ?? NaN, 9);
     expect(line?.rules[0]?.to).toBeCloseTo((under.at(-1)?.x ?? 0) + (under.at(-1)?.advance ?? 0), 9);
     expect(line?.glyphs.at(-1)?.y).toBeCloseTo(-4 * PT, 9);
-  }); // prettier-ignore
+  });
 
   test('words of other sizes make a line of automatic leading higher', () => {
     const paragraph = { runs: [{ text: 'small ' }, { text: 'large', look: { sizePt: 30 } }] };
-    const text = setLooked([['a', {}], [paragraph, {}]], [plainBox(200, 100)]); // prettier-ignore
+    const text = setLooked(
+      [
+        ['a', {}],
+        [paragraph, {}],
+      ],
+      [plainBox(200, 100)],
+    );
     expect((text.lines[1]?.baseline ?? 0) - (text.lines[0]?.baseline ?? 0)).toBeCloseTo(36 * PT, 6);
   });
 });

@@ -36,7 +36,10 @@ export function placeholderText(language: string, letters: number, seed = 1): st
     for (let s = 0; s < most && count < letters; s += 1) {
       const length = 6 + Math.floor(next() * 10);
       const from = Math.floor(next() * words.length);
-      const list = Array.from({ length }, (_, i) => words[(from + i * (1 + Math.floor(next() * 2))) % words.length] ?? '');
+      const list = Array.from(
+        { length },
+        (_, i) => words[(from + i * (1 + Math.floor(next() * 2))) % words.length] ?? '',
+      );
       const sentence = list.join(' ');
       sentences.push(`${sentence.charAt(0).toLocaleUpperCase(language)}${sentence.slice(1)}.`);
       count += sentence.length + 2;
@@ -44,4 +47,4 @@ export function placeholderText(language: string, letters: number, seed = 1): st
     paragraphs.push(sentences.join(' '));
   }
   return paragraphs.join('\n');
-} // prettier-ignore
+}

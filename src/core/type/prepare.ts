@@ -88,10 +88,16 @@ function faceFor(look: CharacterLook, fonts: FontSet): { readonly face: Face | u
   return { face: found ?? fonts.fallback(), isFound: found !== undefined };
 }
 
-export const shapeOf = (look: CharacterLook, face: Face, language: string, smallCaps: boolean, share = 1): ShapeStyle => {
+export const shapeOf = (
+  look: CharacterLook,
+  face: Face,
+  language: string,
+  smallCaps: boolean,
+  share = 1,
+): ShapeStyle => {
   const size = ptToMm(look.sizePt) * share;
   return { face, size, tracking: (look.tracking / 1000) * size, language, features: featuresOf(look, smallCaps) };
-}; // prettier-ignore
+};
 
 /** Measures a paragraph. @returns undefined when not even a stand-in font is there */
 export function prepare(
@@ -179,7 +185,10 @@ function filledIn(
 }
 
 /** Stretches of letters that are all small capitals, or none of them. */
-function stretches(small: readonly boolean[], length: number): readonly { from: number; to: number; isSmall: boolean }[] {
+function stretches(
+  small: readonly boolean[],
+  length: number,
+): readonly { from: number; to: number; isSmall: boolean }[] {
   const found: { from: number; to: number; isSmall: boolean }[] = [];
   for (let i = 0; i < length; i += 1) {
     const isSmall = small[i] ?? false;
@@ -188,7 +197,7 @@ function stretches(small: readonly boolean[], length: number): readonly { from: 
     else found.push({ from: i, to: i + 1, isSmall });
   }
   return found;
-} // prettier-ignore
+}
 
 /** Advance from the start up to each UTF-16 index; a tab has none of its own. */
 function advanceSums(text: string, pieces: readonly Piece[]): Float64Array {

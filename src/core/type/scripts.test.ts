@@ -25,7 +25,9 @@ describe('against a second shaping library (fontkit): the same glyphs and advanc
       const inOrder = (glyphs: readonly number[]) => [...glyphs].sort((a, b) => a - b);
       expect(inOrder(ours.map((g) => g.gid))).toEqual(inOrder(theirs.glyphs.map((g) => g.id)));
       const advance = (all: readonly number[]) => all.reduce((sum, a) => sum + a, 0);
-      expect(Math.abs(advance(ours.map((g) => g.advance)) - advance(theirs.positions.map((p) => p.xAdvance)))).toBeLessThanOrEqual(1); // prettier-ignore
+      expect(
+        Math.abs(advance(ours.map((g) => g.advance)) - advance(theirs.positions.map((p) => p.xAdvance))),
+      ).toBeLessThanOrEqual(1);
     }
   });
 });

@@ -43,9 +43,29 @@ export interface SetLine {
 
 /** Share of a sign that hangs past the edge with an optical margin [cp]. */
 const HANGS: Readonly<Record<string, number>> = {
-  '-': 0.6, '‐': 0.6, '–': 0.35, '—': 0.2, '.': 0.7, ',': 0.7, ':': 0.4, ';': 0.4, '’': 0.6, '‘': 0.6, '“': 0.5, '”': 0.5,
-  '"': 0.5, "'": 0.6, '«': 0.3, '»': 0.3, '„': 0.5, '‚': 0.6, '(': 0.1, ')': 0.1, '!': 0.2, '?': 0.2,
-}; // prettier-ignore
+  '-': 0.6,
+  '‐': 0.6,
+  '–': 0.35,
+  '—': 0.2,
+  '.': 0.7,
+  ',': 0.7,
+  ':': 0.4,
+  ';': 0.4,
+  '’': 0.6,
+  '‘': 0.6,
+  '“': 0.5,
+  '”': 0.5,
+  '"': 0.5,
+  "'": 0.6,
+  '«': 0.3,
+  '»': 0.3,
+  '„': 0.5,
+  '‚': 0.6,
+  '(': 0.1,
+  ')': 0.1,
+  '!': 0.2,
+  '?': 0.2,
+};
 
 /** Underlines stand this far below the baseline and are this thick, of the size [cp]. */
 const UNDERLINE = { below: 0.12, thick: 0.05 };
@@ -96,12 +116,15 @@ export function setLine(p: Prepared, line: BrokenLine, measure: Measure): SetLin
   }));
   const only = loose.length === 1 ? loose[0] : undefined;
   const { align, opticalMargin } = p.look;
-  const hang = opticalMargin && only ? { left: hangOf(only.glyphs[0]), right: hangOf(only.glyphs.at(-1)) } : { left: 0, right: 0 }; // prettier-ignore
+  const hang =
+    opticalMargin && only ? { left: hangOf(only.glyphs[0]), right: hangOf(only.glyphs.at(-1)) } : { left: 0, right: 0 };
   const room = measure.width + hang.left + hang.right;
   if (align === 'justified' && only) justify(p, only.glyphs, room, line.ends);
   const tracking = only?.glyphs.at(-1)?.piece.shape.tracking ?? p.tracking;
   const last = loose.at(-1);
-  const width = last ? last.x + last.glyphs.reduce((sum, g) => sum + g.advance, 0) - (last.glyphs.length > 0 ? tracking : 0) : 0; // prettier-ignore
+  const width = last
+    ? last.x + last.glyphs.reduce((sum, g) => sum + g.advance, 0) - (last.glyphs.length > 0 ? tracking : 0)
+    : 0;
   const slack = room - width;
   const shift = (align === 'centre' ? slack / 2 : align === 'right' ? slack : 0) - hang.left;
   const glyphs = loose.flatMap(({ glyphs: list, x }) => placed(p, list, shift + x));
@@ -138,11 +161,20 @@ function leaderGlyphs(p: Prepared, leader: { text: string; from: Mm; to: Mm }, s
   if (wide <= 0) return [];
   const out: LineGlyph[] = [];
   for (let x = leader.to - wide * 1.5; x >= leader.from + wide / 2; x -= wide) {
-    const list = signs.map((g): Loose => ({ piece, font: g.font, gid: g.gid, at: 0, text: '', advance: g.advance, dx: g.dx, dy: g.dy }));
+    const list = signs.map((g): Loose => ({
+      piece,
+      font: g.font,
+      gid: g.gid,
+      at: 0,
+      text: '',
+      advance: g.advance,
+      dx: g.dx,
+      dy: g.dy,
+    }));
     out.push(...placed(p, list, shift + x).map((g) => ({ ...g, at: NOT_TYPED })));
   }
   return out;
-} // prettier-ignore
+}
 
 /** Spreads or tightens spaces, and letters as far as they may, until the line fills its measure. */
 function justify(p: Prepared, glyphs: Loose[], measure: Mm, ends: boolean): void {
@@ -184,10 +216,16 @@ function rulesOf(glyphs: readonly LineGlyph[]): TextRule[] {
       }
     }
   };
-  run((look) => look.underline, (g) => g.y + g.size * UNDERLINE.below);
-  run((look) => look.strike, (g) => g.y - g.size * STRIKE_ABOVE);
+  run(
+    (look) => look.underline,
+    (g) => g.y + g.size * UNDERLINE.below,
+  );
+  run(
+    (look) => look.strike,
+    (g) => g.y - g.size * STRIKE_ABOVE,
+  );
   return out;
-} // prettier-ignore
+}
 
 function trimmedEnd(text: string, from: number, to: number): number {
   let end = to;

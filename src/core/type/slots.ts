@@ -17,8 +17,15 @@ export interface TextBox {
 
 /** A box with nothing said of it but its size. */
 export const plainBox = (width: Mm, height: Mm, vertical: TextBox['vertical'] = 'top'): TextBox => ({
-  width, height, columns: 1, columnGap: 0, vertical, balance: false, grid: undefined, avoid: undefined,
-}); // prettier-ignore
+  width,
+  height,
+  columns: 1,
+  columnGap: 0,
+  vertical,
+  balance: false,
+  grid: undefined,
+  avoid: undefined,
+});
 
 /** A column of a frame that lines flow through; what is past the last flows into one without end. */
 export interface Column {
@@ -87,13 +94,18 @@ export function nextSlot(columns: readonly Column[], cursor: Cursor, line: LineH
   if (isBeyond) return { column: cursor.column, baseline, x: column.x, width: column.width };
   while (fits()) {
     const span = freeSpan(column, baseline - line.ascent, baseline + line.descent);
-    if (span && (span.width >= Math.min(line.leading * LEAST_ROOM, column.width) - HAIR)) return { column: cursor.column, baseline, ...span };
+    if (span && span.width >= Math.min(line.leading * LEAST_ROOM, column.width) - HAIR)
+      return { column: cursor.column, baseline, ...span };
     baseline += line.leading;
   }
   // Past the last column the lines go on from where they stand; else they begin at the head of the next.
-  const next: Cursor = { column: cursor.column + 1, baseline: cursor.column === last ? cursor.baseline : undefined, after: cursor.column === last ? cursor.after : 0 };
+  const next: Cursor = {
+    column: cursor.column + 1,
+    baseline: cursor.column === last ? cursor.baseline : undefined,
+    after: cursor.column === last ? cursor.after : 0,
+  };
   return nextSlot(columns, next, line, next.baseline === undefined ? 0 : before);
-} // prettier-ignore
+}
 
 const onGrid = (baseline: Mm, grid: { first: Mm; step: Mm }): Mm =>
   grid.first + Math.ceil((baseline - grid.first) / grid.step - 1e-6) * grid.step;

@@ -156,13 +156,12 @@ function demeritsOf(
   const badness = Math.min(WORST, 100 * Math.abs(ratio) ** 3);
   const cost = penalty?.cost ?? 0;
   const own = (taste.line + badness) ** 2;
-  const basic =
-    cost >= 0 ? (taste.line + badness + cost) ** 2 : cost > -Infinity ? own - cost ** 2 : own;
+  const basic = cost >= 0 ? (taste.line + badness + cost) ** 2 : cost > -Infinity ? own - cost ** 2 : own;
   const earlier = materials[from.at];
   const hyphens = penalty?.flagged && earlier?.kind === 'penalty' && earlier.flagged ? taste.twoHyphens : 0;
   const uneven = Math.abs(fitness - from.fitness) > 1 ? taste.uneven : 0;
   return basic + hyphens + uneven;
-} // prettier-ignore
+}
 
 /** Sums up to the first box after a break: glue and penalties there belong to no line. */
 function afterBreak(materials: readonly Material[], i: number, sums: Sums): Sums {

@@ -14,9 +14,14 @@ const LINE_TYPES: Readonly<Record<LineForm, { readonly name: string; readonly da
 
 /** AutoCAD colour indices, one for each process. */
 const COLOUR: Readonly<Record<Process, number>> = {
-  cut: Colors.Red, 'kiss-cut': Colors.Magenta, fold: Colors.Blue, score: Colors.Cyan,
-  perforation: Colors.Green, drill: Colors.Yellow, glue: Colors.White,
-}; // prettier-ignore
+  cut: Colors.Red,
+  'kiss-cut': Colors.Magenta,
+  fold: Colors.Blue,
+  score: Colors.Cyan,
+  perforation: Colors.Green,
+  drill: Colors.Yellow,
+  glue: Colors.White,
+};
 
 /**
  * The process lines of a surface as a DXF at true size, in millimetres, a layer for each process; the origin is the

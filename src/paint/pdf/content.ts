@@ -118,20 +118,23 @@ function drawPath(item: PathItem, context: ContentContext): string {
   const outline = pathOperators(item.path);
   const star = item.rule === 'evenodd' ? '*' : '';
   let out = '';
-  if (item.fill?.kind === 'gradient') out += shaded(item.fill, `${outline}W${star} n\n`, pathBounds(item.path), item, context);
-  else if (item.fill) out += `${state(item.fill, item, context)}${colour(item.fill, 'fill', context)}${outline}f${star}\n`;
+  if (item.fill?.kind === 'gradient')
+    out += shaded(item.fill, `${outline}W${star} n\n`, pathBounds(item.path), item, context);
+  else if (item.fill)
+    out += `${state(item.fill, item, context)}${colour(item.fill, 'fill', context)}${outline}f${star}\n`;
   if (item.stroke) {
     const { stroke } = item;
     const look = `${state(stroke.ink, item, context)}${colour(stroke.ink, 'stroke', context)}`;
     if (stroke.align) {
       // Twice as wide, and cut away on one side of the path.
-      const outer = stroke.align === 'out' ? pathOperators(rectPath(grow(pathBounds(item.path), edges(stroke.width * 4)))) : '';
+      const outer =
+        stroke.align === 'out' ? pathOperators(rectPath(grow(pathBounds(item.path), edges(stroke.width * 4)))) : '';
       const rule = stroke.align === 'out' ? '*' : star;
       out += `q\n${outer}${outline}W${rule} n\n${look}${lineStyle(stroke, stroke.width * 2)}${outline}S\nQ\n`;
     } else out += `${look}${lineStyle(stroke, stroke.width)}${outline}S\n`;
   }
   return out;
-} // prettier-ignore
+}
 
 const CAPS = { butt: 0, round: 1, square: 2 } as const;
 const JOINS = { miter: 0, round: 1, bevel: 2 } as const;

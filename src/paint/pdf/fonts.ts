@@ -87,7 +87,10 @@ const hex4 = (n: number): string => n.toString(16).padStart(4, '0');
 const utf16 = (s: string): string => Array.from({ length: s.length }, (_, i) => hex4(s.charCodeAt(i))).join('');
 
 function toUnicode(glyphs: ReadonlyMap<number, string>): string {
-  const rows = [...glyphs].filter(([, s]) => s !== '').sort(([a], [b]) => a - b).map(([gid, s]) => `<${hex4(gid)}> <${utf16(s)}>`); // prettier-ignore
+  const rows = [...glyphs]
+    .filter(([, s]) => s !== '')
+    .sort(([a], [b]) => a - b)
+    .map(([gid, s]) => `<${hex4(gid)}> <${utf16(s)}>`);
   const blocks: string[] = [];
   // At most 100 entries a block.
   for (let i = 0; i < rows.length; i += 100) {

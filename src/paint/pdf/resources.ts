@@ -130,12 +130,26 @@ export class ResourcePool {
       group: (item) => note('XObject', this.group(item)),
       state: ({ overprint, opacity, blend, isPlain }) => {
         if (opacity < 1 || blend) this.transparent = true;
-        const entries = { OP: overprint, op: overprint, OPM: isPlain ? 0 : 1, ca: opacity, CA: opacity, BM: blend && blendName(blend) };
-        return note('ExtGState', this.once('Gs', JSON.stringify(entries), () => this.add({ Type: 'ExtGState', ...entries })));
+        const entries = {
+          OP: overprint,
+          op: overprint,
+          OPM: isPlain ? 0 : 1,
+          ca: opacity,
+          CA: opacity,
+          BM: blend && blendName(blend),
+        };
+        return note(
+          'ExtGState',
+          this.once('Gs', JSON.stringify(entries), () => this.add({ Type: 'ExtGState', ...entries })),
+        );
       },
       space: (plates) => note('ColorSpace', this.space(plates)),
       layer: (layer) => note('Properties', this.layer(layer)),
-      shading: (ink) => note('Shading', this.once('Sh', JSON.stringify([ink.run, ink.stops, ink.overprint]), () => this.add(this.shading(ink)))),
+      shading: (ink) =>
+        note(
+          'Shading',
+          this.once('Sh', JSON.stringify([ink.run, ink.stops, ink.overprint]), () => this.add(this.shading(ink))),
+        ),
       fading: (ink, region) => note('ExtGState', this.fading(ink, region)),
       softMask: (mask) => note('ExtGState', this.softMask(mask)),
     };
@@ -146,7 +160,7 @@ export class ResourcePool {
           .map(([kind, map]) => [kind, Object.fromEntries(map)]),
       );
     return { context: { purpose: this.source.purpose, font: this.source.font, resources }, dictionary };
-  } // prettier-ignore
+  }
 
   private font(key: string, gid: number): UsedFont {
     const font: UsedFont = this.fonts.get(key) ?? {
@@ -242,11 +256,17 @@ export class ResourcePool {
     const image = addStream(
       this.context,
       {
-        Type: 'XObject', Subtype: 'Image', Width: width, Height: height, BitsPerComponent: 8,
-        ColorSpace: 'DeviceGray', Interpolate: true, Filter: 'FlateDecode',
+        Type: 'XObject',
+        Subtype: 'Image',
+        Width: width,
+        Height: height,
+        BitsPerComponent: 8,
+        ColorSpace: 'DeviceGray',
+        Interpolate: true,
+        Filter: 'FlateDecode',
       },
       bytes,
-    ); // prettier-ignore
+    );
     const square = [r.width, 0, 0, -r.height, r.x, r.y + r.height].map(num).join(' ');
     const form = this.form(r, `q\n${square} cm\n/Im Do\nQ\n`, { XObject: { Im: image } }, 'DeviceGray');
     return { name: this.nameFor('Gm'), ref: this.luminosity(form) };

@@ -71,7 +71,15 @@ export class Canvas {
   }
 
   /** On bare paper, which is opaque. */
-  private layOpaque(base: number, from: number, to: number, opaque: Uint8Array, isFull: boolean, ink: RowInk, blend: Mixing): void {
+  private layOpaque(
+    base: number,
+    from: number,
+    to: number,
+    opaque: Uint8Array,
+    isFull: boolean,
+    ink: RowInk,
+    blend: Mixing,
+  ): void {
     const { plates } = this;
     for (let p = 0; p < plates.length; p += 1) {
       const source = ink.of[p];
@@ -96,10 +104,18 @@ export class Canvas {
           if (a > 0) plate[base + x] = a === 255 ? (source[x] ?? 0) : between(plate[base + x] ?? 0, source[x] ?? 0, a);
         }
     }
-  } // prettier-ignore
+  }
 
   /** Where the ground may be clear: the basic formula of compositing (ISO 32000-1, 11.3.6). */
-  private layClear(base: number, from: number, to: number, opaque: Uint8Array, ink: RowInk, blend: Mixing, alpha: Uint8Array): void {
+  private layClear(
+    base: number,
+    from: number,
+    to: number,
+    opaque: Uint8Array,
+    ink: RowInk,
+    blend: Mixing,
+    alpha: Uint8Array,
+  ): void {
     const { plates } = this;
     const count = to - from;
     if (share.length < count) {
@@ -143,7 +159,7 @@ export class Canvas {
         plate[base + x] = round(under + (laid - under) * part);
       }
     }
-  } // prettier-ignore
+  }
 }
 
 /** For each pixel of a row: how much of the new lies in what comes out, and how opaque the ground was. Reused from row to row. */

@@ -58,7 +58,15 @@ export function cover(edges: Edges, rule: FillRule, box: PixelBox, take: TakeRow
     lastTouched.fill(-1, 0, rows);
     const { data, length } = edges;
     for (let i = 0; i < length; i += 4)
-      addEdge(stride, width, (data[i] ?? 0) - firstColumn, (data[i + 1] ?? 0) - start, (data[i + 2] ?? 0) - firstColumn, (data[i + 3] ?? 0) - start, rows);
+      addEdge(
+        stride,
+        width,
+        (data[i] ?? 0) - firstColumn,
+        (data[i + 1] ?? 0) - start,
+        (data[i + 2] ?? 0) - firstColumn,
+        (data[i + 3] ?? 0) - start,
+        rows,
+      );
     for (let y = 0; y < rows; y += 1) {
       const touched = min(lastTouched[y] ?? -1, width - 1);
       const begin = firstTouched[y] ?? width;
@@ -87,7 +95,7 @@ export function cover(edges: Edges, rule: FillRule, box: PixelBox, take: TakeRow
       if (from >= 0) take(start + y, shift + from, shift + to, row);
     }
   }
-} // prettier-ignore
+}
 
 // Named once: a look-up of a global in every step is dear where code runs in a context of its own.
 const { min, max, floor, ceil } = Math;

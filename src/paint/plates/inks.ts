@@ -50,16 +50,23 @@ export interface Shading {
 }
 
 /** @param matrix to pixels */
-export function shadingOf(run: GradientRun, stops: readonly InkStop[], names: readonly string[], matrix: Matrix, left: number): Shading {
+export function shadingOf(
+  run: GradientRun,
+  stops: readonly InkStop[],
+  names: readonly string[],
+  matrix: Matrix,
+  left: number,
+): Shading {
   const isClear = stops.some((s) => s.opacity < 1);
-  const along = (of: (stop: InkStop) => number) => Uint8Array.from({ length: STEPS + 1 }, (_, i) => valueOf(at(stops, i / STEPS, of)));
+  const along = (of: (stop: InkStop) => number) =>
+    Uint8Array.from({ length: STEPS + 1 }, (_, i) => valueOf(at(stops, i / STEPS, of)));
   const back = inverse(matrix);
   return {
     values: names.map((name) => along((stop) => tintOn(stop, name))),
     opacity: isClear ? along((stop) => stop.opacity * 100) : undefined,
     steps: run.kind === 'linear' ? linearSteps(run, back, left) : radialSteps(run, back, left),
   };
-} // prettier-ignore
+}
 
 /** A value between the stops; two at one place are a hard edge. */
 function at(stops: readonly InkStop[], place: number, of: (stop: InkStop) => number): number {

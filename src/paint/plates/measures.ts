@@ -17,7 +17,10 @@ export function coverageOf({ width, names, pixels }: Plates, box: PixelBox): Rea
 }
 
 /** The most ink of all plates together, percent, and where it lies. */
-export function mostInk({ width, names, pixels }: Plates, counted: (plate: string) => boolean): { readonly total: number; readonly x: number; readonly y: number } {
+export function mostInk(
+  { width, names, pixels }: Plates,
+  counted: (plate: string) => boolean,
+): { readonly total: number; readonly x: number; readonly y: number } {
   const plates = pixels.filter((_, p) => counted(names[p] ?? ''));
   let most = 0;
   let at = 0;
@@ -31,7 +34,7 @@ export function mostInk({ width, names, pixels }: Plates, counted: (plate: strin
     }
   }
   return { total: most / 2.55, x: at % width, y: Math.floor(at / width) };
-} // prettier-ignore
+}
 
 /** Pixels that differ between two readings of the same page, by plate; plates that one of them lacks count as bare. */
 export function differences(one: Plates, two: Plates): ReadonlyMap<string, number> {

@@ -10,7 +10,16 @@ const NOTHING: PlateSource = { outline: () => undefined, picture: () => undefine
 const SPOT: Ink = { kind: 'technical', name: 'Varnish', shown: { c: 0, m: 60, y: 0, k: 0 } };
 const CYAN: Ink = { kind: 'process', build: { c: 100, m: 0, y: 0, k: 0 }, overprint: false };
 
-const item = (path: Path, more: Partial<PathItem> = {}): PathItem => ({ kind: 'path', from: 'x', opacity: 1, matrix: [1, 0, 0, 1, 0, 0], path, fill: SPOT, stroke: null, ...more }); // prettier-ignore
+const item = (path: Path, more: Partial<PathItem> = {}): PathItem => ({
+  kind: 'path',
+  from: 'x',
+  opacity: 1,
+  matrix: [1, 0, 0, 1, 0, 0],
+  path,
+  fill: SPOT,
+  stroke: null,
+  ...more,
+});
 
 /** The area that a plate carries, mm². */
 function areaOn(items: readonly Item[], plate = 'Varnish'): number {
@@ -25,7 +34,9 @@ const off = (found: number, true_: number) => Math.abs(found - true_) / true_;
 describe('the area on a plate is that of the shape, to a thousandth', () => {
   test('circles: π r²', () => {
     for (const r of [5, 12.34, 28])
-      expect(off(areaOn([item(ellipsePath({ x: 30 - r, y: 30 - r, width: 2 * r, height: 2 * r }))]), Math.PI * r ** 2)).toBeLessThan(0.001); // prettier-ignore
+      expect(
+        off(areaOn([item(ellipsePath({ x: 30 - r, y: 30 - r, width: 2 * r, height: 2 * r }))]), Math.PI * r ** 2),
+      ).toBeLessThan(0.001);
   });
 
   test('triangles anywhere: half the cross product of two sides', () => {
@@ -35,7 +46,20 @@ describe('the area on a plate is that of the shape, to a thousandth', () => {
         const area = Math.abs((bx - ax) * (cy - ay) - (cx - ax) * (by - ay)) / 2;
         // A sliver has more edge than area: every pixel of it is rounded.
         fc.pre(area > 200);
-        expect(off(areaOn([item(polygonPath([{ x: ax, y: ay }, { x: bx, y: by }, { x: cx, y: cy }]))]), area)).toBeLessThan(0.001); // prettier-ignore
+        expect(
+          off(
+            areaOn([
+              item(
+                polygonPath([
+                  { x: ax, y: ay },
+                  { x: bx, y: by },
+                  { x: cx, y: cy },
+                ]),
+              ),
+            ]),
+            area,
+          ),
+        ).toBeLessThan(0.001);
       }),
       { numRuns: 40 },
     );
@@ -53,16 +77,37 @@ describe('the area on a plate is that of the shape, to a thousandth', () => {
     const line = linePath({ x: 10, y: 12 }, { x: 50, y: 42 });
     expect(off(areaOn([item(line, { fill: null, stroke })]), 50 * 3)).toBeLessThan(0.001);
     expect(off(areaOn([item(line, { fill: null, stroke: { ...stroke, cap: 'square' } })]), 53 * 3)).toBeLessThan(0.001);
-    expect(off(areaOn([item(line, { fill: null, stroke: { ...stroke, cap: 'round' } })]), 150 + Math.PI * 1.5 ** 2)).toBeLessThan(0.001); // prettier-ignore
+    expect(
+      off(areaOn([item(line, { fill: null, stroke: { ...stroke, cap: 'round' } })]), 150 + Math.PI * 1.5 ** 2),
+    ).toBeLessThan(0.001);
     const square = rectPath({ x: 15, y: 15, width: 30, height: 30 });
     expect(off(areaOn([item(square, { fill: null, stroke })]), 33 ** 2 - 27 ** 2)).toBeLessThan(0.001);
     // A round join has a quarter of a disc at each corner, a bevel half a square less than a mitre.
-    expect(off(areaOn([item(square, { fill: null, stroke: { ...stroke, join: 'round' } })]), 30 * 4 * 3 - 4 * 1.5 ** 2 + Math.PI * 1.5 ** 2)).toBeLessThan(0.001); // prettier-ignore
-    expect(off(areaOn([item(square, { fill: null, stroke: { ...stroke, join: 'bevel' } })]), 33 ** 2 - 27 ** 2 - 4 * (1.5 ** 2 / 2))).toBeLessThan(0.001); // prettier-ignore
+    expect(
+      off(
+        areaOn([item(square, { fill: null, stroke: { ...stroke, join: 'round' } })]),
+        30 * 4 * 3 - 4 * 1.5 ** 2 + Math.PI * 1.5 ** 2,
+      ),
+    ).toBeLessThan(0.001);
+    expect(
+      off(
+        areaOn([item(square, { fill: null, stroke: { ...stroke, join: 'bevel' } })]),
+        33 ** 2 - 27 ** 2 - 4 * (1.5 ** 2 / 2),
+      ),
+    ).toBeLessThan(0.001);
     const circle = ellipsePath({ x: 10, y: 10, width: 40, height: 40 });
-    expect(off(areaOn([item(circle, { fill: null, stroke: { ...stroke, width: 0.3 } })]), Math.PI * 40 * 0.3)).toBeLessThan(0.002); // prettier-ignore
+    expect(
+      off(areaOn([item(circle, { fill: null, stroke: { ...stroke, width: 0.3 } })]), Math.PI * 40 * 0.3),
+    ).toBeLessThan(0.002);
     // Half of it is dash.
-    expect(off(areaOn([item(linePath({ x: 5, y: 30 }, { x: 55, y: 30 }), { fill: null, stroke: { ...stroke, dash: [2.5, 2.5] } })]), 75)).toBeLessThan(0.001); // prettier-ignore
+    expect(
+      off(
+        areaOn([
+          item(linePath({ x: 5, y: 30 }, { x: 55, y: 30 }), { fill: null, stroke: { ...stroke, dash: [2.5, 2.5] } }),
+        ]),
+        75,
+      ),
+    ).toBeLessThan(0.001);
   });
 });
 
@@ -72,7 +117,9 @@ describe('what lies on top', () => {
 
   test('a coating leaves the plates beneath as they are; told to knock out, it cuts them', () => {
     expect(off(areaOn([ground, item(square)], 'Cyan'), 3600)).toBeLessThan(0.001);
-    expect(off(areaOn([ground, item(square, { fill: { ...SPOT, knocksOut: true } })], 'Cyan'), 2700)).toBeLessThan(0.001); // prettier-ignore
+    expect(off(areaOn([ground, item(square, { fill: { ...SPOT, knocksOut: true } })], 'Cyan'), 2700)).toBeLessThan(
+      0.001,
+    );
   });
 
   test('with and without a layer: no pixel of another plate differs where it overprints', () => {
@@ -100,7 +147,13 @@ describe('what lies on top', () => {
 });
 
 test('the inks of a picture come out of their packet as they went in, and a cut packet is refused', () => {
-  const inks = { width: 3, height: 2, space: 'cmyk' as const, pixels: Uint8Array.from({ length: 24 }, (_, i) => i), alpha: Uint8Array.from([0, 1, 2, 3, 4, 5]) }; // prettier-ignore
+  const inks = {
+    width: 3,
+    height: 2,
+    space: 'cmyk' as const,
+    pixels: Uint8Array.from({ length: 24 }, (_, i) => i),
+    alpha: Uint8Array.from([0, 1, 2, 3, 4, 5]),
+  };
   expect(unpackInks(packInks(inks))).toEqual(inks);
   expect(() => unpackInks(packInks(inks).subarray(0, 30))).toThrow(RangeError);
 });

@@ -65,14 +65,23 @@ export interface Plates {
  * @param items in paint order, those of layers too
  * @param names plates that are wanted, in their order; see `plateNames`
  */
-export function readPlates(items: readonly Item[], names: readonly string[], view: PlateView, source: PlateSource): Plates {
+export function readPlates(
+  items: readonly Item[],
+  names: readonly string[],
+  view: PlateView,
+  source: PlateSource,
+): Plates {
   const box = pixelsOf(view);
   // Mixing on bare paper lays on plainly: where that can happen, what is bare has to be known.
-  const canvas = new Canvas(box, names, items.some((item) => item.blend !== undefined));
+  const canvas = new Canvas(
+    box,
+    names,
+    items.some((item) => item.blend !== undefined),
+  );
   const reader = new Reader(view, names, source);
   reader.draw(items, canvas);
   return { width: box.width, height: box.height, names, pixels: canvas.ontoPaper() };
-} // prettier-ignore
+}
 
 export const pixelsOf = ({ box, scale }: PlateView): PixelBox => ({
   x: 0,
@@ -106,7 +115,16 @@ class Reader {
       case 'glyphs': {
         const { edges, outlines } = this.glyphEdges(item, matrix);
         if (!item.hollow) this.paint(edges, 'nonzero', item.ink, item, clip, canvas, matrix);
-        if (item.stroke) this.paint(strokeEdges(outlines(), item.stroke, item.stroke.width, matrix), 'nonzero', item.stroke.ink, item, clip, canvas, matrix);
+        if (item.stroke)
+          this.paint(
+            strokeEdges(outlines(), item.stroke, item.stroke.width, matrix),
+            'nonzero',
+            item.stroke.ink,
+            item,
+            clip,
+            canvas,
+            matrix,
+          );
         return;
       }
       case 'picture':
@@ -119,21 +137,37 @@ class Reader {
       case 'group':
         return this.drawGroup(item, clip, canvas, under, matrix);
     }
-  } // prettier-ignore
+  }
 
   private pixels(matrix: Matrix): Matrix {
     return pixelMatrix(this.view.scale, this.view.box.x, this.view.box.y, matrix);
   }
 
-  private stroke(path: Path, stroke: StrokeStyle, item: Item, clip: Stencil | undefined, canvas: Canvas, matrix: Matrix): void {
-    if (!stroke.align) return this.paint(strokeEdges(path, stroke, stroke.width, matrix), 'nonzero', stroke.ink, item, clip, canvas, matrix);
+  private stroke(
+    path: Path,
+    stroke: StrokeStyle,
+    item: Item,
+    clip: Stencil | undefined,
+    canvas: Canvas,
+    matrix: Matrix,
+  ): void {
+    if (!stroke.align)
+      return this.paint(
+        strokeEdges(path, stroke, stroke.width, matrix),
+        'nonzero',
+        stroke.ink,
+        item,
+        clip,
+        canvas,
+        matrix,
+      );
     // Twice as wide, and cut away on one side of the path.
     const outer = stroke.align === 'out' ? rectPath(grow(pathBounds(path), allRound(stroke.width * 4))) : [];
     const rule = stroke.align === 'out' || (item.kind === 'path' && item.rule === 'evenodd') ? 'evenodd' : 'nonzero';
     const half = this.stencilOf({ path: [...outer, ...path], rule }, matrix, canvas.box);
     const both = clip ? met(clip, half) : half;
     this.paint(strokeEdges(path, stroke, stroke.width * 2, matrix), 'nonzero', stroke.ink, item, both, canvas, matrix);
-  } // prettier-ignore
+  }
 
   private glyphEdges(item: GlyphItem, matrix: Matrix): { readonly edges: Edges; readonly outlines: () => Path } {
     const edges = new Edges();
@@ -156,7 +190,15 @@ class Reader {
   }
 
   /** An area in an ink. */
-  private paint(edges: Edges, rule: 'nonzero' | 'evenodd', ink: Ink, item: Item, clip: Stencil | undefined, canvas: Canvas, matrix: Matrix): void {
+  private paint(
+    edges: Edges,
+    rule: 'nonzero' | 'evenodd',
+    ink: Ink,
+    item: Item,
+    clip: Stencil | undefined,
+    canvas: Canvas,
+    matrix: Matrix,
+  ): void {
     const opacity = round(item.opacity * 255);
     const opaque = new Uint8Array(canvas.box.width);
     if (ink.kind !== 'gradient') {
@@ -180,10 +222,11 @@ class Reader {
         for (let x = from; x < to; x += 1) values[x] = along?.[steps[x] ?? 0] ?? 0;
       });
       const { opacity: clear } = shading;
-      if (clear) for (let x = from; x < to; x += 1) opaque[x] = round(((opaque[x] ?? 0) * (clear[steps[x] ?? 0] ?? 0)) / 255);
+      if (clear)
+        for (let x = from; x < to; x += 1) opaque[x] = round(((opaque[x] ?? 0) * (clear[steps[x] ?? 0] ?? 0)) / 255);
       canvas.lay(y, from, to, opaque, false, laid, item.blend);
     });
-  } // prettier-ignore
+  }
 
   private drawPicture(item: PictureItem, clip: Stencil | undefined, canvas: Canvas, matrix: Matrix): void {
     const pixels = this.source.picture(item);
@@ -195,7 +238,16 @@ class Reader {
   }
 
   /** Pixels seen through a frame. @param content sets down the picture, @param matrix its frame */
-  private paintPixels(pixels: InkPixels, image: Rect, frame: Rect, content: Matrix, matrix: Matrix, item: Item, clip: Stencil | undefined, canvas: Canvas): void {
+  private paintPixels(
+    pixels: InkPixels,
+    image: Rect,
+    frame: Rect,
+    content: Matrix,
+    matrix: Matrix,
+    item: Item,
+    clip: Stencil | undefined,
+    canvas: Canvas,
+  ): void {
     const { box } = canvas;
     const rows = pictureRows(pixels, image, content, box.x, box.width);
     const ink = inkOfRows(rows, this.names, item.kind === 'picture' ? item.flat : undefined);
@@ -203,7 +255,14 @@ class Reader {
     const opaque = new Uint8Array(box.width);
     const shown = fillEdges(rectPath(frame), matrix);
     // Of a frame wider than its picture only the picture is seen.
-    const edge = this.stencilOf({ path: rectPath(image), rule: 'nonzero' }, content, box, frame, image, content === matrix);
+    const edge = this.stencilOf(
+      { path: rectPath(image), rule: 'nonzero' },
+      content,
+      box,
+      frame,
+      image,
+      content === matrix,
+    );
     cover(shown, 'nonzero', box, (y, from, to, row) => {
       let isFull = dimmed(row, from, to, opacity, edge && clip ? met(edge, clip) : (edge ?? clip), y, box, opaque);
       rows.read(y, from, to);
@@ -214,10 +273,16 @@ class Reader {
       }
       layRuns(canvas, y, from, to, opaque, isFull, ink, item);
     });
-  } // prettier-ignore
+  }
 
   /** Items that are laid on as one: mixed apart, then set down. */
-  private drawGroup(item: Extract<Item, { kind: 'group' }>, clip: Stencil | undefined, canvas: Canvas, under: Matrix, matrix: Matrix): void {
+  private drawGroup(
+    item: Extract<Item, { kind: 'group' }>,
+    clip: Stencil | undefined,
+    canvas: Canvas,
+    under: Matrix,
+    matrix: Matrix,
+  ): void {
     const inner = multiply(under, item.matrix);
     const box = cut(outward(sidesOf(mappedBounds(item.region, matrix))), canvas.box);
     if (box.width <= 0 || box.height <= 0) return;
@@ -256,7 +321,7 @@ class Reader {
       rows.forEach((row, p) => row.set((group.plates[p] ?? row).subarray(base, base + box.width), shift));
       canvas.lay(y, shift, shift + box.width, opaque, false, { of: rows }, item.blend);
     }
-  } // prettier-ignore
+  }
 
   /** How much a soft mask lets through at each pixel of a box: white silhouettes on black, blurred. */
   private maskOf(mask: SoftMask, under: Matrix, box: PixelBox): Uint8Array {
@@ -268,7 +333,12 @@ class Reader {
     // A blur brings in what lies beyond the edge.
     const reach = ceil((sigma / coarse) * 4) + 1;
     const [left, top] = [floor(box.x / coarse) - reach, floor(box.y / coarse) - reach];
-    const wide: PixelBox = { x: left, y: top, width: ceil((box.x + box.width) / coarse) + reach - left, height: ceil((box.y + box.height) / coarse) + reach - top };
+    const wide: PixelBox = {
+      x: left,
+      y: top,
+      width: ceil((box.x + box.width) / coarse) + reach - left,
+      height: ceil((box.y + box.height) / coarse) + reach - top,
+    };
     const canvas = new Canvas(wide, ['Black'], false);
     canvas.plates[0]?.fill(255);
     const reader = new Reader(view, ['Black'], this.source);
@@ -280,11 +350,15 @@ class Reader {
     const out = new Uint8Array(box.width * box.height);
     for (let y = 0; y < box.height; y += 1)
       for (let x = 0; x < box.width; x += 1) {
-        const light = 255 - (coarse === 1 ? (soft[(y + box.y - top) * wide.width + x + box.x - left] ?? 255) : drawnOut(soft, wide, (box.x + x + 0.5) / coarse - 0.5, (box.y + y + 0.5) / coarse - 0.5));
+        const light =
+          255 -
+          (coarse === 1
+            ? (soft[(y + box.y - top) * wide.width + x + box.x - left] ?? 255)
+            : drawnOut(soft, wide, (box.x + x + 0.5) / coarse - 0.5, (box.y + y + 0.5) / coarse - 0.5));
         out[y * box.width + x] = round((light * through(region, box.x + x, box.y + y)) / 255);
       }
     return out;
-  } // prettier-ignore
+  }
 
   private stencilOf({ path, rule }: Clip, matrix: Matrix, within: PixelBox): Stencil;
   private stencilOf(
@@ -295,14 +369,21 @@ class Reader {
     image: Rect,
     isSame: boolean,
   ): Stencil | undefined;
-  private stencilOf({ path, rule }: Clip, matrix: Matrix, within: PixelBox, frame?: Rect, image?: Rect, isSame = false): Stencil | undefined {
+  private stencilOf(
+    { path, rule }: Clip,
+    matrix: Matrix,
+    within: PixelBox,
+    frame?: Rect,
+    image?: Rect,
+    isSame = false,
+  ): Stencil | undefined {
     if (frame && image && isSame && covers(image, frame)) return undefined;
     const edges = fillEdges(path, matrix);
     const box = edges.length === 0 ? { ...within, width: 0, height: 0 } : cut(outward(edges.bounds()), within);
     const pixels = new Uint8Array(max(0, box.width) * max(0, box.height));
     cover(edges, rule, box, (y, from, to, row) => pixels.set(row.subarray(from, to), (y - box.y) * box.width + from));
     return { box, pixels };
-  } // prettier-ignore
+  }
 }
 
 // Named once: a look-up of a global in every step is dear where code runs in a context of its own.
@@ -313,14 +394,18 @@ const WHITE = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 0 }, overprint: f
 const BLACK = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 100 }, overprint: false } as const;
 
 /** The one ink that a group lays all over its region, where it is no more than that. */
-function flatOver({ items, region }: Extract<Item, { kind: 'group' }>): { readonly ink: Exclude<Ink, { kind: 'gradient' }>; readonly opacity: number } | undefined {
+function flatOver({
+  items,
+  region,
+}: Extract<Item, { kind: 'group' }>):
+  { readonly ink: Exclude<Ink, { kind: 'gradient' }>; readonly opacity: number } | undefined {
   const [only] = items;
   if (items.length !== 1 || only?.kind !== 'path' || !only.fill || only.fill.kind === 'gradient') return undefined;
   if (only.stroke || only.blend || only.clip || only.path.length !== 5 || !isIdentity(only.matrix)) return undefined;
   // What overprints in a group of its own has nothing beneath it there: it lays bare plates.
   if (only.fill.kind === 'process' && only.fill.overprint) return undefined;
   return covers(pathBounds(only.path), region) ? { ink: only.fill, opacity: only.opacity } : undefined;
-} // prettier-ignore
+}
 
 /** Pixels to a standard deviation of a blur. */
 const PER_SIGMA = 3;
@@ -357,7 +442,16 @@ const CMYK = ['Cyan', 'Magenta', 'Yellow', 'Black'];
 const RUN = 16;
 
 /** Lays a row, its long full parts at once. */
-function layRuns(canvas: Canvas, y: number, from: number, to: number, opaque: Uint8Array, isFull: boolean, ink: RowInk, item: Item): void {
+function layRuns(
+  canvas: Canvas,
+  y: number,
+  from: number,
+  to: number,
+  opaque: Uint8Array,
+  isFull: boolean,
+  ink: RowInk,
+  item: Item,
+): void {
   if (isFull || to - from < RUN || canvas.isClearAt(y)) {
     canvas.lay(y, from, to, opaque, isFull, ink, item.blend);
     return;
@@ -379,4 +473,4 @@ function layRuns(canvas: Canvas, y: number, from: number, to: number, opaque: Ui
     x = end;
   }
   if (start < to) canvas.lay(y, start, to, opaque, false, ink, item.blend);
-} // prettier-ignore
+}

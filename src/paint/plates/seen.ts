@@ -54,7 +54,9 @@ export function seenPlates(plates: Plates, seeing: Seeing, look: InkLook): Uint8
     const plate = shifted(name);
     const shown = plate && look.shownAs(name);
     if (!plate || !shown) continue;
-    const [r = 0, g = 0, b = 0] = look.toRgb(Uint8Array.of(shown.c * 2.55, shown.m * 2.55, shown.y * 2.55, shown.k * 2.55));
+    const [r = 0, g = 0, b = 0] = look.toRgb(
+      Uint8Array.of(shown.c * 2.55, shown.m * 2.55, shown.y * 2.55, shown.k * 2.55),
+    );
     // Ink lies over ink: each takes its share of the light that is left.
     for (let i = 0, at = 0; i < size; i += 1, at += 4) {
       const tint = plate[i] ?? 0;
@@ -65,7 +67,7 @@ export function seenPlates(plates: Plates, seeing: Seeing, look: InkLook): Uint8
     }
   }
   return out;
-} // prettier-ignore
+}
 
 /** Builds are the same over whole areas: each that differs is converted once. */
 function builtColours(

@@ -12,7 +12,16 @@ export interface Stencil {
 }
 
 /** Coverage with opacity and clip applied. @returns whether all of it is full */
-export function dimmed(row: Uint8Array, from: number, to: number, opacity: number, clip: Stencil | undefined, y: number, box: PixelBox, into: Uint8Array): boolean {
+export function dimmed(
+  row: Uint8Array,
+  from: number,
+  to: number,
+  opacity: number,
+  clip: Stencil | undefined,
+  y: number,
+  box: PixelBox,
+  into: Uint8Array,
+): boolean {
   let isFull = true;
   if (!clip && opacity === 255) {
     for (let x = from; x < to; x += 1) {
@@ -31,7 +40,7 @@ export function dimmed(row: Uint8Array, from: number, to: number, opacity: numbe
     if (a !== 255) isFull = false;
   }
   return isFull;
-} // prettier-ignore
+}
 
 export function through({ box, pixels }: Stencil, x: number, y: number): number {
   if (x < box.x || y < box.y || x >= box.x + box.width || y >= box.y + box.height) return 0;

@@ -11,7 +11,12 @@ const MITRE_LIMIT = 10;
  * @param width  of the line, in the path’s units
  * @param matrix to pixels
  */
-export function strokeEdges(path: Path, style: Pick<StrokeStyle, 'cap' | 'join' | 'dash'>, width: number, matrix: Matrix): Edges {
+export function strokeEdges(
+  path: Path,
+  style: Pick<StrokeStyle, 'cap' | 'join' | 'dash'>,
+  width: number,
+  matrix: Matrix,
+): Edges {
   const scale = Math.sqrt(Math.abs(matrix[0] * matrix[3] - matrix[1] * matrix[2])) || 1;
   const edges = new Edges();
   const pen: Pen = { half: width / 2, style, stray: 0.05 / scale, matrix, edges };
@@ -20,7 +25,7 @@ export function strokeEdges(path: Path, style: Pick<StrokeStyle, 'cap' | 'join' 
     for (const run of style.dash.length > 0 ? dashed(clean, style.dash) : [clean]) band(run, pen);
   }
   return edges;
-} // prettier-ignore
+}
 
 const UNMOVED: Matrix = [1, 0, 0, 1, 0, 0];
 
@@ -39,10 +44,14 @@ function withoutDoubles({ points, closed }: Polyline): Polyline {
     const [x = 0, y = 0] = [points[i], points[i + 1]];
     if (kept.length === 0 || Math.hypot(x - (kept.at(-2) ?? 0), y - (kept.at(-1) ?? 0)) > 1e-9) kept.push(x, y);
   }
-  if (closed && kept.length > 2 && Math.hypot((kept[0] ?? 0) - (kept.at(-2) ?? 0), (kept[1] ?? 0) - (kept.at(-1) ?? 0)) <= 1e-9)
+  if (
+    closed &&
+    kept.length > 2 &&
+    Math.hypot((kept[0] ?? 0) - (kept.at(-2) ?? 0), (kept[1] ?? 0) - (kept.at(-1) ?? 0)) <= 1e-9
+  )
     kept.length -= 2;
   return { points: kept, closed };
-} // prettier-ignore
+}
 
 /** A run cut into its dashes; they go on around corners. */
 function dashed({ points, closed }: Polyline, dash: readonly number[]): readonly Polyline[] {
@@ -174,7 +183,10 @@ function corner(out: number[], x: number, y: number, one: Normal, two: Normal, {
     return;
   }
   // The tip where both sides meet, as a share of half the width from the corner.
-  const tip = 1 + dot > 1e-9 ? { x: x + ((one.nx + two.nx) * half) / (1 + dot), y: y + ((one.ny + two.ny) * half) / (1 + dot) } : undefined;
+  const tip =
+    1 + dot > 1e-9
+      ? { x: x + ((one.nx + two.nx) * half) / (1 + dot), y: y + ((one.ny + two.ny) * half) / (1 + dot) }
+      : undefined;
   if (cross < 0) {
     // The inner side: the tip, where both segments are long enough to reach it; else through the corner itself.
     const reach = tip ? Math.hypot(tip.x - ax, tip.y - ay) : Infinity;
@@ -199,7 +211,7 @@ function corner(out: number[], x: number, y: number, one: Normal, two: Normal, {
       break;
   }
   out.push(ax, ay, bx, by);
-} // prettier-ignore
+}
 
 /** Points between two directions on a circle, its ends left out. */
 function arc(out: number[], x: number, y: number, radius: number, from: number, turn: number, stray: number): void {
@@ -220,6 +232,5 @@ function cap(out: number[], points: readonly number[], { half, style, stray }: P
   const [ux, uy] = [(x1 - x0) / length, (y1 - y0) / length];
   // The left side’s normal is (uy, −ux).
   if (style.cap === 'round') arc(out, x1, y1, half, Math.atan2(-ux, uy), Math.PI, stray);
-  else
-    out.push(x1 + (uy + ux) * half, y1 + (-ux + uy) * half, x1 + (-uy + ux) * half, y1 + (ux + uy) * half);
-} // prettier-ignore
+  else out.push(x1 + (uy + ux) * half, y1 + (-ux + uy) * half, x1 + (-uy + ux) * half, y1 + (ux + uy) * half);
+}

@@ -36,7 +36,10 @@ export function lineStyle(process: ProcessLine['process']): {
   }
 }
 
-const straight = ({ from, to }: ProcessLine): Path => [['M', from.x, from.y], ['L', to.x, to.y]]; // prettier-ignore
+const straight = ({ from, to }: ProcessLine): Path => [
+  ['M', from.x, from.y],
+  ['L', to.x, to.y],
+];
 
 /**
  * A small picture of a side: paper, panels, lines and zones in the line code.
@@ -61,11 +64,13 @@ export function blankPicture(surface: BlankSurface, box: { readonly width: numbe
     `<g transform="translate(${num(left)} ${num(top)}) scale(${num(scale)})">` +
     `<path d="${pathData(surface.outline)}" transform="translate(${num(2 * unit)} ${num(2 * unit)})" fill="#1b2334" fill-opacity="0.12"/>` +
     `<path d="${pathData(surface.outline)}" fill="#ffffff" stroke="#1b2334" stroke-width="${num(unit * 1.2)}"/>` +
-    panels.map((p, i) => `<path d="${pathData(rectPath(p))}" fill="#6f8fb3" fill-opacity="${i % 2 === 0 ? 0.12 : 0.04}"/>`).join('') +
+    panels
+      .map((p, i) => `<path d="${pathData(rectPath(p))}" fill="#6f8fb3" fill-opacity="${i % 2 === 0 ? 0.12 : 0.04}"/>`)
+      .join('') +
     surface.zones.map((z) => `<path d="${pathData(z.outline)}" fill="#b3261e" fill-opacity="0.1"/>`).join('') +
     lines.map((line) => `<path d="${pathData(line.path ?? straight(line))}" ${stroke(line.process)}/>`).join('') +
     `</g></svg>`
-  ); // prettier-ignore
+  );
 }
 
 const num = (n: number): string => String(Math.round(n * 1e4) / 1e4);

@@ -14,13 +14,15 @@ export function dieSvg(
     const { name, form } = layer(process);
     const own = lines.filter((l) => l.process === process);
     const dash = DASHES[form].length > 0 ? ` stroke-dasharray="${DASHES[form].join(' ')}"` : '';
-    const paths = own.map((l) => `<path d="${l.path ? pathData(l.path) : `M${l.from.x} ${l.from.y}L${l.to.x} ${l.to.y}`}"/>`);
+    const paths = own.map(
+      (l) => `<path d="${l.path ? pathData(l.path) : `M${l.from.x} ${l.from.y}L${l.to.x} ${l.to.y}`}"/>`,
+    );
     return `<g id="${escaped(name)}" data-process="${process}" fill="none" stroke="${lineStyle(process).colour}" stroke-width="${weight}"${dash}>${paths.join('')}</g>`;
   });
   return (
     `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" viewBox="${shown.x} ${shown.y} ${shown.width} ${shown.height}" ` +
     `width="${shown.width}mm" height="${shown.height}mm">${groups.join('')}</svg>\n`
   );
-} // prettier-ignore
+}
 
 const escaped = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);

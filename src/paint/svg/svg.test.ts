@@ -83,6 +83,10 @@ describe('outlines', () => {
     );
   });
   test('a quarter turn moves every point by the closed form', () => {
-    expect(mapPath([['M', 1, 0], ['C', 1, 1, 2, 0, 3, 1], ['Z']], [0, 1, -1, 0, 5, 0])).toEqual([['M', 5, 1], ['C', 4, 1, 5, 2, 4, 3], ['Z']]); // prettier-ignore
+    expect(mapPath([['M', 1, 0], ['C', 1, 1, 2, 0, 3, 1], ['Z']], [0, 1, -1, 0, 5, 0])).toEqual([
+      ['M', 5, 1],
+      ['C', 4, 1, 5, 2, 4, 3],
+      ['Z'],
+    ]);
   });
 });

@@ -217,7 +217,9 @@ function throughMask(items: readonly Item[], mask: SoftMask, defs: Definitions):
   const filter = soft ? ` filter="url(#${soft.id})"` : '';
   const [only] = items;
   if (items.length === 1 && only?.kind === 'path' && only.fill?.kind === 'process' && !only.stroke && mask.grow >= 0) {
-    const shape = widened(mask.of, only.fill, mask.grow).map((i) => svgItem(i, defs)).join(''); // prettier-ignore
+    const shape = widened(mask.of, only.fill, mask.grow)
+      .map((i) => svgItem(i, defs))
+      .join('');
     const clear = only.opacity < 1 ? ` opacity="${n(only.opacity)}"` : '';
     return `${soft?.defs ?? ''}<g${filter}${clear}>${shape}</g>`;
   }

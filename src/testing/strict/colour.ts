@@ -66,7 +66,7 @@ export function checkSpace(
   }
 }
 
-const ICC_SPACES: Readonly<Record<string, number>> = { 'GRAY': 1, 'RGB ': 3, 'CMYK': 4, 'Lab ': 3 }; // prettier-ignore
+const ICC_SPACES: Readonly<Record<string, number>> = { GRAY: 1, 'RGB ': 3, CMYK: 4, 'Lab ': 3 };
 
 function checkProfile(file: OpenFile, profile: PDFObject | undefined, where: string): number | undefined {
   if (!(profile instanceof PDFStream)) {

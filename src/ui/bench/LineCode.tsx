@@ -103,7 +103,17 @@ function Line({ line, trim, at, transform }: LineProps) {
 }
 
 /** Triangles where a fold meets the trim; in the middle of one that does not. */
-function FoldTabs({ line, trim, ends, colour }: { readonly line: ProcessLine; readonly trim: Rect; readonly ends: readonly [number, number, number, number]; readonly colour: string }) {
+function FoldTabs({
+  line,
+  trim,
+  ends,
+  colour,
+}: {
+  readonly line: ProcessLine;
+  readonly trim: Rect;
+  readonly ends: readonly [number, number, number, number];
+  readonly colour: string;
+}) {
   const [x1, y1, x2, y2] = ends;
   const up = line.direction === 'up';
   const onTrim = ({ x, y }: { x: number; y: number }) =>
@@ -113,10 +123,19 @@ function FoldTabs({ line, trim, ends, colour }: { readonly line: ProcessLine; re
     <>
       {first && <Tab x={x1} y={y1} toX={x2} toY={y2} colour={colour} up={up} />}
       {last && <Tab x={x2} y={y2} toX={x1} toY={y1} colour={colour} up={up} />}
-      {!first && !last && <Tab x={(x1 + x2) / 2 + (x2 - x1 === 0 ? 0 : 4)} y={(y1 + y2) / 2 + (y2 - y1 === 0 ? 0 : 4)} toX={x2} toY={y2} colour={colour} up={up} />}
+      {!first && !last && (
+        <Tab
+          x={(x1 + x2) / 2 + (x2 - x1 === 0 ? 0 : 4)}
+          y={(y1 + y2) / 2 + (y2 - y1 === 0 ? 0 : 4)}
+          toX={x2}
+          toY={y2}
+          colour={colour}
+          up={up}
+        />
+      )}
     </>
   );
-} // prettier-ignore
+}
 
 /** A triangle at the end of a fold, filled when the paper rises toward the viewer. */
 function Tab({
@@ -148,21 +167,52 @@ function Tab({
 
 const ZONE_FILLS = { 'keep-clear': 'url(#zone-hatch)', 'no-ink': 'url(#zone-hatch)', hidden: '#6b7280' } as const;
 
-function ZoneShape({ zone, transform, at, label }: { readonly zone: BlankSurface['zones'][number]; readonly transform: string; readonly at: Projection; readonly label: boolean }) {
+function ZoneShape({
+  zone,
+  transform,
+  at,
+  label,
+}: {
+  readonly zone: BlankSurface['zones'][number];
+  readonly transform: string;
+  readonly at: Projection;
+  readonly label: boolean;
+}) {
   const d = pathData(zone.outline);
   const box = project(pathBounds(zone.outline), at);
   const fits = box.width > zone.name.length * 6.4 + 8 && box.height > 14;
   return (
     <>
-      <path d={d} transform={transform} fill={ZONE_FILLS[zone.kind]} fillOpacity={zone.kind === 'hidden' ? 0.18 : 1} stroke={COLOURS.fault} strokeOpacity="0.5" strokeWidth={0.8 / at.scale} strokeDasharray={`${3 / at.scale} ${3 / at.scale}`} />
+      <path
+        d={d}
+        transform={transform}
+        fill={ZONE_FILLS[zone.kind]}
+        fillOpacity={zone.kind === 'hidden' ? 0.18 : 1}
+        stroke={COLOURS.fault}
+        strokeOpacity="0.5"
+        strokeWidth={0.8 / at.scale}
+        strokeDasharray={`${3 / at.scale} ${3 / at.scale}`}
+      />
       {label && fits && (
-        <text x={box.x + box.width / 2} y={box.y + box.height / 2 + 4} textAnchor="middle" fontFamily={FACES.text} fontSize="11.5" fontWeight="600" fill={COLOURS.fault} stroke="#ffffff" strokeOpacity="0.9" strokeWidth="3" paintOrder="stroke">
+        <text
+          x={box.x + box.width / 2}
+          y={box.y + box.height / 2 + 4}
+          textAnchor="middle"
+          fontFamily={FACES.text}
+          fontSize="11.5"
+          fontWeight="600"
+          fill={COLOURS.fault}
+          stroke="#ffffff"
+          strokeOpacity="0.9"
+          strokeWidth="3"
+          paintOrder="stroke"
+        >
           {zone.name}
         </text>
       )}
     </>
   );
-} // prettier-ignore
+}
 
 function PanelNames({ surface, at }: { readonly surface: BlankSurface; readonly at: Projection }) {
   return surface.panels.map((panel, i) => {

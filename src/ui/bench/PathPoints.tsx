@@ -38,12 +38,16 @@ export function PathPoints({ id, at, toMm }: Props) {
   const [dragged, setDragged] = useState<{ readonly handle: PathHandle; readonly path: Path }>();
   const element = elementsOn(piece, side).find((e) => e.id === id);
   const rect = drawing.boxes.placed[id];
-  const read = element?.kind === 'shape' && element.shape.form === 'path' ? readPathData(element.shape.data) : undefined;
+  const read =
+    element?.kind === 'shape' && element.shape.form === 'path' ? readPathData(element.shape.data) : undefined;
   const whole = read?.ok && rect ? stretched(read.path, rect) : undefined;
 
   const take = (path: Path) => {
     const { job, replace } = store.getState();
-    replace('Edit points', withElements(job, side, (e) => (e.id === id ? withPath(e, path, drawing.boxes) : e)));
+    replace(
+      'Edit points',
+      withElements(job, side, (e) => (e.id === id ? withPath(e, path, drawing.boxes) : e)),
+    );
   };
   useEffect(() => {
     const keys = (event: KeyboardEvent) => {
@@ -101,7 +105,14 @@ export function PathPoints({ id, at, toMm }: Props) {
   const ends = new Map(handles.filter((h) => h.part === 'end').map((h) => [h.step, h.at]));
   return (
     <g data-path-points>
-      <path d={line} fill="none" stroke="transparent" strokeWidth="10" onDoubleClick={add} onPointerDown={(e) => e.stopPropagation()} />
+      <path
+        d={line}
+        fill="none"
+        stroke="transparent"
+        strokeWidth="10"
+        onDoubleClick={add}
+        onPointerDown={(e) => e.stopPropagation()}
+      />
       <path d={line} fill="none" stroke={COLOURS.accent} strokeWidth="1.4" pointerEvents="none" />
       {handles.map((h) => {
         const p = screen(h.at);
@@ -110,18 +121,53 @@ export function PathPoints({ id, at, toMm }: Props) {
         const isChosen = chosen?.step === h.step && chosen.part === h.part;
         return (
           <g key={`${h.step}${h.part}`}>
-            {from && <line x1={from.x} y1={from.y} x2={p.x} y2={p.y} stroke={COLOURS.accent} strokeWidth="1" pointerEvents="none" />}
+            {from && (
+              <line
+                x1={from.x}
+                y1={from.y}
+                x2={p.x}
+                y2={p.y}
+                stroke={COLOURS.accent}
+                strokeWidth="1"
+                pointerEvents="none"
+              />
+            )}
             {h.part === 'end' ? (
-              <rect data-point={h.step} x={p.x - 5} y={p.y - 5} width="10" height="10" fill={isChosen ? COLOURS.accent : '#ffffff'} stroke={COLOURS.accent} strokeWidth="1.6" style={{ cursor: 'move' }} onPointerDown={down(h)} onPointerMove={move} onPointerUp={up} />
+              <rect
+                data-point={h.step}
+                x={p.x - 5}
+                y={p.y - 5}
+                width="10"
+                height="10"
+                fill={isChosen ? COLOURS.accent : '#ffffff'}
+                stroke={COLOURS.accent}
+                strokeWidth="1.6"
+                style={{ cursor: 'move' }}
+                onPointerDown={down(h)}
+                onPointerMove={move}
+                onPointerUp={up}
+              />
             ) : (
-              <circle data-handle-point={`${h.step}-${h.part}`} cx={p.x} cy={p.y} r="5" fill={isChosen ? COLOURS.accent : '#ffffff'} stroke={COLOURS.accent} strokeWidth="1.6" style={{ cursor: 'move' }} onPointerDown={down(h)} onPointerMove={move} onPointerUp={up} />
+              <circle
+                data-handle-point={`${h.step}-${h.part}`}
+                cx={p.x}
+                cy={p.y}
+                r="5"
+                fill={isChosen ? COLOURS.accent : '#ffffff'}
+                stroke={COLOURS.accent}
+                strokeWidth="1.6"
+                style={{ cursor: 'move' }}
+                onPointerDown={down(h)}
+                onPointerMove={move}
+                onPointerUp={up}
+              />
             )}
           </g>
         );
       })}
     </g>
   );
-} // prettier-ignore
+}
 
 type Step = Path[number];
 

@@ -9,14 +9,26 @@ import { project } from './LineCode';
 import type { Projection } from './view';
 
 const HANDLES: readonly Handle[] = [
-  { x: -1, y: -1 }, { x: 0, y: -1 }, { x: 1, y: -1 }, { x: 1, y: 0 },
-  { x: 1, y: 1 }, { x: 0, y: 1 }, { x: -1, y: 1 }, { x: -1, y: 0 },
-]; // prettier-ignore
+  { x: -1, y: -1 },
+  { x: 0, y: -1 },
+  { x: 1, y: -1 },
+  { x: 1, y: 0 },
+  { x: 1, y: 1 },
+  { x: 0, y: 1 },
+  { x: -1, y: 1 },
+  { x: -1, y: 0 },
+];
 
 const CURSORS: Readonly<Record<string, string>> = {
-  '-1,-1': 'nwse-resize', '1,1': 'nwse-resize', '1,-1': 'nesw-resize', '-1,1': 'nesw-resize',
-  '0,-1': 'ns-resize', '0,1': 'ns-resize', '-1,0': 'ew-resize', '1,0': 'ew-resize',
-}; // prettier-ignore
+  '-1,-1': 'nwse-resize',
+  '1,1': 'nwse-resize',
+  '1,-1': 'nesw-resize',
+  '-1,1': 'nesw-resize',
+  '0,-1': 'ns-resize',
+  '0,1': 'ns-resize',
+  '-1,0': 'ew-resize',
+  '1,0': 'ew-resize',
+};
 
 interface Props {
   readonly frames: readonly Frame[];
@@ -126,7 +138,17 @@ function Handles({
 }
 
 /** The gaps between two boxes, as dimension lines. */
-function Gaps({ from, to, at, unit }: { readonly from: Rect; readonly to: Rect; readonly at: Projection; readonly unit: JobUnit }) {
+function Gaps({
+  from,
+  to,
+  at,
+  unit,
+}: {
+  readonly from: Rect;
+  readonly to: Rect;
+  readonly at: Projection;
+  readonly unit: JobUnit;
+}) {
   return (
     <g pointerEvents="none" data-gaps>
       {gapsBetween(from, to)
@@ -135,12 +157,20 @@ function Gaps({ from, to, at, unit }: { readonly from: Rect; readonly to: Rect; 
           const along = d.axis === 'x' ? at.x : at.y;
           const across = d.axis === 'x' ? at.y : at.x;
           return (
-            <Dimension key={`${d.axis}${d.from}`} axis={d.axis} from={along(d.from)} to={along(d.to)} across={across(d.across)} label={formatLengthValue(Math.round((d.to - d.from) * 1e3) / 1e3, unit)} strong />
+            <Dimension
+              key={`${d.axis}${d.from}`}
+              axis={d.axis}
+              from={along(d.from)}
+              to={along(d.to)}
+              across={across(d.across)}
+              label={formatLengthValue(Math.round((d.to - d.from) * 1e3) / 1e3, unit)}
+              strong
+            />
           );
         })}
     </g>
   );
-} // prettier-ignore
+}
 
 /** Distances from the selection to the four edges of the trim. */
 function Distances({ bounds, boxes, at, unit }: { bounds: Rect; boxes: SurfaceBoxes; at: Projection; unit: JobUnit }) {

@@ -28,17 +28,42 @@ export function SheetPicture({ blank, sheet, unit, rim }: Props) {
   }));
   return (
     <Box
-      sx={{ position: 'absolute', right: 20, bottom: 16, bgcolor: COLOURS.paper, border: `1px solid ${COLOURS.line}`, p: 1.25, pointerEvents: 'none', boxShadow: '0 3px 12px rgb(27 35 52 / 0.18)' }}
+      sx={{
+        position: 'absolute',
+        right: 20,
+        bottom: 16,
+        bgcolor: COLOURS.paper,
+        border: `1px solid ${COLOURS.line}`,
+        p: 1.25,
+        pointerEvents: 'none',
+        boxShadow: '0 3px 12px rgb(27 35 52 / 0.18)',
+      }}
       data-sheet-picture={fit.sheet}
     >
       <svg width={fit.width * k + 4} height={fit.height * k + 4} role="img" aria-label={`${fit.up} up on ${fit.sheet}`}>
         <g transform={`translate(2 2) scale(${k})`}>
           <rect width={fit.width} height={fit.height} fill="#fbfbf7" stroke={COLOURS.ink} strokeWidth={1.4 / k} />
-          <rect x={rim} y={rim} width={fit.width - 2 * rim} height={fit.height - 2 * rim} fill="none" stroke={COLOURS.inkSoft} strokeDasharray={`${4 / k} ${3 / k}`} strokeWidth={0.8 / k} />
+          <rect
+            x={rim}
+            y={rim}
+            width={fit.width - 2 * rim}
+            height={fit.height - 2 * rim}
+            fill="none"
+            stroke={COLOURS.inkSoft}
+            strokeDasharray={`${4 / k} ${3 / k}`}
+            strokeWidth={0.8 / k}
+          />
           {places.map((p, i) => (
             <g key={i}>
               <rect {...p} {...cell} fill={COLOURS.sheetPale} stroke={COLOURS.line} strokeWidth={0.6 / k} />
-              <rect x={p.x + (cell.width - trim.width) / 2} y={p.y + (cell.height - trim.height) / 2} {...trim} fill="#ffffff" stroke={COLOURS.ink} strokeWidth={0.9 / k} />
+              <rect
+                x={p.x + (cell.width - trim.width) / 2}
+                y={p.y + (cell.height - trim.height) / 2}
+                {...trim}
+                fill="#ffffff"
+                stroke={COLOURS.ink}
+                strokeWidth={0.9 / k}
+              />
             </g>
           ))}
         </g>
@@ -52,4 +77,4 @@ export function SheetPicture({ blank, sheet, unit, rim }: Props) {
       </Box>
     </Box>
   );
-} // prettier-ignore
+}

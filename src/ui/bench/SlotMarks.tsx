@@ -12,7 +12,9 @@ const FLAG = 14;
 export function SlotMarks({ drawing, at }: { readonly drawing: Drawing; readonly at: Projection }) {
   const { piece, job } = useDesk();
   if (job.stage !== 'template' && !job.template) return null;
-  const slots = new Map(elementsOn(piece, drawing.surface).flatMap((e) => (hasSlot(e) ? [[e.id, e.slot] as const] : [])));
+  const slots = new Map(
+    elementsOn(piece, drawing.surface).flatMap((e) => (hasSlot(e) ? [[e.id, e.slot] as const] : [])),
+  );
   return drawing.frames.flatMap((frame) => {
     const slot = slots.get(frame.element);
     if (!slot) return [];
@@ -21,12 +23,23 @@ export function SlotMarks({ drawing, at }: { readonly drawing: Drawing; readonly
     const isFilled = job.template !== undefined && !slot.open;
     return [
       <g key={frame.element} pointerEvents="none">
-        <rect {...r} fill="none" stroke={COLOURS.ink} strokeWidth="1.5" strokeDasharray={isFilled ? undefined : '1 4'} strokeLinecap="round" />
-        <path d={`M${r.x} ${r.y}v${-FLAG}h${width}l5 ${FLAG / 2}l-5 ${FLAG / 2}z`} fill={isFilled ? COLOURS.paper : COLOURS.sheet} stroke={COLOURS.ink} />
+        <rect
+          {...r}
+          fill="none"
+          stroke={COLOURS.ink}
+          strokeWidth="1.5"
+          strokeDasharray={isFilled ? undefined : '1 4'}
+          strokeLinecap="round"
+        />
+        <path
+          d={`M${r.x} ${r.y}v${-FLAG}h${width}l5 ${FLAG / 2}l-5 ${FLAG / 2}z`}
+          fill={isFilled ? COLOURS.paper : COLOURS.sheet}
+          stroke={COLOURS.ink}
+        />
         <text x={r.x + 5} y={r.y - 3.5} fontSize="11" fontFamily={FACES.figure} fill={COLOURS.ink}>
           {slot.takes}
         </text>
       </g>,
     ];
   });
-} // prettier-ignore
+}

@@ -102,7 +102,7 @@ function Cells({ table, tracks, at }: Props) {
       )}
     </g>
   );
-} // prettier-ignore
+}
 
 /** A block with all that its single cell spans. */
 function reachOf(table: ElementOf<'table'>, { rows, columns }: ReturnType<typeof blockOf>) {

@@ -95,7 +95,12 @@ describe('moving', () => {
 });
 
 describe('stretching', () => {
-  const handles: readonly Handle[] = [{ x: 1, y: 1 }, { x: -1, y: -1 }, { x: 1, y: 0 }, { x: 0, y: -1 }]; // prettier-ignore
+  const handles: readonly Handle[] = [
+    { x: 1, y: 1 },
+    { x: -1, y: -1 },
+    { x: 1, y: 0 },
+    { x: 0, y: -1 },
+  ];
   test.each(handles)('by %j, the opposite side stays, also when turned', async (handle) => {
     for (const element of [box('a', [40, 40, 40, 20]), turned]) {
       const desk = await drawn([element]);

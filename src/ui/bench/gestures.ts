@@ -46,8 +46,10 @@ export interface Dragged {
 function isIn(frame: Frame, point: Point, reach: number): boolean {
   const { x, y, width, height } = frame.rect;
   const [slackX, slackY] = [width < reach ? reach : 0, height < reach ? reach : 0];
-  return point.x >= x - slackX && point.x <= x + width + slackX && point.y >= y - slackY && point.y <= y + height + slackY;
-} // prettier-ignore
+  return (
+    point.x >= x - slackX && point.x <= x + width + slackX && point.y >= y - slackY && point.y <= y + height + slackY
+  );
+}
 
 /** The copy of an element that a point lies in, as the map from the element to it. */
 export function copyAt(frame: Frame, point: Point, reach: number): Matrix | undefined {
@@ -121,10 +123,11 @@ export function moveBy(
     if (!carriers.has(element.id)) return element;
     const rect = solve(element.placement, boxes, boxes.placed[element.id]);
     // What stands against something that moves along is carried by it.
-    const by = (axis: 'x' | 'y', distance: number) => (isCarried(boxOfAxis(element.placement, axis), carriers, piece.grids) ? 0 : distance);
+    const by = (axis: 'x' | 'y', distance: number) =>
+      isCarried(boxOfAxis(element.placement, axis), carriers, piece.grids) ? 0 : distance;
     return placeAt(element, { ...rect, x: rect.x + by('x', dx), y: rect.y + by('y', dy) }, boxes);
   });
-} // prettier-ignore
+}
 
 /** Whether a box moves when these elements do. */
 function isCarried(ref: BoxRef, carriers: ReadonlySet<string>, grids: readonly NamedGrid[]): boolean {

@@ -71,7 +71,10 @@ export function switchCurve(path: Path, { step }: PathHandle): Path {
 const mix = (a: Point, b: Point, t: number): Point => ({ x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t });
 
 /** The step nearest to a point and how far along it; undefined for a path without steps. */
-export function nearestOn(path: Path, p: Point): { readonly step: number; readonly t: number; readonly distance: number } | undefined {
+export function nearestOn(
+  path: Path,
+  p: Point,
+): { readonly step: number; readonly t: number; readonly distance: number } | undefined {
   let best: { step: number; t: number; distance: number } | undefined;
   path.forEach((s, step) => {
     const from = endOf(path[step - 1]);
@@ -85,7 +88,7 @@ export function nearestOn(path: Path, p: Point): { readonly step: number; readon
     }
   });
   return best;
-} // prettier-ignore
+}
 
 type Cubic = Extract<Segment, { 0: 'C' }>;
 

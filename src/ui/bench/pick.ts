@@ -28,11 +28,12 @@ type Run = Extract<Ink, { kind: 'gradient' }>['run'];
 
 /** Where a point lies along a gradient, 0 to 1. */
 function alongRun(run: Run, p: Point): number {
-  if (run.kind === 'radial') return run.radius > 0 ? Math.hypot(p.x - run.centre.x, p.y - run.centre.y) / run.radius : 1;
+  if (run.kind === 'radial')
+    return run.radius > 0 ? Math.hypot(p.x - run.centre.x, p.y - run.centre.y) / run.radius : 1;
   const [dx, dy] = [run.to.x - run.from.x, run.to.y - run.from.y];
   const length = dx * dx + dy * dy;
   return length > 0 ? ((p.x - run.from.x) * dx + (p.y - run.from.y) * dy) / length : 0;
-} // prettier-ignore
+}
 
 function mixedAt(stops: readonly InkStop[], at: number): { c: number; m: number; y: number; k: number } {
   const after = stops.findIndex((s) => s.at >= at);
@@ -67,12 +68,15 @@ function pickedFrom(leaf: Leaf, p: Point): Picked | undefined {
       if (leaf.fill && isInside(p, leaf.path)) return paint(leaf.fill);
       return undefined;
     case 'glyphs': {
-      const hit = leaf.glyphs.some((g) => p.x >= g.x - NEAR && p.x <= g.x + leaf.size * 0.6 && p.y <= g.y + NEAR && p.y >= g.y - leaf.size * 0.75);
+      const hit = leaf.glyphs.some(
+        (g) => p.x >= g.x - NEAR && p.x <= g.x + leaf.size * 0.6 && p.y <= g.y + NEAR && p.y >= g.y - leaf.size * 0.75,
+      );
       return hit ? paint(leaf.ink) : undefined;
     }
     case 'picture': {
       const { frame, image, content } = leaf;
-      if (p.x < frame.x || p.y < frame.y || p.x > frame.x + frame.width || p.y > frame.y + frame.height) return undefined;
+      if (p.x < frame.x || p.y < frame.y || p.x > frame.x + frame.width || p.y > frame.y + frame.height)
+        return undefined;
       const q = content ? apply(inverse(content), p) : p;
       const [x, y] = [(q.x - image.x) / image.width, (q.y - image.y) / image.height];
       return x >= 0 && y >= 0 && x <= 1 && y <= 1 ? { kind: 'pixel', picture: leaf.picture, x, y } : undefined;
@@ -80,4 +84,4 @@ function pickedFrom(leaf: Leaf, p: Point): Picked | undefined {
     case 'page':
       return undefined;
   }
-} // prettier-ignore
+}

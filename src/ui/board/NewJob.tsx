@@ -175,7 +175,13 @@ interface RecordsProps {
 
 function Records({ label, none, value, names, onChange }: RecordsProps) {
   return (
-    <TextField select label={label} value={value} onChange={(event) => onChange(event.target.value)} slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}>
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+    >
       <MenuItem value="" dense>
         {none}
       </MenuItem>
@@ -185,5 +191,5 @@ function Records({ label, none, value, names, onChange }: RecordsProps) {
         </MenuItem>
       ))}
     </TextField>
-  ); // prettier-ignore
+  );
 }

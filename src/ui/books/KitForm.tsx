@@ -20,28 +20,83 @@ export function KitForm({ record, onKeep, ...rest }: FormProps<Kit>) {
   const colour = (at: number, to: Kit['colours'][number] | undefined) => set({ colours: put(kit.colours, at, to) });
   return (
     <RecordForm title={`Kit of ${record.name}`} canKeep={kit.name.trim() !== ''} onKeep={() => onKeep(kit)} {...rest}>
-      <TextField label="Client" value={kit.name} onChange={(event) => set({ name: event.target.value })} sx={{ gridColumn: '1 / -1' }} slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 200 } }} />
-      <Part title="Colours" empty="any" onAdd={() => set({ colours: [...kit.colours, { name: `Colour ${kit.colours.length + 1}`, paint: BLACK }] })}>
+      <TextField
+        label="Client"
+        value={kit.name}
+        onChange={(event) => set({ name: event.target.value })}
+        sx={{ gridColumn: '1 / -1' }}
+        slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 200 } }}
+      />
+      <Part
+        title="Colours"
+        empty="any"
+        onAdd={() => set({ colours: [...kit.colours, { name: `Colour ${kit.colours.length + 1}`, paint: BLACK }] })}
+      >
         {kit.colours.map((c, i) => (
           <Entry key={i} name={c.name} onRemove={() => colour(i, undefined)}>
-            <WordsField label={`name of colour ${i + 1}`} value={c.name} most={60} width={150} refuse={(w) => (w.trim() ? undefined : 'A colour needs a name.')} onChange={(name) => colour(i, { ...c, name })} />
-            <MeasureField<SolidPaint> label={`colour ${i + 1}`} width={130} shown={paintKey(c.paint)} read={readPaint} onChange={(paint) => colour(i, { ...c, paint })} />
+            <WordsField
+              label={`name of colour ${i + 1}`}
+              value={c.name}
+              most={60}
+              width={150}
+              refuse={(w) => (w.trim() ? undefined : 'A colour needs a name.')}
+              onChange={(name) => colour(i, { ...c, name })}
+            />
+            <MeasureField<SolidPaint>
+              label={`colour ${i + 1}`}
+              width={130}
+              shown={paintKey(c.paint)}
+              read={readPaint}
+              onChange={(paint) => colour(i, { ...c, paint })}
+            />
           </Entry>
         ))}
       </Part>
       <Box sx={{ gridColumn: '1 / -1' }}>
-        <WordsField label="Families of type, parted by commas; none allows all" value={kit.families.join(', ')} most={1000} width="100%" onChange={(words) => set({ families: words.split(',').map((f) => f.trim()).filter(Boolean).slice(0, 20) })} />
+        <WordsField
+          label="Families of type, parted by commas; none allows all"
+          value={kit.families.join(', ')}
+          most={1000}
+          width="100%"
+          onChange={(words) =>
+            set({
+              families: words
+                .split(',')
+                .map((f) => f.trim())
+                .filter(Boolean)
+                .slice(0, 20),
+            })
+          }
+        />
       </Box>
       <Part title="Measures" empty="none">
         {kit.measures.map((m, i) => (
           <Entry key={m.id} name={m.name} onRemove={() => set({ measures: put(kit.measures, i, undefined) })}>
-            <LengthField label={m.name} value={m.value} unit="mm" ppi={300} width={130} onChange={(value) => set({ measures: put(kit.measures, i, { ...m, value }) })} />
+            <LengthField
+              label={m.name}
+              value={m.value}
+              unit="mm"
+              ppi={300}
+              width={130}
+              onChange={(value) => set({ measures: put(kit.measures, i, { ...m, value }) })}
+            />
           </Entry>
         ))}
       </Part>
       <Part title="Styles" empty="none">
         {kit.styles.map((s, i) => (
-          <Entry key={s.id} name={s.name} onRemove={() => set({ styles: put(kit.styles, i, undefined).map((other) => ({ ...other, basedOn: other.basedOn === s.id ? s.basedOn : other.basedOn })) })}>
+          <Entry
+            key={s.id}
+            name={s.name}
+            onRemove={() =>
+              set({
+                styles: put(kit.styles, i, undefined).map((other) => ({
+                  ...other,
+                  basedOn: other.basedOn === s.id ? s.basedOn : other.basedOn,
+                })),
+              })
+            }
+          >
             <Named name={s.name} kind={`of ${s.of === 'paragraph' ? 'paragraphs' : 'letters'}`} />
           </Entry>
         ))}
@@ -53,14 +108,20 @@ export function KitForm({ record, onKeep, ...rest }: FormProps<Kit>) {
       </Part>
       <Part title="Logos" empty="none">
         {Object.entries(kit.logos).map(([sha, asset]) => (
-          <Entry key={sha} name={asset.name} onRemove={() => set({ logos: Object.fromEntries(Object.entries(kit.logos).filter(([other]) => other !== sha)) })}>
+          <Entry
+            key={sha}
+            name={asset.name}
+            onRemove={() =>
+              set({ logos: Object.fromEntries(Object.entries(kit.logos).filter(([other]) => other !== sha)) })
+            }
+          >
             <Named name={asset.name} kind={asset.kind} />
           </Entry>
         ))}
       </Part>
     </RecordForm>
   );
-} // prettier-ignore
+}
 
 const Named = ({ name, kind }: { readonly name: string; readonly kind: string }) => (
   <Box sx={{ fontSize: 14.5, minWidth: 0, overflowWrap: 'anywhere' }}>
@@ -99,13 +160,26 @@ function Part({ title, empty, children, onAdd }: PartProps) {
   );
 }
 
-function Entry({ name, children, onRemove }: { readonly name: string; readonly children: ReactNode; readonly onRemove: () => void }) {
+function Entry({
+  name,
+  children,
+  onRemove,
+}: {
+  readonly name: string;
+  readonly children: ReactNode;
+  readonly onRemove: () => void;
+}) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 1.5 }}>
       {children}
-      <Button size="small" onClick={onRemove} aria-label={`Take ${name} out of the kit`} sx={{ ml: 'auto', minWidth: 0 }}>
+      <Button
+        size="small"
+        onClick={onRemove}
+        aria-label={`Take ${name} out of the kit`}
+        sx={{ ml: 'auto', minWidth: 0 }}
+      >
         ✕
       </Button>
     </Box>
   );
-} // prettier-ignore
+}

@@ -20,7 +20,15 @@ interface Props {
 /** The frame of a record’s form. */
 export function RecordForm({ title, children, canKeep, onKeep, onLeave, onRemove }: Props) {
   return (
-    <Box component="form" noValidate onSubmit={(event) => { event.preventDefault(); if (canKeep && !goToInvalid(event.currentTarget)) onKeep(); }} sx={{ display: 'grid', gap: 2 }}>
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (canKeep && !goToInvalid(event.currentTarget)) onKeep();
+      }}
+      sx={{ display: 'grid', gap: 2 }}
+    >
       <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
         {title}
       </Box>
@@ -38,7 +46,7 @@ export function RecordForm({ title, children, canKeep, onKeep, onLeave, onRemove
       </Box>
     </Box>
   );
-} // prettier-ignore
+}
 
 /** Sheets as one types them: `SRA3; B1 720 x 1020 mm`. */
 export function SheetsField({
@@ -64,7 +72,10 @@ export function SheetsField({
 
 function readSheets(text: string): Parsed<SheetSize[]> {
   const sheets: SheetSize[] = [];
-  for (const part of text.split(';').map((p) => p.trim()).filter(Boolean)) {
+  for (const part of text
+    .split(';')
+    .map((p) => p.trim())
+    .filter(Boolean)) {
     const [, name = part, pair] = /^([^:]+):(.+)$/.exec(part) ?? [];
     const named = paperSize(name);
     if (!pair && named) {
@@ -72,8 +83,12 @@ function readSheets(text: string): Parsed<SheetSize[]> {
       continue;
     }
     const read = parsePair(pair ?? part, { unit: 'mm', ppi: 300 });
-    if (!read.ok) return { ok: false, error: { at: text.indexOf(part), length: part.length, message: `“${part}”: ${read.error.message}` } };
+    if (!read.ok)
+      return {
+        ok: false,
+        error: { at: text.indexOf(part), length: part.length, message: `“${part}”: ${read.error.message}` },
+      };
     sheets.push({ name: pair ? name.trim() : part, ...read.value });
   }
   return { ok: true, value: sheets };
-} // prettier-ignore
+}

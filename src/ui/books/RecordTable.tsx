@@ -46,11 +46,31 @@ export function RecordTable({
   );
 }
 
-export function RecordRow({ label, cells, onOpen }: { readonly label: string; readonly cells: readonly string[]; readonly onOpen: () => void }) {
+export function RecordRow({
+  label,
+  cells,
+  onOpen,
+}: {
+  readonly label: string;
+  readonly cells: readonly string[];
+  readonly onOpen: () => void;
+}) {
   return (
     <Box component="tr" sx={{ '&:hover': { bgcolor: COLOURS.sheetPale } }}>
       <td>
-        <Box component="button" type="button" onClick={onOpen} sx={{ all: 'unset', cursor: 'pointer', fontWeight: 600, textDecoration: 'underline', textUnderlineOffset: 3, '&:focus-visible': { outline: `2px solid ${COLOURS.accent}` } }}>
+        <Box
+          component="button"
+          type="button"
+          onClick={onOpen}
+          sx={{
+            all: 'unset',
+            cursor: 'pointer',
+            fontWeight: 600,
+            textDecoration: 'underline',
+            textUnderlineOffset: 3,
+            '&:focus-visible': { outline: `2px solid ${COLOURS.accent}` },
+          }}
+        >
           {label}
         </Box>
       </td>
@@ -61,4 +81,4 @@ export function RecordRow({ label, cells, onOpen }: { readonly label: string; re
       ))}
     </Box>
   );
-} // prettier-ignore
+}

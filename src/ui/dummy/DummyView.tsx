@@ -64,20 +64,67 @@ export default function DummyView() {
   const struck = new Set((folding.collisions ?? []).filter((c) => progress > c.step).flatMap((c) => c.facets));
   return (
     <Box sx={{ position: 'absolute', inset: 0, display: 'flex', flexDirection: 'column', bgcolor: COLOURS.bench }}>
-      <Box role="img" aria-label={`Folding dummy. ${words}`} sx={{ flex: 1, minHeight: 0 }} data-dummy={upTexture ? 'ready' : 'drawing'}>
+      <Box
+        role="img"
+        aria-label={`Folding dummy. ${words}`}
+        sx={{ flex: 1, minHeight: 0 }}
+        data-dummy={upTexture ? 'ready' : 'drawing'}
+      >
         <Canvas frameloop="demand" camera={{ fov: 32, near: 1, far: 100_000 }} dpr={[1, 2]}>
-          <Scene folding={folding} flat={flat} progress={progress} sheet={rules.thickness.value * thick} up={upTexture} down={downTexture} struck={struck} />
+          <Scene
+            folding={folding}
+            flat={flat}
+            progress={progress}
+            sheet={rules.thickness.value * thick}
+            up={upTexture}
+            down={downTexture}
+            struck={struck}
+          />
         </Canvas>
       </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'auto minmax(160px, 1fr) auto minmax(90px, 150px)', columnGap: 2, alignItems: 'center', px: 3, pb: 1 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'auto minmax(160px, 1fr) auto minmax(90px, 150px)',
+          columnGap: 2,
+          alignItems: 'center',
+          px: 3,
+          pb: 1,
+        }}
+      >
         <Box sx={{ display: 'flex', gap: 0.5 }}>
-          <Button size="small" variant="outlined" onClick={() => { setPlaying(false); setProgress(Math.max(0, Math.ceil(progress) - 1)); }} disabled={progress <= 0} aria-label="One fold back">
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => {
+              setPlaying(false);
+              setProgress(Math.max(0, Math.ceil(progress) - 1));
+            }}
+            disabled={progress <= 0}
+            aria-label="One fold back"
+          >
             ‹ back
           </Button>
-          <Button size="small" variant="outlined" onClick={() => { setPlaying(false); setProgress(Math.min(steps.length, Math.floor(progress) + 1)); }} disabled={progress >= steps.length} aria-label="One fold further">
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => {
+              setPlaying(false);
+              setProgress(Math.min(steps.length, Math.floor(progress) + 1));
+            }}
+            disabled={progress >= steps.length}
+            aria-label="One fold further"
+          >
             fold ›
           </Button>
-          <Button size="small" variant="contained" onClick={() => { if (progress >= steps.length) setProgress(0); setPlaying(!playing); }}>
+          <Button
+            size="small"
+            variant="contained"
+            onClick={() => {
+              if (progress >= steps.length) setProgress(0);
+              setPlaying(!playing);
+            }}
+          >
             {playing ? 'hold' : 'fold it all'}
           </Button>
         </Box>
@@ -101,7 +148,13 @@ export default function DummyView() {
             {thick} ×
           </Box>
         </Box>
-        <Slider aria-labelledby="thickness-shown" min={1} max={THICKEST} value={thick} onChange={(_event, value) => setThick(value)} />
+        <Slider
+          aria-labelledby="thickness-shown"
+          min={1}
+          max={THICKEST}
+          value={thick}
+          onChange={(_event, value) => setThick(value)}
+        />
         <Box aria-live="polite" sx={{ gridColumn: '1 / -1', fontSize: 14, fontWeight: 600 }}>
           {words}
           {struck.size > 0 && (
@@ -113,7 +166,7 @@ export default function DummyView() {
       </Box>
     </Box>
   );
-} // prettier-ignore
+}
 
 interface SceneProps {
   readonly folding: Folding;
@@ -171,16 +224,26 @@ function Scene({ folding, flat, progress, sheet, up, down, struck }: SceneProps)
       {parts.map((part, i) => (
         <group key={`${part.name}-${i}`}>
           <mesh geometry={part.up} frustumCulled={false}>
-            <meshLambertMaterial key={up ? 'worn' : 'bare'} map={up ?? null} color={struck.has(i) ? '#ff9a8c' : '#ffffff'} side={FrontSide} />
+            <meshLambertMaterial
+              key={up ? 'worn' : 'bare'}
+              map={up ?? null}
+              color={struck.has(i) ? '#ff9a8c' : '#ffffff'}
+              side={FrontSide}
+            />
           </mesh>
           <lineLoop geometry={part.edge} frustumCulled={false}>
             <lineBasicMaterial color={COLOURS.ink} />
           </lineLoop>
           <mesh geometry={part.down} frustumCulled={false}>
-            <meshLambertMaterial key={down ? 'worn' : 'bare'} map={down ?? null} color={struck.has(i) ? '#ff9a8c' : down ? '#ffffff' : '#e9e6da'} side={FrontSide} />
+            <meshLambertMaterial
+              key={down ? 'worn' : 'bare'}
+              map={down ?? null}
+              color={struck.has(i) ? '#ff9a8c' : down ? '#ffffff' : '#e9e6da'}
+              side={FrontSide}
+            />
           </mesh>
         </group>
       ))}
     </>
   );
-} // prettier-ignore
+}

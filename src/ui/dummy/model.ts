@@ -23,7 +23,10 @@ export function makeParts(folding: Folding, flat: Size): readonly PartModel[] {
     const face = (indices: number[], u: (x: number) => number) => {
       const geometry = new BufferGeometry();
       geometry.setAttribute('position', new BufferAttribute(new Float32Array(outline.length * 3), 3));
-      geometry.setAttribute('uv', new BufferAttribute(new Float32Array(outline.flatMap((p) => [u(p.x), 1 - p.y / flat.height])), 2)); // prettier-ignore
+      geometry.setAttribute(
+        'uv',
+        new BufferAttribute(new Float32Array(outline.flatMap((p) => [u(p.x), 1 - p.y / flat.height])), 2),
+      );
       geometry.setIndex(indices);
       return geometry;
     };
@@ -46,13 +49,23 @@ export function makeParts(folding: Folding, flat: Size): readonly PartModel[] {
  * Moves every corner to where it is after so many folds.
  * @param sheet thickness that a sheet is shown with, mm
  */
-export function poseParts(parts: readonly PartModel[], folding: Folding, flat: Size, progress: number, sheet: number): void {
+export function poseParts(
+  parts: readonly PartModel[],
+  folding: Folding,
+  flat: Size,
+  progress: number,
+  sheet: number,
+): void {
   const poses = posesAt(folding, progress);
   const layers = layersAt(folding, progress);
   parts.forEach((part, i) => {
     const outline = folding.parts[i]?.outline ?? [];
     const lift = (layers[i] ?? 0) * sheet;
-    for (const [geometry, side] of [[part.up, 1], [part.down, -1], [part.edge, 0]] as const) {
+    for (const [geometry, side] of [
+      [part.up, 1],
+      [part.down, -1],
+      [part.edge, 0],
+    ] as const) {
       const position = geometry.getAttribute('position');
       outline.forEach((p, k) => {
         const [x, y, z] = movePoint(poses[i] ?? AT_REST, [p.x, p.y, side * 0.02]);
@@ -63,4 +76,4 @@ export function poseParts(parts: readonly PartModel[], folding: Folding, flat: S
       geometry.computeBoundingSphere();
     }
   });
-} // prettier-ignore
+}

@@ -21,7 +21,10 @@ export function BuildField({ label, value, onChange, ...rest }: Props) {
         const read = readPaint(text);
         if (!read.ok) return read;
         if (read.value.kind !== 'process')
-          return { ok: false, error: { at: 0, length: text.length, message: 'Write the build that shows it, as 0 20 60 20.' } };
+          return {
+            ok: false,
+            error: { at: 0, length: text.length, message: 'Write the build that shows it, as 0 20 60 20.' },
+          };
         const { c, m, y, k } = read.value;
         return { ok: true, value: { c, m, y, k } };
       }}
@@ -29,4 +32,4 @@ export function BuildField({ label, value, onChange, ...rest }: Props) {
       {...rest}
     />
   );
-} // prettier-ignore
+}

@@ -24,13 +24,18 @@ export function LabField({ label, value, width, onChange }: Props) {
       {...(width !== undefined && { width })}
       read={(text) => {
         if (text.trim() === '') return { ok: true, value: undefined };
-        const [L, a, b, ...more] = (text.replaceAll('−', '-').match(NUMBER) ?? []).map((n) => Number(n.replace(',', '.')));
+        const [L, a, b, ...more] = (text.replaceAll('−', '-').match(NUMBER) ?? []).map((n) =>
+          Number(n.replace(',', '.')),
+        );
         const isWhole = L !== undefined && a !== undefined && b !== undefined && more.length === 0;
         if (!isWhole || L < 0 || L > 100 || Math.abs(a) > 128 || Math.abs(b) > 128)
-          return { ok: false, error: { at: 0, length: text.length, message: 'Write L* a* b* as they were measured: 62 4 -18.' } };
+          return {
+            ok: false,
+            error: { at: 0, length: text.length, message: 'Write L* a* b* as they were measured: 62 4 -18.' },
+          };
         return { ok: true, value: { L, a, b } };
       }}
       onChange={onChange}
     />
   );
-} // prettier-ignore
+}

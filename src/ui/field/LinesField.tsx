@@ -52,7 +52,10 @@ export function LinesField({ label, name, shown, hint, read, refuse, onChange }:
       error={error !== undefined}
       helperText={error ? <span role="alert">{error.message}</span> : hint}
       sx={{ gridColumn: '1 / -1' }}
-      slotProps={{ inputLabel: { shrink: true }, htmlInput: { spellCheck: false, style: { fontSize: 14, lineHeight: 1.35 } } }}
+      slotProps={{
+        inputLabel: { shrink: true },
+        htmlInput: { spellCheck: false, style: { fontSize: 14, lineHeight: 1.35 } },
+      }}
     />
   );
-} // prettier-ignore
+}

@@ -20,7 +20,18 @@ interface Props<W extends string | null> {
 }
 
 /** Sizes one by one, parted by semicolons: lengths, or words for what is not given. */
-export function SizesField<W extends string | null>({ label, name, value, words, none, most, unit, ppi, width = 120, onChange }: Props<W>) {
+export function SizesField<W extends string | null>({
+  label,
+  name,
+  value,
+  words,
+  none,
+  most,
+  unit,
+  ppi,
+  width = 120,
+  onChange,
+}: Props<W>) {
   const measures = useMeasures();
   const isLength = (size: Extent | W): size is Extent => typeof size === 'number' || isMeasureRef(size);
   const read = (text: string): Parsed<(Extent | W)[] | undefined> => {
@@ -45,6 +56,10 @@ export function SizesField<W extends string | null>({ label, name, value, words,
       : { ok: false, error: { at: 0, length: text.length, message: `At most ${most} of them.` } };
   };
   const wordFor = (size: W) => Object.entries(words).find(([, meant]) => meant === size)?.[0] ?? '';
-  const shown = value ? value.map((s) => (isLength(s) ? writeLength(s, unit, ppi, measures) : wordFor(s))).join('; ') : none;
-  return <MeasureField label={label} {...(name && { name })} width={width} shown={shown} read={read} onChange={onChange} />;
-} // prettier-ignore
+  const shown = value
+    ? value.map((s) => (isLength(s) ? writeLength(s, unit, ppi, measures) : wordFor(s))).join('; ')
+    : none;
+  return (
+    <MeasureField label={label} {...(name && { name })} width={width} shown={shown} read={read} onChange={onChange} />
+  );
+}

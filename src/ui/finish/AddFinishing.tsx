@@ -39,7 +39,8 @@ export function AddCoating({ onAdd }: Props) {
     setBusy(true);
     try {
       const { shapes, count } = await api.shapes(sha, by, threshold);
-      if (count === 0) say({ tone: 'problem', text: 'No shape stands out in this picture. Draw one over it and coat that.' });
+      if (count === 0)
+        say({ tone: 'problem', text: 'No shape stands out in this picture. Draw one over it and coat that.' });
       else add({ from: 'picture', element: id, by, threshold, shapes });
     } catch (error) {
       say({ tone: 'problem', text: wordsOf(error) });
@@ -57,7 +58,12 @@ export function AddCoating({ onAdd }: Props) {
         onChange={setCoating}
       />
       <Box sx={row}>
-        <Button size="small" variant="outlined" disabled={chosen.length === 0} onClick={() => add({ from: 'elements', elements: chosen.map((e) => e.id) })}>
+        <Button
+          size="small"
+          variant="outlined"
+          disabled={chosen.length === 0}
+          onClick={() => add({ from: 'elements', elements: chosen.map((e) => e.id) })}
+        >
           what is selected
         </Button>
         <Button size="small" variant="outlined" disabled={!shown || busy} onClick={() => shown && void trace(shown)}>
@@ -78,7 +84,7 @@ export function AddCoating({ onAdd }: Props) {
       </Box>
     </Box>
   );
-} // prettier-ignore
+}
 
 /** A process line along what is selected, at a value, in equal parts, or from a drawing. */
 export function AddLine({ onAdd }: Props) {
@@ -104,13 +110,32 @@ export function AddLine({ onAdd }: Props) {
         onChange={setProcess}
       />
       <Box sx={row}>
-        <Button size="small" variant="outlined" disabled={chosen.length === 0} onClick={() => add({ course: 'outline', elements: chosen.map((e) => e.id), offset: 0 })}>
+        <Button
+          size="small"
+          variant="outlined"
+          disabled={chosen.length === 0}
+          onClick={() => add({ course: 'outline', elements: chosen.map((e) => e.id), offset: 0 })}
+        >
           along what is selected
         </Button>
-        <Button size="small" variant="outlined" onClick={() => add({ course: 'straight', way: 'level', against: { box: 'trim' }, at: Math.round(surface.boxes.trim.height / 2) })}>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() =>
+            add({
+              course: 'straight',
+              way: 'level',
+              against: { box: 'trim' },
+              at: Math.round(surface.boxes.trim.height / 2),
+            })
+          }
+        >
           straight
         </Button>
-        <Button size="small" onClick={() => add({ course: 'divide', way: 'upright', against: { box: 'trim' }, into: 2 })}>
+        <Button
+          size="small"
+          onClick={() => add({ course: 'divide', way: 'upright', against: { box: 'trim' }, into: 2 })}
+        >
           in equal parts
         </Button>
         <FileButton asks="Line drawing, SVG or DXF" accept=".svg,.dxf" onFile={(file) => void take(file)}>
@@ -119,4 +144,4 @@ export function AddLine({ onAdd }: Props) {
       </Box>
     </Box>
   );
-} // prettier-ignore
+}

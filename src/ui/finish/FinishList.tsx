@@ -34,7 +34,9 @@ export function FinishList() {
   if (base !== undefined)
     return (
       <Fold title="Lines and coatings" count={0} opened>
-        <Box sx={{ fontSize: 13 }}>Lines and coatings are given to pages, not to the layout that pages follow. Show a page to give it some.</Box>
+        <Box sx={{ fontSize: 13 }}>
+          Lines and coatings are given to pages, not to the layout that pages follow. Show a page to give it some.
+        </Box>
       </Fold>
     );
   return (
@@ -61,7 +63,9 @@ export function FinishList() {
           onChange={(to) =>
             edit('Fold lines', (now) => ({
               ...now,
-              pieces: now.pieces.map((p) => (p.id === piece.id ? { ...p, foldLines: to === 'die' ? undefined : to } : p)),
+              pieces: now.pieces.map((p) =>
+                p.id === piece.id ? { ...p, foldLines: to === 'die' ? undefined : to } : p,
+              ),
             }))
           }
         />
@@ -79,10 +83,18 @@ export function FinishList() {
           {finishing.does === 'line' && <LineFields value={finishing} onChange={(to) => put('Line', to)} />}
           {finishing.does === 'coat' && <CoatFields value={finishing} onChange={(to) => recoat(finishing.id, to)} />}
           <Box sx={{ display: 'flex', gap: 0.5 }}>
-            <Button size="small" disabled={i === 0} onClick={() => change('Earlier', (l) => movedFinishing(l, finishing.id, -1))}>
+            <Button
+              size="small"
+              disabled={i === 0}
+              onClick={() => change('Earlier', (l) => movedFinishing(l, finishing.id, -1))}
+            >
               Earlier
             </Button>
-            <Button size="small" disabled={i === list.length - 1} onClick={() => change('Later', (l) => movedFinishing(l, finishing.id, 1))}>
+            <Button
+              size="small"
+              disabled={i === list.length - 1}
+              onClick={() => change('Later', (l) => movedFinishing(l, finishing.id, 1))}
+            >
               Later
             </Button>
             <Button size="small" onClick={() => change('Remove', (l) => l.filter((f) => f.id !== finishing.id))}>
@@ -92,16 +104,28 @@ export function FinishList() {
         </Entry>
       ))}
       {list.length === 0 && own.length === 0 && (
-        <Box sx={{ fontSize: 13 }}>No line and no coating on this side yet. Printed sheets that are only cut to size need none.</Box>
+        <Box sx={{ fontSize: 13 }}>
+          No line and no coating on this side yet. Printed sheets that are only cut to size need none.
+        </Box>
       )}
-      <AddCoating onAdd={(f) => { change('Add a coating', (l) => [...l, f]); setOpen(f.id); }} />
-      <AddLine onAdd={(f) => { change('Add a line', (l) => [...l, f]); setOpen(f.id); }} />
+      <AddCoating
+        onAdd={(f) => {
+          change('Add a coating', (l) => [...l, f]);
+          setOpen(f.id);
+        }}
+      />
+      <AddLine
+        onAdd={(f) => {
+          change('Add a line', (l) => [...l, f]);
+          setOpen(f.id);
+        }}
+      />
       <Box sx={{ fontSize: 12, color: COLOURS.sheetSoft }}>
         Lines and coatings lie above the artwork and overprint it. Artwork cannot be printed in their colours.
       </Box>
     </Fold>
   );
-} // prettier-ignore
+}
 
 const titleOf = (finishing: Finishing, rules: ReturnType<typeof useDesk>['rules']): string =>
   finishing.does === 'line' ? PROCESS_WORDS[finishing.process] : rules.coatings[finishing.coating].title;

@@ -58,8 +58,8 @@ function Hint() {
   return (
     <>
       <Box sx={{ fontSize: 14, color: 'text.secondary', maxWidth: 470, alignSelf: 'end' }}>
-        Coatings and lines lie above the artwork, each on a plate of its own. Select what one should follow, and add it on the
-        yellow sheet; see the plates to know what prints where.
+        Coatings and lines lie above the artwork, each on a plate of its own. Select what one should follow, and add it
+        on the yellow sheet; see the plates to know what prints where.
       </Box>
       <Box sx={{ alignSelf: 'end' }}>
         <Button size="small" onClick={() => setGreys(true)}>
@@ -75,13 +75,17 @@ function Hint() {
       )}
     </>
   );
-} // prettier-ignore
+}
 
 /** How much of a picture is outside the gamut, and how far. */
 function Outside({ item }: { readonly item: PictureItem }) {
   const { rules, nameIn } = useDesk();
   const address = gamutAddress(item, rules.conversion);
-  const { data, error } = useQuery({ queryKey: ['gamut', address], queryFn: () => api.gamut(address), staleTime: Infinity });
+  const { data, error } = useQuery({
+    queryKey: ['gamut', address],
+    queryFn: () => api.gamut(address),
+    staleTime: Infinity,
+  });
   const name = nameIn(item.from) ?? 'a picture';
   return (
     <Box role="status" data-outside={item.from} sx={{ fontSize: 13, maxWidth: 230 }}>
@@ -95,7 +99,7 @@ function Outside({ item }: { readonly item: PictureItem }) {
             : `${data.share < 0.001 ? 'less than 0.1' : formatNumber(data.share * 100, 1)} % is outside, by ΔE ${formatNumber(data.worst, 0)} at most.`}
     </Box>
   );
-} // prettier-ignore
+}
 
 function PlateGroups() {
   const { surface, drawing, piece, rules, job } = useDesk();
@@ -106,7 +110,12 @@ function PlateGroups() {
         {problem} Switch to the artwork and back to try again.
       </Box>
     );
-  if (!facts) return <Box role="status" sx={{ fontSize: 14, alignSelf: 'end' }}>Reading the plates …</Box>; // prettier-ignore
+  if (!facts)
+    return (
+      <Box role="status" sx={{ fontSize: 14, alignSelf: 'end' }}>
+        Reading the plates …
+      </Box>
+    );
   const { names, coverage, most } = facts;
   const shown = names.filter((name) => !hidden.includes(name));
   // A plate that is gone cannot lie off.
@@ -198,7 +207,12 @@ function PlateButton({ name, isShown, share, area, onToggle, onAlone }: PlatePro
     <Box
       data-plate={name}
       data-covered={(share * 100).toFixed(3)}
-      sx={{ border: `1px solid ${isShown ? COLOURS.ink : COLOURS.line}`, borderRadius: 1, display: 'flex', bgcolor: isShown ? 'background.paper' : COLOURS.bench }}
+      sx={{
+        border: `1px solid ${isShown ? COLOURS.ink : COLOURS.line}`,
+        borderRadius: 1,
+        display: 'flex',
+        bgcolor: isShown ? 'background.paper' : COLOURS.bench,
+      }}
     >
       <ButtonBase
         aria-pressed={isShown}
@@ -206,7 +220,17 @@ function PlateButton({ name, isShown, share, area, onToggle, onAlone }: PlatePro
         onClick={onToggle}
         sx={{ display: 'grid', px: 0.75, py: 0.25, textAlign: 'left', minHeight: 34, justifyItems: 'start' }}
       >
-        <Box sx={{ display: 'flex', gap: 0.6, alignItems: 'center', fontFamily: FACES.text, fontSize: 13, fontWeight: 700, textDecoration: isShown ? 'none' : 'line-through' }}>
+        <Box
+          sx={{
+            display: 'flex',
+            gap: 0.6,
+            alignItems: 'center',
+            fontFamily: FACES.text,
+            fontSize: 13,
+            fontWeight: 700,
+            textDecoration: isShown ? 'none' : 'line-through',
+          }}
+        >
           <PlateSign name={name} /> {name}
         </Box>
         <Box sx={{ fontFamily: FACES.figure, fontSize: 11.5, color: 'text.secondary' }}>
@@ -223,7 +247,7 @@ function PlateButton({ name, isShown, share, area, onToggle, onAlone }: PlatePro
       </ButtonBase>
     </Box>
   );
-} // prettier-ignore
+}
 
 /** A patch of what a plate prints: square for an ink, round for what is laid on, a bar for a line. */
 function PlateSign({ name }: { readonly name: string }) {
@@ -250,21 +274,33 @@ function PlateSign({ name }: { readonly name: string }) {
   );
 }
 
-function UnderPointer({ names, inkNames }: { readonly names: readonly string[]; readonly inkNames: readonly string[] }) {
+function UnderPointer({
+  names,
+  inkNames,
+}: {
+  readonly names: readonly string[];
+  readonly inkNames: readonly string[];
+}) {
   const under = usePlateView((s) => s.under);
-  if (!under) return <Box sx={{ fontSize: 13, color: 'text.secondary', width: 210, height: 36 }}>Point at the paper.</Box>;
+  if (!under)
+    return <Box sx={{ fontSize: 13, color: 'text.secondary', width: 210, height: 36 }}>Point at the paper.</Box>;
   const read = names.map((name, i) => ({ name, percent: under[i] ?? 0 }));
   const printed = read.filter(({ percent }) => percent >= 0.5);
-  const total = read.filter(({ name }) => PROCESS_SHORT[name] || inkNames.includes(name)).reduce((sum, r) => sum + r.percent, 0);
+  const total = read
+    .filter(({ name }) => PROCESS_SHORT[name] || inkNames.includes(name))
+    .reduce((sum, r) => sum + r.percent, 0);
   return (
-    <Box data-under sx={{ fontFamily: FACES.figure, fontSize: 13, width: 210, height: 36, lineHeight: 1.35, overflow: 'hidden' }}>
+    <Box
+      data-under
+      sx={{ fontFamily: FACES.figure, fontSize: 13, width: 210, height: 36, lineHeight: 1.35, overflow: 'hidden' }}
+    >
       {printed.length === 0
         ? 'bare paper'
         : printed.map(({ name, percent }) => `${PROCESS_SHORT[name] ?? name} ${formatNumber(percent, 0)}`).join('  ')}
       <Box sx={{ color: 'text.secondary', fontSize: 12 }}>total ink {formatNumber(total, 0)} %</Box>
     </Box>
   );
-} // prettier-ignore
+}
 
 const PROCESS_SHORT: Readonly<Record<string, string>> = { Cyan: 'C', Magenta: 'M', Yellow: 'Y', Black: 'K' };
 

@@ -66,7 +66,10 @@ export function LineFields({ value, onChange }: LineProps) {
               value={keyOf(course.against)}
               options={boxes}
               onChange={(key) =>
-                onChange({ ...value, course: { ...course, against: boxes.find((b) => b.value === key)?.ref ?? course.against } })
+                onChange({
+                  ...value,
+                  course: { ...course, against: boxes.find((b) => b.value === key)?.ref ?? course.against },
+                })
               }
             />
           </>
@@ -87,7 +90,16 @@ export function LineFields({ value, onChange }: LineProps) {
           />
         )}
         {course.course === 'divide' && (
-          <NumberField label="equal parts" name="line-parts" value={course.into} least={2} most={100} whole width={84} onChange={(into) => onChange({ ...value, course: { ...course, into } })} />
+          <NumberField
+            label="equal parts"
+            name="line-parts"
+            value={course.into}
+            least={2}
+            most={100}
+            whole
+            width={84}
+            onChange={(into) => onChange({ ...value, course: { ...course, into } })}
+          />
         )}
         {course.course === 'outline' && (
           <HeldLengthField
@@ -103,12 +115,20 @@ export function LineFields({ value, onChange }: LineProps) {
           />
         )}
         {(course.course === 'straight' || course.course === 'divide') && (
-          <LengthField label="past both ends" name="line-past" value={value.past} unit={unit} ppi={ppi} width={110} onChange={(past) => onChange({ ...value, past })} />
+          <LengthField
+            label="past both ends"
+            name="line-past"
+            value={value.past}
+            unit={unit}
+            ppi={ppi}
+            width={110}
+            onChange={(past) => onChange({ ...value, past })}
+          />
         )}
       </Box>
     </>
   );
-} // prettier-ignore
+}
 
 /** What becomes of a coating as it is by then. */
 export type ChangeCoat = (now: FinishingOf<'coat'>) => FinishingOf<'coat'>;
@@ -131,7 +151,8 @@ export function CoatFields({ value, onChange }: CoatProps) {
     if (element?.kind !== 'picture' || element.picture === null) return;
     try {
       const { shapes, count } = await api.shapes(element.picture, by, threshold);
-      if (count > 0) onChange((now) => (now.of.from === 'picture' ? { ...now, of: { ...now.of, by, threshold, shapes } } : now));
+      if (count > 0)
+        onChange((now) => (now.of.from === 'picture' ? { ...now, of: { ...now.of, by, threshold, shapes } } : now));
       else say({ tone: 'problem', text: 'So told, no shape stands out. The shapes stay as they were.' });
     } catch (error) {
       say({ tone: 'problem', text: wordsOf(error) });
@@ -168,11 +189,24 @@ export function CoatFields({ value, onChange }: CoatProps) {
             options={TRACED_BY.map((by) => ({ value: by, label: TRACE_WORDS[by].label }))}
             onChange={(by) => void retrace(by, TRACE_WORDS[by].from)}
           />
-          <NumberField label="by at least" name="trace-from" value={of.threshold} least={1} most={99} width={80} after=" %" onChange={(threshold) => void retrace(of.by, threshold)} />
+          <NumberField
+            label="by at least"
+            name="trace-from"
+            value={of.threshold}
+            least={1}
+            most={99}
+            width={80}
+            after=" %"
+            onChange={(threshold) => void retrace(of.by, threshold)}
+          />
         </Box>
       )}
       {of.from === 'paint' && (
-        <SolidPaintField label="colour" value={of.paint} onChange={(paint) => paint && onChange((now) => ({ ...now, of: { ...of, paint } }))} />
+        <SolidPaintField
+          label="colour"
+          value={of.paint}
+          onChange={(paint) => paint && onChange((now) => ({ ...now, of: { ...of, paint } }))}
+        />
       )}
       <CheckField
         label="knocks out the print beneath"
@@ -180,9 +214,9 @@ export function CoatFields({ value, onChange }: CoatProps) {
         onChange={(on) => onChange((now) => ({ ...now, knocksOut: on ? true : undefined }))}
       />
       <Box sx={{ fontFamily: FACES.figure, fontSize: 12 }}>
-        {coat ? `${formatNumber(pathArea(coat.path) / 100, 2)} cm², ` : ''}plate “{code.spot}”, fits the print to ±{formatNumber(code.tolerance, 2)} mm, holds{' '}
-        {formatNumber(code.least, 2)} mm
+        {coat ? `${formatNumber(pathArea(coat.path) / 100, 2)} cm², ` : ''}plate “{code.spot}”, fits the print to ±
+        {formatNumber(code.tolerance, 2)} mm, holds {formatNumber(code.least, 2)} mm
       </Box>
     </>
   );
-} // prettier-ignore
+}

@@ -65,11 +65,20 @@ export default function GreyBalance({ onClose }: { readonly onClose: () => void 
           </LineChart>
         </Box>
         <Box sx={{ fontSize: 13, maxWidth: 320 }}>
-          <Box component="table" sx={{ fontFamily: FACES.figure, borderCollapse: 'collapse', '& td, & th': { px: 1, py: 0.25, textAlign: 'right', borderBottom: '1px dotted' } }}>
+          <Box
+            component="table"
+            sx={{
+              fontFamily: FACES.figure,
+              borderCollapse: 'collapse',
+              '& td, & th': { px: 1, py: 0.25, textAlign: 'right', borderBottom: '1px dotted' },
+            }}
+          >
             <thead>
               <tr>
                 {['C', 'M', 'Y', 'as K', 'L*', 'equal parts'].map((head) => (
-                  <th key={head} scope="col">{head}</th>
+                  <th key={head} scope="col">
+                    {head}
+                  </th>
                 ))}
               </tr>
             </thead>
@@ -81,14 +90,18 @@ export default function GreyBalance({ onClose }: { readonly onClose: () => void 
                   <td>{formatNumber(build.y, 0)}</td>
                   <td>{formatNumber(black, 0)}</td>
                   <td>{formatNumber(L, 0)}</td>
-                  <td>a* {formatNumber(cast.a, 0)}, b* {formatNumber(cast.b, 0)}</td>
+                  <td>
+                    a* {formatNumber(cast.a, 0)}, b* {formatNumber(cast.b, 0)}
+                  </td>
                 </tr>
               ))}
             </tbody>
           </Box>
           <p>
-            Through the output profile “{profilesOf(job).find(({ key }) => key === rules.profile)?.about ?? rules.profile}”. In equal parts the three inks make a brown: a grey of three colours needs less
-            magenta and yellow. A grey in black alone cannot shift its hue.
+            Through the output profile “
+            {profilesOf(job).find(({ key }) => key === rules.profile)?.about ?? rules.profile}”. In equal parts the
+            three inks make a brown: a grey of three colours needs less magenta and yellow. A grey in black alone cannot
+            shift its hue.
           </p>
         </Box>
       </DialogContent>
@@ -97,4 +110,4 @@ export default function GreyBalance({ onClose }: { readonly onClose: () => void 
       </DialogActions>
     </Dialog>
   );
-} // prettier-ignore
+}

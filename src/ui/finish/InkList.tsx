@@ -26,25 +26,63 @@ export function InkList() {
     if (name === '') return 'An ink needs a name.';
     const why = whyNoInkName(name);
     if (why) return why;
-    if (technical.some((t) => t.toLowerCase() === low)) return `“${name}” is the plate of a line or coating. Choose another.`;
-    return inks.some((i) => i.name !== before && i.name.toLowerCase() === low) ? 'Another ink is called so.' : undefined;
+    if (technical.some((t) => t.toLowerCase() === low))
+      return `“${name}” is the plate of a line or coating. Choose another.`;
+    return inks.some((i) => i.name !== before && i.name.toLowerCase() === low)
+      ? 'Another ink is called so.'
+      : undefined;
   };
   const pairs = nearDuplicates(inks, (ink) => inkLab(ink, paints));
   return (
     <Fold title="Spot inks" count={inks.length}>
       {inks.length === 0 && (
-        <Box sx={{ fontSize: 13 }}>A spot ink is mixed before it comes to the press and has a plate of its own: a metallic, a house colour, a fluorescent.</Box>
+        <Box sx={{ fontSize: 13 }}>
+          A spot ink is mixed before it comes to the press and has a plate of its own: a metallic, a house colour, a
+          fluorescent.
+        </Box>
       )}
       {inks.map((ink) => (
-        <Box key={ink.name} data-ink={ink.name} sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'flex-end' }}>
+        <Box
+          key={ink.name}
+          data-ink={ink.name}
+          sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'flex-end' }}
+        >
           <svg width={18} height={18} aria-hidden style={{ flex: 'none', marginBottom: 6 }}>
             <rect x={0.5} y={0.5} width={17} height={17} fill={writeHex(paints.toRgb(ink))} stroke="currentColor" />
           </svg>
-          <WordsField label={unused.has(ink.name) ? 'name (not used)' : 'name'} value={ink.name} most={60} width={92} refuse={(name) => refuseName(name, ink.name)} onChange={(name) => replace('Ink', withInk(job, { ...ink, name }, ink.name))} />
-          <BuildField label="shown as" width={92} value={ink} onChange={(build) => replace('Ink', withInk(job, { ...ink, ...build }, ink.name))} />
-          <LabField label="measured L* a* b*" width={112} value={ink.lab} onChange={(lab) => replace('Ink', withInk(job, { ...ink, lab }, ink.name))} />
-          <ChoiceField label="finish" width={96} value={ink.finish} options={SPOT_FINISHES.map((f) => ({ value: f, label: f }))} onChange={(finish) => replace('Ink', withInk(job, { ...ink, finish }, ink.name))} />
-          <Button size="small" sx={{ minWidth: 0 }} aria-label={`Remove ${ink.name}; what is printed with it takes its build`} onClick={() => replace('Remove ink', withoutInk(job, ink.name))}>
+          <WordsField
+            label={unused.has(ink.name) ? 'name (not used)' : 'name'}
+            value={ink.name}
+            most={60}
+            width={92}
+            refuse={(name) => refuseName(name, ink.name)}
+            onChange={(name) => replace('Ink', withInk(job, { ...ink, name }, ink.name))}
+          />
+          <BuildField
+            label="shown as"
+            width={92}
+            value={ink}
+            onChange={(build) => replace('Ink', withInk(job, { ...ink, ...build }, ink.name))}
+          />
+          <LabField
+            label="measured L* a* b*"
+            width={112}
+            value={ink.lab}
+            onChange={(lab) => replace('Ink', withInk(job, { ...ink, lab }, ink.name))}
+          />
+          <ChoiceField
+            label="finish"
+            width={96}
+            value={ink.finish}
+            options={SPOT_FINISHES.map((f) => ({ value: f, label: f }))}
+            onChange={(finish) => replace('Ink', withInk(job, { ...ink, finish }, ink.name))}
+          />
+          <Button
+            size="small"
+            sx={{ minWidth: 0 }}
+            aria-label={`Remove ${ink.name}; what is printed with it takes its build`}
+            onClick={() => replace('Remove ink', withoutInk(job, ink.name))}
+          >
             ✕
           </Button>
         </Box>
@@ -58,18 +96,31 @@ export function InkList() {
         </Box>
       ))}
       <Box sx={{ display: 'flex', gap: 0.5 }}>
-        <Button size="small" onClick={() => replace('Add an ink', withInk(job, { name: freeName(inks), finish: 'plain', c: 0, m: 60, y: 100, k: 0 }))}>
+        <Button
+          size="small"
+          onClick={() =>
+            replace('Add an ink', withInk(job, { name: freeName(inks), finish: 'plain', c: 0, m: 60, y: 100, k: 0 }))
+          }
+        >
           Add a spot ink
         </Button>
         {unused.size > 0 && (
-          <Button size="small" onClick={() => replace('Remove unused inks', [...unused].reduce((j, name) => withoutInk(j, name), job))}>
+          <Button
+            size="small"
+            onClick={() =>
+              replace(
+                'Remove unused inks',
+                [...unused].reduce((j, name) => withoutInk(j, name), job),
+              )
+            }
+          >
             Remove what is not used
           </Button>
         )}
       </Box>
     </Fold>
   );
-} // prettier-ignore
+}
 
 function freeName(inks: readonly SpotInk[]): string {
   let n = inks.length + 1;

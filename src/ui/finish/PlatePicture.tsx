@@ -104,7 +104,8 @@ export function PlatePicture({
           shown,
           inks: ['Cyan', 'Magenta', 'Yellow', 'Black', ...(job.inks ?? []).map((i) => i.name)],
         });
-        if (mine === reading.current) set({ facts: { ...facts, side: surface.name }, busy: false, problem: undefined, compared: undefined }); // prettier-ignore
+        if (mine === reading.current)
+          set({ facts: { ...facts, side: surface.name }, busy: false, problem: undefined, compared: undefined });
       };
       read().catch((error: unknown) => {
         if (mine === reading.current)
@@ -222,12 +223,17 @@ export function PlatePicture({
   );
 }
 
-function put(canvas: HTMLCanvasElement | null, pixels: Uint8ClampedArray<ArrayBuffer>, width: number, height: number): void {
+function put(
+  canvas: HTMLCanvasElement | null,
+  pixels: Uint8ClampedArray<ArrayBuffer>,
+  width: number,
+  height: number,
+): void {
   if (!canvas || pixels.length !== width * height * 4) return;
   canvas.width = width;
   canvas.height = height;
   canvas.getContext('2d')?.putImageData(new ImageData(pixels, width, height), 0, 0);
-} // prettier-ignore
+}
 
 /** `#rrggbb` */
 const rgbOf = (hex: string) => {

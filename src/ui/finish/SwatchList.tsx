@@ -60,7 +60,9 @@ export function SwatchList() {
   return (
     <Fold title="Named colours" count={swatches.length}>
       {swatches.length === 0 && (
-        <Box sx={{ fontSize: 13 }}>Name a colour for its use, such as “headings”. Change it here, and everything that has it follows.</Box>
+        <Box sx={{ fontSize: 13 }}>
+          Name a colour for its use, such as “headings”. Change it here, and everything that has it follows.
+        </Box>
       )}
       {swatches.map((swatch) => (
         <Box key={swatch.name} data-swatch={swatch.name} sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
@@ -69,11 +71,30 @@ export function SwatchList() {
             value={swatch.name}
             most={60}
             width={122}
-            refuse={(name) => (name === '' ? 'A colour needs a name.' : swatches.some((s) => s.name !== swatch.name && s.name.toLowerCase() === name.toLowerCase()) ? 'Another colour is called so.' : undefined)}
+            refuse={(name) =>
+              name === ''
+                ? 'A colour needs a name.'
+                : swatches.some((s) => s.name !== swatch.name && s.name.toLowerCase() === name.toLowerCase())
+                  ? 'Another colour is called so.'
+                  : undefined
+            }
             onChange={(name) => change('Colour', (now) => withSwatch(now, { ...swatch, name }, swatch.name))}
           />
-          <SolidPaintField label="colour" value={swatch.paint} onChange={(to) => to && to.kind !== 'swatch' && change('Colour', (now) => withSwatch(now, { ...swatch, paint: to }, swatch.name))} />
-          <Button size="small" sx={{ minWidth: 0 }} aria-label={`Remove the name ${swatch.name}; what has it keeps its inks`} onClick={() => change('Remove colour', (now) => withoutSwatch(now, swatch.name))}>
+          <SolidPaintField
+            label="colour"
+            value={swatch.paint}
+            onChange={(to) =>
+              to &&
+              to.kind !== 'swatch' &&
+              change('Colour', (now) => withSwatch(now, { ...swatch, paint: to }, swatch.name))
+            }
+          />
+          <Button
+            size="small"
+            sx={{ minWidth: 0 }}
+            aria-label={`Remove the name ${swatch.name}; what has it keeps its inks`}
+            onClick={() => change('Remove colour', (now) => withoutSwatch(now, swatch.name))}
+          >
             ✕
           </Button>
         </Box>
@@ -81,7 +102,10 @@ export function SwatchList() {
       {pairs.map(({ one, two, deltaE }) => (
         <Box key={`${one.name} ${two.name}`} sx={{ fontSize: 13 }}>
           {one.name} and {two.name} pass for one (ΔE {formatNumber(deltaE, 1)}).{' '}
-          <Button size="small" onClick={() => change('Merge colours', (now) => mergedSwatches(now, two.name, one.name))}>
+          <Button
+            size="small"
+            onClick={() => change('Merge colours', (now) => mergedSwatches(now, two.name, one.name))}
+          >
             Make both {one.name}
           </Button>
         </Box>
@@ -93,15 +117,31 @@ export function SwatchList() {
           onClick={() => {
             if (!paint || paint.kind === 'swatch') return;
             const name = freeName(swatches);
-            change('Name a colour', (now) => named(withSwatch(now, { name, paint }), name, (p) => paintKey(p) === paintKey(paint)));
+            change('Name a colour', (now) =>
+              named(withSwatch(now, { name, paint }), name, (p) => paintKey(p) === paintKey(paint)),
+            );
           }}
         >
           Name the selected colour
         </Button>
-        <Button size="small" onClick={() => change('Add a colour', (now) => withSwatch(now, { name: freeName(now.swatches ?? []), paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 } }))}>
+        <Button
+          size="small"
+          onClick={() =>
+            change('Add a colour', (now) =>
+              withSwatch(now, {
+                name: freeName(now.swatches ?? []),
+                paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 },
+              }),
+            )
+          }
+        >
           Add a colour
         </Button>
-        <FileButton asks="Colours, CSV: a name and a colour on each row" accept=".csv,.txt,.tsv" onFile={(file) => void take(file)}>
+        <FileButton
+          asks="Colours, CSV: a name and a colour on each row"
+          accept=".csv,.txt,.tsv"
+          onFile={(file) => void take(file)}
+        >
           From CSV
         </FileButton>
         {only?.kind === 'picture' && only.picture !== null && (
@@ -110,14 +150,17 @@ export function SwatchList() {
           </Button>
         )}
         {unused.size > 0 && (
-          <Button size="small" onClick={() => change('Remove unused colours', (now) => [...unused].reduce(withoutSwatch, now))}>
+          <Button
+            size="small"
+            onClick={() => change('Remove unused colours', (now) => [...unused].reduce(withoutSwatch, now))}
+          >
             Remove what is not used
           </Button>
         )}
       </Box>
     </Fold>
   );
-} // prettier-ignore
+}
 
 function freeName(swatches: readonly Swatch[], word = 'colour'): string {
   let n = 1;

@@ -32,7 +32,9 @@ interface Props {
 export function Gallery({ label, search, example, items, chosen, none, least = 108, onChoose }: Props) {
   const [typed, setTyped] = useState('');
   const word = typed.trim().toLowerCase();
-  const found = items.filter((i) => word === '' || `${i.title} ${i.about} ${i.words} ${i.group}`.toLowerCase().includes(word));
+  const found = items.filter(
+    (i) => word === '' || `${i.title} ${i.about} ${i.words} ${i.group}`.toLowerCase().includes(word),
+  );
   const groups = [...new Set(found.map((i) => i.group))];
   const [first] = found;
   return (
@@ -57,7 +59,16 @@ export function Gallery({ label, search, example, items, chosen, none, least = 1
       )}
       {groups.map((group) => (
         <Box key={group} component="section" aria-label={group}>
-          <Box sx={{ fontSize: 11, fontWeight: 700, letterSpacing: '0.09em', textTransform: 'uppercase', color: 'text.secondary', mb: 0.5 }}>
+          <Box
+            sx={{
+              fontSize: 11,
+              fontWeight: 700,
+              letterSpacing: '0.09em',
+              textTransform: 'uppercase',
+              color: 'text.secondary',
+              mb: 0.5,
+            }}
+          >
             {group}
           </Box>
           <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(auto-fill, minmax(${least}px, 1fr))`, gap: 0.75 }}>
@@ -96,4 +107,4 @@ export function Gallery({ label, search, example, items, chosen, none, least = 1
       ))}
     </Box>
   );
-} // prettier-ignore
+}

@@ -52,7 +52,10 @@ type Place = (width: number, height: number) => ElementInput['placement'];
 function inputFor(what: Addable, place: Place, size: number, top: number): Omit<ElementInput, 'id'> {
   switch (what) {
     case 'line':
-      return { kind: 'line', placement: place(size * 1.5, 0), stroke: { paint: BLACK, widthPt: 0.5 } } as Omit<ElementInput, 'id'>;
+      return { kind: 'line', placement: place(size * 1.5, 0), stroke: { paint: BLACK, widthPt: 0.5 } } as Omit<
+        ElementInput,
+        'id'
+      >;
     case 'picture':
       return { kind: 'picture', placement: place(size * 1.5, size), picture: null } as Omit<ElementInput, 'id'>;
     case 'text':
@@ -78,13 +81,22 @@ function inputFor(what: Addable, place: Place, size: number, top: number): Omit<
         stroke: { paint: BLACK, widthPt: 1 },
       } as Omit<ElementInput, 'id'>;
     case 'arc':
-      return { kind: 'shape', placement: place(size, size), shape: { form: 'arc' }, fill: null, stroke: { paint: BLACK, widthPt: 1 } } as Omit<ElementInput, 'id'>;
+      return {
+        kind: 'shape',
+        placement: place(size, size),
+        shape: { form: 'arc' },
+        fill: null,
+        stroke: { paint: BLACK, widthPt: 1 },
+      } as Omit<ElementInput, 'id'>;
     default: {
       const [wide, high] = PROPORTIONS[what] ?? [1, 1];
-      return { kind: 'shape', placement: place(size * wide, size * high), shape: { form: what }, fill: GREY } as Omit<ElementInput, 'id'>;
+      return { kind: 'shape', placement: place(size * wide, size * high), shape: { form: what }, fill: GREY } as Omit<
+        ElementInput,
+        'id'
+      >;
     }
   }
-} // prettier-ignore
+}
 
 /** The element again under an id of its own. A copied frame takes up no other’s text. */
 export const copyOf = (e: Element): Element => ({ ...e, id: freshId(), ...(e.kind === 'text' && { after: null }) });

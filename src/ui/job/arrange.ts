@@ -35,7 +35,11 @@ export function distributeSelection(
 ): Job {
   const frames = desk.drawing.frames.filter((f) => ids.includes(f.element));
   const within = reference && rectOfReference(desk, reference);
-  const { rects } = distribute(frames.map((f) => f.rect), axis, within); // prettier-ignore
+  const { rects } = distribute(
+    frames.map((f) => f.rect),
+    axis,
+    within,
+  );
   const moved = new Map(frames.map((f, i) => [f.element, rects[i]]));
   return withElements(desk.job, desk.surface.name, (element) => {
     const rect = moved.get(element.id);

@@ -26,4 +26,4 @@ export function proposalFor(label: string, before: Job, after: Job, resources: R
     changes: figureChanges(blankOf(before, pieceOf(before)), blankOf(after, pieceOf(after)), after.unit),
     fails: [...new Set(fresh.map((f) => f.message))],
   };
-} // prettier-ignore
+}

@@ -26,7 +26,13 @@ export function scaledEffects({ effects, size }: EffectSet, to: Pick<Rect, 'widt
   return effects.map((effect): Effect => {
     switch (effect.effect) {
       case 'shadow':
-        return { ...effect, dx: scale(effect.dx), dy: scale(effect.dy), blur: scale(effect.blur), spread: scale(effect.spread) };
+        return {
+          ...effect,
+          dx: scale(effect.dx),
+          dy: scale(effect.dy),
+          blur: scale(effect.blur),
+          spread: scale(effect.spread),
+        };
       case 'glow':
         return { ...effect, blur: scale(effect.blur), spread: scale(effect.spread) };
       case 'blur':
@@ -36,4 +42,4 @@ export function scaledEffects({ effects, size }: EffectSet, to: Pick<Rect, 'widt
         return { ...effect, width: scale(effect.width) };
     }
   });
-} // prettier-ignore
+}

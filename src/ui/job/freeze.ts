@@ -5,13 +5,17 @@ import { freshId } from './add-element';
 import type { Desk } from './use-desk';
 
 /** The degrees, scale and side that a copy’s map turns by; maps of repeats are turns, scales and mirror images. */
-function partsOf([a, b, c, d]: Matrix): { readonly degrees: number; readonly scale: number; readonly mirrored: boolean } {
+function partsOf([a, b, c, d]: Matrix): {
+  readonly degrees: number;
+  readonly scale: number;
+  readonly mirrored: boolean;
+} {
   const scale = Math.hypot(a, b);
   const mirrored = a * d - b * c < 0;
   // A mirror image across an upright line turns the other way.
   const degrees = (Math.atan2(mirrored ? -b : b, mirrored ? -a : a) * 180) / Math.PI;
   return { degrees, scale, mirrored };
-} // prettier-ignore
+}
 
 /** The element mirrored in itself, as far as its kind can be. */
 function flipped(element: Element): Element {
@@ -54,7 +58,7 @@ function flippedForm(form: Form): Form {
     case 'arrow':
       return form;
   }
-} // prettier-ignore
+}
 
 /** From left to right in a box of one by one. */
 const ACROSS: Matrix = [-1, 0, 0, 1, 1, 0];
@@ -84,7 +88,11 @@ export function frozenCopies(desk: Desk, element: Element): { readonly job: Job;
       ...own,
       id: freshId(),
       repeat: [],
-      placement: { ...placed(rect, against, boxes), rotate: Math.round((turn % 360) * 1e6) / 1e6, shear: mirrored ? -shear : shear },
+      placement: {
+        ...placed(rect, against, boxes),
+        rotate: Math.round((turn % 360) * 1e6) / 1e6,
+        shear: mirrored ? -shear : shear,
+      },
     };
   });
   const elements = elementsOn(piece, surface.name).flatMap((e) => (e.id === element.id ? copies : [e]));
@@ -92,4 +100,4 @@ export function frozenCopies(desk: Desk, element: Element): { readonly job: Job;
     job: { ...job, pieces: job.pieces.map((p) => (p === piece ? withSide(p, surface.name, elements) : p)) },
     ids: copies.map((c) => c.id),
   };
-} // prettier-ignore
+}

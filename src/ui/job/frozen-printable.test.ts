@@ -24,15 +24,24 @@ const wordsOf = (drawing: Drawing) =>
     if (item.kind !== 'glyphs' || !first) return [];
     const { x, y } = apply(item.matrix, first);
     const near = (n: number) => Math.round(n * 20) / 20 + 0;
-    return [`${item.glyphs.map((g) => g.text).join('')} ${near(x)} ${near(y)} ${Math.round(item.matrix[1])} ${item.size.toFixed(2)} ${item.font}`]; // prettier-ignore
+    return [
+      `${item.glyphs.map((g) => g.text).join('')} ${near(x)} ${near(y)} ${Math.round(item.matrix[1])} ${item.size.toFixed(2)} ${item.font}`,
+    ];
   });
 
 /** Box around all that is no word. */
 const inkOf = (drawing: Drawing) => {
-  const boxes = leavesOf(itemsOf(drawing)).flatMap((i) => (i.kind === 'path' ? [pathBounds(mapPath(i.path, i.matrix))] : []));
+  const boxes = leavesOf(itemsOf(drawing)).flatMap((i) =>
+    i.kind === 'path' ? [pathBounds(mapPath(i.path, i.matrix))] : [],
+  );
   const round = (n: number) => Math.round(n * 10) / 10 + 0;
-  return [round(Math.min(...boxes.map((b) => b.x))), round(Math.min(...boxes.map((b) => b.y))), round(Math.max(...boxes.map((b) => b.x + b.width))), round(Math.max(...boxes.map((b) => b.y + b.height)))];
-}; // prettier-ignore
+  return [
+    round(Math.min(...boxes.map((b) => b.x))),
+    round(Math.min(...boxes.map((b) => b.y))),
+    round(Math.max(...boxes.map((b) => b.x + b.width))),
+    round(Math.max(...boxes.map((b) => b.y + b.height))),
+  ];
+};
 
 test.each([
   ['year', {}],

@@ -42,29 +42,48 @@ import type { Desk } from './use-desk';
 const MOST = 4_000;
 
 /** A printable as plain lines, shapes and texts, in one group, where its marks stood; it counts no more. */
-export function frozenPrintable(desk: Desk, element: PrintableElement): { readonly job: Job; readonly ids: readonly string[] } {
+export function frozenPrintable(
+  desk: Desk,
+  element: PrintableElement,
+): { readonly job: Job; readonly ids: readonly string[] } {
   const { job, piece, surface, drawing, blank, rules, resources } = desk;
   const frame = drawing.frames.find((f) => f.element === element.id);
-  const turn = turnsOf(piece, blank.surfaces.map((s) => s.name))(surface.name);
-  const found = frame && solvePrintable(element, frame.rect, { ...groundOf(job, rules.ppi.value * blank.scale, resources), turn });
+  const turn = turnsOf(
+    piece,
+    blank.surfaces.map((s) => s.name),
+  )(surface.name);
+  const found =
+    frame && solvePrintable(element, frame.rect, { ...groundOf(job, rules.ppi.value * blank.scale, resources), turn });
   if (!frame || !found?.ok) return { job, ids: [element.id] };
   const group = element.group ?? freshId();
   const matrix = multiply(pose(frame.rect, frame.rotate, frame.shear), translation(frame.rect.x, frame.rect.y));
   const { against } = element.placement;
   const common = { layer: element.layer, opacity: element.opacity, blend: element.blend, group };
   const place = (rect: Rect) => placed(rect, against, drawing.boxes);
-  const writing = { element, language: element.language ?? job.language, fonts: resources.fonts, turned: frame.rotate, matrix, place };
+  const writing = {
+    element,
+    language: element.language ?? job.language,
+    fonts: resources.fonts,
+    turned: frame.rotate,
+    matrix,
+    place,
+  };
   const parts = ordered(found.solved.marks).flatMap((mark): readonly Element[] => {
     const inputs = mark.kind === 'words' ? [wordsInput(mark, writing)] : pathInputs(mark, element, matrix, place);
-    return inputs.flatMap((input) => (input ? [input] : [])).map((input) => Element.parse({ id: freshId(), ...common, ...input }));
+    return inputs
+      .flatMap((input) => (input ? [input] : []))
+      .map((input) => Element.parse({ id: freshId(), ...common, ...input }));
   });
   const groups = element.group === null ? [...piece.groups, { id: group, name: frame.name }] : piece.groups;
   const elements = elementsOn(piece, surface.name).flatMap((e) => (e.id === element.id ? parts : [e]));
   return {
-    job: { ...job, pieces: job.pieces.map((p) => (p === piece ? { ...withSide(p, surface.name, elements), groups } : p)) },
+    job: {
+      ...job,
+      pieces: job.pieces.map((p) => (p === piece ? { ...withSide(p, surface.name, elements), groups } : p)),
+    },
     ids: parts.map((p) => p.id),
   };
-} // prettier-ignore
+}
 
 /** As they are painted: areas, lines, words. */
 const ordered = (marks: readonly Mark[]): readonly Mark[] =>
@@ -84,10 +103,20 @@ type Place = (rect: Rect) => NonNullable<ElementInput['placement']>;
 type Input = Record<string, unknown>;
 
 /** Level and upright lines are lines; the rest are paths, parted where one would be too long. */
-function pathInputs(mark: Exclude<Mark, Words>, element: PrintableElement, matrix: Matrix, place: Place): readonly Input[] {
+function pathInputs(
+  mark: Exclude<Mark, Words>,
+  element: PrintableElement,
+  matrix: Matrix,
+  place: Place,
+): readonly Input[] {
   if (mark.kind === 'line') {
     const [a, b] = [apply(matrix, mark.from), apply(matrix, mark.to)];
-    const rect = { x: Math.min(a.x, b.x), y: Math.min(a.y, b.y), width: Math.abs(a.x - b.x), height: Math.abs(a.y - b.y) };
+    const rect = {
+      x: Math.min(a.x, b.x),
+      y: Math.min(a.y, b.y),
+      width: Math.abs(a.x - b.x),
+      height: Math.abs(a.y - b.y),
+    };
     const slope = (a.x - b.x) * (a.y - b.y) < 0 ? 'up' : 'down';
     return [{ kind: 'line', placement: place(rect), stroke: strokeOf(element, mark.style), slope }];
   }
@@ -102,7 +131,7 @@ function pathInputs(mark: Exclude<Mark, Words>, element: PrintableElement, matri
       atTrim: element.atTrim,
     };
   });
-} // prettier-ignore
+}
 
 /** A path in parts that are no longer than an element may be, broken where an outline begins. */
 function shortened(path: Path): readonly Path[] {
@@ -140,23 +169,47 @@ function wordsInput(mark: Words, { element, language, fonts, turned, matrix, pla
   const at = apply(matrix, mark.at);
   const rotate = turned + (mark.turn ?? 0);
   if (mark.form !== 'solid') {
-    const path = mapPath(outlineOf(mark, face, frame, language), multiply(translation(at.x, at.y), rotation(rotate, { x: 0, y: 0 })));
+    const path = mapPath(
+      outlineOf(mark, face, frame, language),
+      multiply(translation(at.x, at.y), rotation(rotate, { x: 0, y: 0 })),
+    );
     const rect = pathBounds(path);
-    const style: LineStyle = { role: mark.role, weightPt: mmToPt(mark.size * TRACED_WIDTH), dash: mark.form, ...(mark.sparse !== undefined && { sparse: mark.sparse }) };
-    return { kind: 'shape', placement: place(rect), shape: { form: 'path', data: pathText(asShares(path, rect)) }, fill: null, stroke: strokeOf(element, style), atTrim: 'stops' };
+    const style: LineStyle = {
+      role: mark.role,
+      weightPt: mmToPt(mark.size * TRACED_WIDTH),
+      dash: mark.form,
+      ...(mark.sparse !== undefined && { sparse: mark.sparse }),
+    };
+    return {
+      kind: 'shape',
+      placement: place(rect),
+      shape: { form: 'path', data: pathText(asShares(path, rect)) },
+      fill: null,
+      stroke: strokeOf(element, style),
+      atTrim: 'stops',
+    };
   }
   // A box is turned about its middle: where that comes to lie.
-  const middle = apply(rotation(rotate, { x: 0, y: 0 }), { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 });
+  const middle = apply(rotation(rotate, { x: 0, y: 0 }), {
+    x: frame.x + frame.width / 2,
+    y: frame.y + frame.height / 2,
+  });
   const rect = { ...frame, x: at.x + middle.x - frame.width / 2, y: at.y + middle.y - frame.height / 2 };
   const { family, weight } = element.type[mark.face];
   return {
     kind: 'text',
     placement: { ...place(rect), rotate },
-    look: { family, weight: mark.bold ? Math.max(BOLD, weight) : weight, sizePt: mmToPt(mark.size), align: mark.align, paint: paintOf(element, mark.role) },
+    look: {
+      family,
+      weight: mark.bold ? Math.max(BOLD, weight) : weight,
+      sizePt: mmToPt(mark.size),
+      align: mark.align,
+      paint: paintOf(element, mark.role),
+    },
     paragraphs: [{ runs: [{ text: mark.text }] }],
     language: element.language,
   };
-} // prettier-ignore
+}
 
 function outlineOf(mark: Words, face: Face, { x }: Rect, language: string): Path {
   let at = x;

@@ -34,7 +34,8 @@ const find = (job: Job, id: string): Element => {
   if (!found) throw new Error(`no ${id}`);
   return found;
 };
-const boundsIn = (drawing: Drawing, ids: readonly string[]) => drawing.frames.filter((f) => ids.includes(f.element)).map((f) => f.bounds); // prettier-ignore
+const boundsIn = (drawing: Drawing, ids: readonly string[]) =>
+  drawing.frames.filter((f) => ids.includes(f.element)).map((f) => f.bounds);
 
 const start = makeJob([
   box('a', [10, 10, 20, 20]),
@@ -53,21 +54,55 @@ const ACTIONS: readonly ((desk: Desk) => Job)[] = [
   ({ job }) => ungroupSelection(job, 'front', ['a', 'b']),
   ({ job, piece }) => {
     const group = piece.groups[0];
-    return group ? withGroup(job, { ...group, row: { axis: 'x', in: { box: 'safe' }, gap: 'equal', from: 'start' } }) : job; // prettier-ignore
+    return group
+      ? withGroup(job, { ...group, row: { axis: 'x', in: { box: 'safe' }, gap: 'equal', from: 'start' } })
+      : job;
   },
   ({ job }) => addLayer(job),
   ({ job, piece }) => moveLayer(job, piece.layers[0]?.id ?? '', 1),
   ({ job, piece }) => (piece.layers.length > 1 ? removeLayer(job, piece.layers.at(-1)?.id ?? '') : job),
-  ({ job, piece }) => { const l = piece.layers[0]; return l ? changeLayer(job, { ...l, hidden: !l.hidden }) : job; }, // prettier-ignore
-  ({ job }) => ({ ...job, measures: [...job.measures, { id: `m${job.measures.length}`, name: `m ${job.measures.length}`, value: 9 }] }), // prettier-ignore
-  ({ job }) => withElements(job, 'front', (e) => (e.id === 'a' && job.measures[0] ? { ...e, placement: { ...e.placement, x: { start: { measure: job.measures[0].id }, size: 20 } } } : e)), // prettier-ignore
+  ({ job, piece }) => {
+    const l = piece.layers[0];
+    return l ? changeLayer(job, { ...l, hidden: !l.hidden }) : job;
+  },
+  ({ job }) => ({
+    ...job,
+    measures: [...job.measures, { id: `m${job.measures.length}`, name: `m ${job.measures.length}`, value: 9 }],
+  }),
+  ({ job }) =>
+    withElements(job, 'front', (e) =>
+      e.id === 'a' && job.measures[0]
+        ? { ...e, placement: { ...e.placement, x: { start: { measure: job.measures[0].id }, size: 20 } } }
+        : e,
+    ),
   ({ job }) => (job.measures[0] ? withoutMeasure(job, job.measures[0].id) : job),
-  ({ job }) => withElements(job, 'front', (e) => (e.id === 'b' ? { ...e, effects: [Effect.parse({ effect: 'shadow', paint: { kind: 'paper' } })] } : e)), // prettier-ignore
-  ({ job }) => withElements(job, 'front', (e) => (e.id === 'a' ? { ...e, repeat: [Repeat.parse({ way: 'around', in: { box: 'trim' }, count: 5 })] } : e)), // prettier-ignore
+  ({ job }) =>
+    withElements(job, 'front', (e) =>
+      e.id === 'b' ? { ...e, effects: [Effect.parse({ effect: 'shadow', paint: { kind: 'paper' } })] } : e,
+    ),
+  ({ job }) =>
+    withElements(job, 'front', (e) =>
+      e.id === 'a' ? { ...e, repeat: [Repeat.parse({ way: 'around', in: { box: 'trim' }, count: 5 })] } : e,
+    ),
   (desk) => frozenCopies(desk, find(desk.job, 'd')).job,
-  ({ job }) => ({ ...job, pieces: job.pieces.map((p) => ({ ...p, grids: [...p.grids, NamedGrid.parse({ id: `g${p.grids.length}`, name: 'g', in: { box: 'safe' }, columns: 2 })] })) }), // prettier-ignore
+  ({ job }) => ({
+    ...job,
+    pieces: job.pieces.map((p) => ({
+      ...p,
+      grids: [...p.grids, NamedGrid.parse({ id: `g${p.grids.length}`, name: 'g', in: { box: 'safe' }, columns: 2 })],
+    })),
+  }),
   (desk) => (desk.piece.grids[0] ? framesInCells(desk, desk.piece.grids[0]).job : desk.job),
-  ({ job }) => ({ ...job, pieces: job.pieces.map((p) => ({ ...p, guides: [...p.guides, Guide.parse({ id: `u${p.guides.length}`, axis: 'y', in: { box: 'trim' }, at: { how: 'parts', parts: 4 } })] })) }), // prettier-ignore
+  ({ job }) => ({
+    ...job,
+    pieces: job.pieces.map((p) => ({
+      ...p,
+      guides: [
+        ...p.guides,
+        Guide.parse({ id: `u${p.guides.length}`, axis: 'y', in: { box: 'trim' }, at: { how: 'parts', parts: 4 } }),
+      ],
+    })),
+  }),
 ];
 
 test('any sequence of actions, undone, gives the same drawing; redone, the last one', async () => {
@@ -98,25 +133,44 @@ describe('what is frozen or taken apart stays where it was', () => {
     ['a mirror image top to bottom', { way: 'mirror', in: { box: 'trim' }, axis: 'y' }],
   ] as const)('%s', (_name, repeat) => {
     const job = makeJob([
-      shape('e', [30, 40, 24, 10], { form: 'ribbon', right: 'flat' }, { repeat: [repeat], placement: { against: { box: 'trim' }, x: { start: 30, size: 24 }, y: { start: 40, size: 10 }, rotate: 20 } }),
-    ]); // prettier-ignore
+      shape(
+        'e',
+        [30, 40, 24, 10],
+        { form: 'ribbon', right: 'flat' },
+        {
+          repeat: [repeat],
+          placement: { against: { box: 'trim' }, x: { start: 30, size: 24 }, y: { start: 40, size: 10 }, rotate: 20 },
+        },
+      ),
+    ]);
     const desk = deskOn(job);
     const copies = desk.drawing.frames[0];
     const { job: frozen, ids } = frozenCopies(desk, find(job, 'e'));
     const after = drawn(frozen);
     const items = copies?.items ?? [];
     expect(ids).toHaveLength(items.length);
-    const outlines = (list: Drawing['frames'][number]['items']) => list.map((i) => i.kind === 'path' ? mappedBounds(pathBounds(i.path), i.matrix) : undefined); // prettier-ignore
+    const outlines = (list: Drawing['frames'][number]['items']) =>
+      list.map((i) => (i.kind === 'path' ? mappedBounds(pathBounds(i.path), i.matrix) : undefined));
     const [was, is] = [outlines(items), outlines(after.frames.flatMap((f) => f.items))];
     was.forEach((r, i) => {
       for (const key of ['x', 'y', 'width', 'height'] as const) expect(is[i]?.[key]).toBeCloseTo(r?.[key] ?? NaN, 3);
     });
   });
   test('a drawing becomes a group of paths in its colours', () => {
-    const path: Path = [['M', 0, 0], ['L', 40, 0], ['L', 20, 30], ['Z']]; // prettier-ignore
+    const path: Path = [['M', 0, 0], ['L', 40, 0], ['L', 20, 30], ['Z']];
     const red = { kind: 'rgb', r: 200, g: 0, b: 0 } as const;
-    const art = { width: 40, height: 30, shapes: [{ path, rule: 'nonzero', fill: red, stroke: null, opacity: 1 }] } as const; // prettier-ignore
-    const vector = element<'vector'>({ kind: 'vector', id: 'v', drawing: 'a'.repeat(64), placement: { against: { box: 'trim' }, x: { start: 10, size: 80 }, y: { start: 10, size: 60 } }, recolour: [{ from: red, to: { kind: 'paper' } }] }); // prettier-ignore
+    const art = {
+      width: 40,
+      height: 30,
+      shapes: [{ path, rule: 'nonzero', fill: red, stroke: null, opacity: 1 }],
+    } as const;
+    const vector = element<'vector'>({
+      kind: 'vector',
+      id: 'v',
+      drawing: 'a'.repeat(64),
+      placement: { against: { box: 'trim' }, x: { start: 10, size: 80 }, y: { start: 10, size: 60 } },
+      recolour: [{ from: red, to: { kind: 'paper' } }],
+    });
     const job = makeJob([vector]);
     const { job: apart, ids } = ungrouped(deskOn(job), vector, art);
     const [made] = elementsOn(pieceOf(apart), 'front');
@@ -127,7 +181,18 @@ describe('what is frozen or taken apart stays where it was', () => {
   });
   test('a measure taken off the list leaves its length behind', () => {
     const measures = [{ id: 'm', name: 'edge', value: 14 }];
-    const job = makeJob([box('a', [0, 0, 5, 5], { placement: { against: { box: 'trim' }, x: { start: { measure: 'm', times: 2 }, size: 5 }, y: { start: 0, size: 5 } } })], { measures }); // prettier-ignore
+    const job = makeJob(
+      [
+        box('a', [0, 0, 5, 5], {
+          placement: {
+            against: { box: 'trim' },
+            x: { start: { measure: 'm', times: 2 }, size: 5 },
+            y: { start: 0, size: 5 },
+          },
+        }),
+      ],
+      { measures },
+    );
     const after = withoutMeasure(job, 'm');
     expect(find(after, 'a').placement.x.start).toBe(28);
     expect(after.measures).toEqual([]);
@@ -151,23 +216,40 @@ describe('groups, boxes and dependants', () => {
     expect(pieceOf(ungroupSelection(grouped, 'front', ['a', 'c'])).groups).toEqual([]);
   });
   test('what waits for an element is not offered to it', () => {
-    const on = (id: string) => ({ against: { box: 'element', element: id, part: 'past' }, x: { start: 1, size: 5 }, y: { start: 1, size: 5 } }) as const; // prettier-ignore
-    const job = makeJob([box('a', [0, 0, 9, 9]), box('b', [0, 0, 1, 1], { placement: on('a') }), box('c', [0, 0, 1, 1], { placement: on('b') })]); // prettier-ignore
+    const on = (id: string) =>
+      ({
+        against: { box: 'element', element: id, part: 'past' },
+        x: { start: 1, size: 5 },
+        y: { start: 1, size: 5 },
+      }) as const;
+    const job = makeJob([
+      box('a', [0, 0, 9, 9]),
+      box('b', [0, 0, 1, 1], { placement: on('a') }),
+      box('c', [0, 0, 1, 1], { placement: on('b') }),
+    ]);
     const waiting = dependants('a', elementsOn(pieceOf(job), 'front'), []);
     expect([...waiting].sort()).toEqual(['a', 'b', 'c']);
-    const names = boxChoices((drawn(job)).boxes, dependants('c', elementsOn(pieceOf(job), 'front'), [])).map((c) => c.name); // prettier-ignore
+    const names = boxChoices(drawn(job).boxes, dependants('c', elementsOn(pieceOf(job), 'front'), [])).map(
+      (c) => c.name,
+    );
     expect(names).toEqual(expect.arrayContaining(['trim', 'a', 'past a', 'before b', 'visible part of a']));
     expect(names.filter((n) => n.includes('c'))).toEqual([]);
   });
   test('what stands against something that moves along is carried once', () => {
-    const placement = { against: { box: 'element', element: 'a', part: 'whole' }, x: { start: 2, size: 5 }, y: { start: 2, size: 5 } } as const; // prettier-ignore
+    const placement = {
+      against: { box: 'element', element: 'a', part: 'whole' },
+      x: { start: 2, size: 5 },
+      y: { start: 2, size: 5 },
+    } as const;
     const job = makeJob([box('a', [10, 10, 20, 20]), box('b', [0, 0, 1, 1], { placement })]);
     const { boxes } = drawn(job);
     const moved = drawn(moveBy(job, 'front', boxes, ['a', 'b'], 6, 0));
     expect(boundsIn(moved, ['a', 'b']).map((r) => r.x)).toEqual([16, 18]);
   });
   test('frames fill every cell in reading order', () => {
-    const grids = [NamedGrid.parse({ id: 'g', name: 'pictures', in: { box: 'safe' }, columns: 3, rows: 2, gutter: 3, rowGutter: 3 })]; // prettier-ignore
+    const grids = [
+      NamedGrid.parse({ id: 'g', name: 'pictures', in: { box: 'safe' }, columns: 3, rows: 2, gutter: 3, rowGutter: 3 }),
+    ];
     const job = makeJob([], {}, { grids });
     const { job: after, ids } = framesInCells(deskOn(job), grids[0] ?? NamedGrid.parse({}));
     const rects = drawn(after).frames.map((f) => f.rect);
@@ -179,9 +261,17 @@ describe('groups, boxes and dependants', () => {
 });
 
 describe('points of a path', () => {
-  const wave: Path = [['M', 0, 0], ['C', 10, 0, 20, 10, 30, 10], ['L', 50, 10]]; // prettier-ignore
+  const wave: Path = [
+    ['M', 0, 0],
+    ['C', 10, 0, 20, 10, 30, 10],
+    ['L', 50, 10],
+  ];
   test('a point takes its handles with it, a handle goes alone', () => {
-    expect(movePoint(wave, { step: 1, part: 'end' }, { x: 33, y: 14 })).toEqual([['M', 0, 0], ['C', 10, 0, 23, 14, 33, 14], ['L', 50, 10]]); // prettier-ignore
+    expect(movePoint(wave, { step: 1, part: 'end' }, { x: 33, y: 14 })).toEqual([
+      ['M', 0, 0],
+      ['C', 10, 0, 23, 14, 33, 14],
+      ['L', 50, 10],
+    ]);
     expect(movePoint(wave, { step: 1, part: 'first' }, { x: 1, y: 2 })[1]).toEqual(['C', 1, 2, 20, 10, 30, 10]);
     expect(handlesOf(wave)).toHaveLength(5);
   });
@@ -197,12 +287,27 @@ describe('points of a path', () => {
     const bent = switchCurve(wave, { step: 2, part: 'end' });
     expect(bent[2]?.[0]).toBe('C');
     expect(switchCurve(bent, { step: 2, part: 'end' })).toEqual(wave);
-    expect(removePoint([['M', 0, 0], ['L', 1, 1]], { step: 1, part: 'end' })).toHaveLength(2); // prettier-ignore
+    expect(
+      removePoint(
+        [
+          ['M', 0, 0],
+          ['L', 1, 1],
+        ],
+        { step: 1, part: 'end' },
+      ),
+    ).toHaveLength(2);
   });
   test('its box follows it', () => {
     const job = makeJob([shape('p', [10, 10, 50, 10], { form: 'path', data: 'M0 0L1 1' })]);
     const { boxes } = drawn(job);
-    const after = withPath(find(job, 'p'), [['M', 10, 10], ['L', 90, 40]], boxes); // prettier-ignore
+    const after = withPath(
+      find(job, 'p'),
+      [
+        ['M', 10, 10],
+        ['L', 90, 40],
+      ],
+      boxes,
+    );
     expect(after.placement.x).toEqual({ start: 10, size: 80 });
     expect(after.kind === 'shape' && after.shape).toMatchObject({ data: 'M0 0L1 1' });
   });
@@ -210,17 +315,40 @@ describe('points of a path', () => {
 
 describe('by hand', () => {
   test('a colour is picked from the topmost thing: a build, a gradient at its place, a picture’s pixel', () => {
-    const sky = { kind: 'gradient', angle: 0, stops: [{ at: 0, paint: { kind: 'process', c: 100, m: 0, y: 0, k: 0 } }, { at: 100, paint: { kind: 'process', c: 0, m: 40, y: 0, k: 0 } }] } as const; // prettier-ignore
-    const job = makeJob([box('g', [0, 0, 100, 50], { fill: { ...sky, stops: [...sky.stops] } }), box('top', [20, 20, 10, 10], { fill: { kind: 'rgb', r: 9, g: 8, b: 7 } })]); // prettier-ignore
+    const sky = {
+      kind: 'gradient',
+      angle: 0,
+      stops: [
+        { at: 0, paint: { kind: 'process', c: 100, m: 0, y: 0, k: 0 } },
+        { at: 100, paint: { kind: 'process', c: 0, m: 40, y: 0, k: 0 } },
+      ],
+    } as const;
+    const job = makeJob([
+      box('g', [0, 0, 100, 50], { fill: { ...sky, stops: [...sky.stops] } }),
+      box('top', [20, 20, 10, 10], { fill: { kind: 'rgb', r: 9, g: 8, b: 7 } }),
+    ]);
     const drawing = drawn(job);
     expect(pickedAt(drawing, { x: 25, y: 25 })).toEqual({ kind: 'paint', paint: { kind: 'rgb', r: 9, g: 8, b: 7 } });
-    expect(pickedAt(drawing, { x: 50, y: 10 })).toEqual({ kind: 'paint', paint: { kind: 'process', c: 50, m: 20, y: 0, k: 0 } }); // prettier-ignore
+    expect(pickedAt(drawing, { x: 50, y: 10 })).toEqual({
+      kind: 'paint',
+      paint: { kind: 'process', c: 50, m: 20, y: 0, k: 0 },
+    });
     expect(pickedAt(drawing, { x: 140, y: 200 })).toBeUndefined();
   });
   test('content moves within a turned frame the way the pointer goes', () => {
-    const frame = element<'picture'>({ kind: 'picture', id: 'p', picture: null, placement: { against: { box: 'trim' }, x: { start: 10, size: 40 }, y: { start: 10, size: 40 }, rotate: 90 } }); // prettier-ignore
+    const frame = element<'picture'>({
+      kind: 'picture',
+      id: 'p',
+      picture: null,
+      placement: { against: { box: 'trim' }, x: { start: 10, size: 40 }, y: { start: 10, size: 40 }, rotate: 90 },
+    });
     const job = makeJob([frame]);
-    const { job: after } = dragContent({ ...(deskOn(job)), side: 'front', selection: ['p'], step: 0.5, reach: 0 }, 'p', 4, 0); // prettier-ignore
+    const { job: after } = dragContent(
+      { ...deskOn(job), side: 'front', selection: ['p'], step: 0.5, reach: 0 },
+      'p',
+      4,
+      0,
+    );
     expect(find(after, 'p')).toMatchObject({ offset: { x: 0, y: -4 } });
   });
   test('a set of effects is pasted as it is or scaled to the size it goes to', () => {

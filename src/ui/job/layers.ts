@@ -38,4 +38,4 @@ export const removeLayer = (job: Job, id: string): Job =>
     const to = layers[Math.max(0, at - 1)];
     if (!to) return piece;
     return { ...mapElements(piece, (e) => (e.layer === id ? { ...e, layer: to.id } : e)), layers };
-  }); // prettier-ignore
+  });

@@ -38,16 +38,32 @@ export function outlined(desk: Desk, text: ElementOf<'text'>): { readonly job: J
     const data = pathText(asShares(path, rect));
     const placement = placed(rect, text.placement.against, drawing.boxes);
     const name = parts.length > 1 ? `${frame?.name ?? 'Text'}, part ${i + 1}` : (frame?.name ?? '');
-    return Element.parse({ kind: 'shape', id: freshId(), name, placement, shape: { form: 'path', data }, fill: paint, atTrim: 'stops', layer: text.layer, opacity: text.opacity, blend: text.blend, effects: text.effects, group });
+    return Element.parse({
+      kind: 'shape',
+      id: freshId(),
+      name,
+      placement,
+      shape: { form: 'path', data },
+      fill: paint,
+      atTrim: 'stops',
+      layer: text.layer,
+      opacity: text.opacity,
+      blend: text.blend,
+      effects: text.effects,
+      group,
+    });
   });
   if (shapes.length === 0) return { job, ids: [text.id] };
   const groups = group ? [...piece.groups, { id: group, name: frame?.name ?? 'Outlines' }] : piece.groups;
   const elements = elementsOn(piece, surface.name).flatMap((e) => (e.id === text.id ? shapes : [e]));
   return {
-    job: { ...job, pieces: job.pieces.map((p) => (p === piece ? { ...withSide(p, surface.name, elements), groups } : p)) },
+    job: {
+      ...job,
+      pieces: job.pieces.map((p) => (p === piece ? { ...withSide(p, surface.name, elements), groups } : p)),
+    },
     ids: shapes.map((s) => s.id),
   };
-} // prettier-ignore
+}
 
 function outlineOf(item: Item, { fonts }: Desk['resources']): Path {
   if (item.kind === 'path') return mapPath(item.path, item.matrix);
@@ -55,5 +71,7 @@ function outlineOf(item: Item, { fonts }: Desk['resources']): Path {
   const font = fonts.file(item.font);
   if (!font) return [];
   const scale = item.size / font.unitsPerEm;
-  return item.glyphs.flatMap((g) => mapPath(font.outline(g.gid), multiply(item.matrix, [scale, 0, 0, -scale, g.x, g.y])));
-} // prettier-ignore
+  return item.glyphs.flatMap((g) =>
+    mapPath(font.outline(g.gid), multiply(item.matrix, [scale, 0, 0, -scale, g.x, g.y])),
+  );
+}

@@ -128,7 +128,7 @@ function useInks(job: Job, conversion: string): ReadonlyMap<string, number> {
     };
   }, [wanted]);
   return inks;
-} // prettier-ignore
+}
 
 /** Everything the job needs, or undefined while it loads for the first time; later needs keep the last until they are there. */
 export function useResources(

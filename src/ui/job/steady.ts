@@ -32,10 +32,12 @@ export function steadyGround(): (job: Job, piece: Piece) => Ground {
   let before: { readonly made: readonly (readonly [string, unknown])[]; readonly ground: Ground } | undefined;
   return (job, piece) => {
     const made = [...without(job, REST), ...without(piece, ARTWORK)];
-    const isSame = before?.made.length === made.length && made.every(([key, value], i) => before?.made[i]?.[0] === key && before.made[i][1] === value);
+    const isSame =
+      before?.made.length === made.length &&
+      made.every(([key, value], i) => before?.made[i]?.[0] === key && before.made[i][1] === value);
     if (before && isSame) return before.ground;
     const ground = { rules: rulesFor(job, piece), blank: blankOf(job, piece) };
     before = { made, ground };
     return ground;
   };
-} // prettier-ignore
+}

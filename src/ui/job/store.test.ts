@@ -45,7 +45,10 @@ test('typing on while the first letters are on their way amends them, and loses 
   s.getState().keep((saving) => sent(saving, 0).saving);
   rename(s, 'mo', 'type');
   rename(s, 'moon', 'type');
-  expect(s.getState().saving.pending.map((p) => [p.kind, p.document.name])).toEqual([['edit', 'm'], ['amend', 'moon']]); // prettier-ignore
+  expect(s.getState().saving.pending.map((p) => [p.kind, p.document.name])).toEqual([
+    ['edit', 'm'],
+    ['amend', 'moon'],
+  ]);
   s.getState().keep((saving) => acknowledged(saving, 1, { head: 2, hash: '' }, 0));
   expect(s.getState().saving.pending.map((p) => p.document.name)).toEqual(['moon']);
   expect(s.getState()).toMatchObject({ saving: { head: 2 }, undoStack: [{ label: 'Name' }] });

@@ -13,23 +13,42 @@ import {
 import { makeJob, words } from '../../testing/jobs';
 import { addStyle, putStyle, usesOf, withoutCellStyle, withoutStyle } from './styles';
 
-const style = (id: string, look: Partial<ParagraphLook>, basedOn: string | null = null): TypeStyle => ({ of: 'paragraph', id, name: id, basedOn, next: null, look }); // prettier-ignore
-const STYLES = [style('base', { family: 'Lora', sizePt: 9 }), style('lead', { sizePt: 12 }, 'base'), style('note', { italic: true }, 'lead')]; // prettier-ignore
+const style = (id: string, look: Partial<ParagraphLook>, basedOn: string | null = null): TypeStyle => ({
+  of: 'paragraph',
+  id,
+  name: id,
+  basedOn,
+  next: null,
+  look,
+});
+const STYLES = [
+  style('base', { family: 'Lora', sizePt: 9 }),
+  style('lead', { sizePt: 12 }, 'base'),
+  style('note', { italic: true }, 'lead'),
+];
 
 const start = makeJob(
   [
     words('a', 'Moor and moon', [0, 0, 50, 20], {}, { style: 'lead', look: {} }),
-    words('b', '', [0, 30, 50, 20], {}, {
-      style: 'base',
-      look: {},
-      paragraphs: [{ style: 'note', runs: [{ text: 'first' }] }, { runs: [{ text: 'second' }] }],
-    }),
+    words(
+      'b',
+      '',
+      [0, 30, 50, 20],
+      {},
+      {
+        style: 'base',
+        look: {},
+        paragraphs: [{ style: 'note', runs: [{ text: 'first' }] }, { runs: [{ text: 'second' }] }],
+      },
+    ),
   ],
   { styles: STYLES },
-); // prettier-ignore
+);
 
 const textOf = (job: Job, id: string) => {
-  const found = job.pieces[0]?.surfaces['front']?.find((e): e is Extract<Element, { kind: 'text' }> => e.id === id && e.kind === 'text'); // prettier-ignore
+  const found = job.pieces[0]?.surfaces['front']?.find(
+    (e): e is Extract<Element, { kind: 'text' }> => e.id === id && e.kind === 'text',
+  );
   if (!found) throw new Error(`no ${id}`);
   return found;
 };
@@ -44,7 +63,11 @@ test('a base style changed, all that is based on it follows; what differs keeps 
   const base = start.styles[0];
   if (!base) throw new Error('no style');
   const changed = putStyle(start, { ...base, look: { ...base.look, family: 'Jost', sizePt: 10 } });
-  expect(looks(changed).map((l) => [l.family, l.sizePt, l.italic])).toEqual([['Jost', 12, false], ['Jost', 12, true], ['Jost', 10, false]]); // prettier-ignore
+  expect(looks(changed).map((l) => [l.family, l.sizePt, l.italic])).toEqual([
+    ['Jost', 12, false],
+    ['Jost', 12, true],
+    ['Jost', 10, false],
+  ]);
 });
 
 test.each(['base', 'lead', 'note'])('the style “%s” removed, everything looks as before', (id) => {
@@ -69,14 +92,21 @@ describe('in a table', () => {
     id: 'table',
     style: 'base',
     placement: { against: { box: 'trim' }, x: { start: 0, size: 90 }, y: { start: 0, size: 'content' } },
-    ...tableOfWords([['Time', 'What'], ['20:30', 'Doors']]),
-  }); // prettier-ignore
+    ...tableOfWords([
+      ['Time', 'What'],
+      ['20:30', 'Doors'],
+    ]),
+  });
   if (plain.kind !== 'table') throw new Error('no table');
   const [first, second] = [
     { row: 0, column: 0 },
     { row: 1, column: 1 },
   ];
-  const styled = withCellStyle(withCells(plain, { from: second, to: second }, { style: 'note' }), { from: first, to: first }, 'head'); // prettier-ignore
+  const styled = withCellStyle(
+    withCells(plain, { from: second, to: second }, { style: 'note' }),
+    { from: first, to: first },
+    'head',
+  );
   const job = makeJob([styled], {
     styles: STYLES,
     cellStyles: [

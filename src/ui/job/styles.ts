@@ -31,9 +31,11 @@ function freshName(styles: readonly TypeStyle[], stem: string): string {
 /** The facts of a look that are not those of another. */
 export function differing(look: ParagraphLook, from: ParagraphLook): ParagraphChanges {
   return Object.fromEntries(
-    PARAGRAPH_KEYS.flatMap((key) => (JSON.stringify(look[key]) === JSON.stringify(from[key]) ? [] : [[key, look[key]]])),
+    PARAGRAPH_KEYS.flatMap((key) =>
+      JSON.stringify(look[key]) === JSON.stringify(from[key]) ? [] : [[key, look[key]]],
+    ),
   );
-} // prettier-ignore
+}
 
 /** A new style that looks as a text does, or a part of it; the text itself then is in that style. */
 export function addStyle(job: Job, text: ElementOf<'text'>, part: ParagraphLook | undefined): Job {
@@ -54,9 +56,14 @@ export function addStyle(job: Job, text: ElementOf<'text'>, part: ParagraphLook 
 }
 
 export const addPlainStyle = (job: Job, of: TypeStyle['of'], basedOn: string | null): Job => {
-  const common = { id: freshId(), name: freshName(job.styles, of === 'paragraph' ? 'Paragraph style' : 'Character style'), basedOn, look: {} };
+  const common = {
+    id: freshId(),
+    name: freshName(job.styles, of === 'paragraph' ? 'Paragraph style' : 'Character style'),
+    basedOn,
+    look: {},
+  };
   return { ...job, styles: [...job.styles, of === 'paragraph' ? { of, next: null, ...common } : { of, ...common }] };
-}; // prettier-ignore
+};
 
 export const putStyle = (job: Job, style: TypeStyle): Job => ({
   ...job,
@@ -80,17 +87,21 @@ export function withoutStyle(job: Job, id: string): Job {
       return { ...s, ...next, ...based };
     });
   const below = gone.basedOn ?? undefined;
-  const said = <T extends { style?: string | undefined; look?: ParagraphChanges | CharacterChanges | undefined }>(thing: T): T => {
+  const said = <T extends { style?: string | undefined; look?: ParagraphChanges | CharacterChanges | undefined }>(
+    thing: T,
+  ): T => {
     if (thing.style !== id) return thing;
     return { ...thing, style: below, look: { ...gone.look, ...thing.look } };
   };
   /** @param around the style of what the paragraph stands in */
-  const paragraphIn = (around: string | null) => (p: Paragraph): Paragraph => {
-    // Without a style below it a paragraph would take that of the text; it says all of its look instead.
-    const isLost = p.style === id && below === undefined && around !== null && around !== id;
-    const whole = isLost ? { ...p, style: undefined, look: { ...styleBook(job).style(id), ...p.look } } : said(p);
-    return { ...whole, runs: whole.runs.map((r): Run => said(r)) };
-  };
+  const paragraphIn =
+    (around: string | null) =>
+    (p: Paragraph): Paragraph => {
+      // Without a style below it a paragraph would take that of the text; it says all of its look instead.
+      const isLost = p.style === id && below === undefined && around !== null && around !== id;
+      const whole = isLost ? { ...p, style: undefined, look: { ...styleBook(job).style(id), ...p.look } } : said(p);
+      return { ...whole, runs: whole.runs.map((r): Run => said(r)) };
+    };
   /** What names the style by null where it names none. */
   const based = <T extends { style?: string | null | undefined; look?: ParagraphChanges | undefined }>(thing: T): T =>
     thing.style === id ? { ...thing, style: gone.basedOn, look: { ...gone.look, ...thing.look } } : thing;
@@ -104,7 +115,7 @@ export function withoutStyle(job: Job, id: string): Job {
         return element;
     }
   });
-} // prettier-ignore
+}
 
 export const putCellStyle = (job: Job, style: CellStyle): Job => ({
   ...job,
@@ -120,16 +131,15 @@ export function withoutCellStyle(job: Job, id: string): Job {
     .map((s) => (s.basedOn === id ? { ...s, basedOn: gone.basedOn, cell: overCell(gone.cell, s.cell) } : s));
   return eachElement({ ...job, cellStyles }, (element) => {
     if (element.kind !== 'table' || !stylesNamed(element).includes(id)) return element;
-    const said = (cell: Cell): Cell => (cell.named === id ? { ...cell, named: gone.basedOn, cell: overCell(gone.cell, cell.cell) } : cell);
+    const said = (cell: Cell): Cell =>
+      cell.named === id ? { ...cell, named: gone.basedOn, cell: overCell(gone.cell, cell.cell) } : cell;
     return { ...element, rows: element.rows.map((row) => ({ ...row, content: row.content.map(said) })) };
   });
-} // prettier-ignore
+}
 
 /** How many elements and styles use a style. */
 export function usesOf(job: Job, id: string): number {
   const based = [...job.styles, ...job.cellStyles].filter((s) => s.basedOn === id).length;
-  const texts = job.pieces
-    .flatMap(elementsOf)
-    .filter(({ element: e }) => stylesNamed(e).includes(id));
+  const texts = job.pieces.flatMap(elementsOf).filter(({ element: e }) => stylesNamed(e).includes(id));
   return based + texts.length;
-} // prettier-ignore
+}

@@ -23,11 +23,15 @@ export function useNextCell(): (id: string, by: 1 | -1) => void {
     const cells = seenCells(table);
     const at = cells.findIndex((c) => c.row === place.row && c.column === place.column);
     const isPastEnd = at + by >= cells.length;
-    if (isPastEnd) replace('New row', withElements(job, side, (el) => (el.id === table.id ? withRow(table, table.rows.length) : el)));
+    if (isPastEnd)
+      replace(
+        'New row',
+        withElements(job, side, (el) => (el.id === table.id ? withRow(table, table.rows.length) : el)),
+      );
     const next = isPastEnd ? { row: table.rows.length, column: 0 } : cells[at + by];
     if (!next) return;
     const to = { row: next.row, column: next.column };
     chooseCells({ from: to, to });
     type(cellId(table.id, to));
   };
-} // prettier-ignore
+}

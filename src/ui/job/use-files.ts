@@ -94,7 +94,11 @@ export function useFiles() {
 
 /** The chosen picture frames from the top left, row by row. */
 function inReadingOrder(
-  frames: readonly { readonly element: string; readonly kind: string; readonly rect: { readonly x: number; readonly y: number; readonly height: number } }[],
+  frames: readonly {
+    readonly element: string;
+    readonly kind: string;
+    readonly rect: { readonly x: number; readonly y: number; readonly height: number };
+  }[],
   selection: readonly string[],
 ): string[] {
   return frames
@@ -105,4 +109,4 @@ function inReadingOrder(
       return sameRow ? a.rect.x - b.rect.x : a.rect.y - b.rect.y;
     })
     .map((f) => f.element);
-} // prettier-ignore
+}

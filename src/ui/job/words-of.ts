@@ -22,15 +22,23 @@ import { centreOf, type Point, type Rect } from '@/core/layout';
 export const holderOf = (id: string): string => placeOfCell(id)?.table ?? id;
 
 /** A text of the piece, and the side that it is on. */
-export function findText(piece: Piece, id: string, book: StyleBook): { readonly side: SideName; readonly text: ElementOf<'text'> } | undefined {
+export function findText(
+  piece: Piece,
+  id: string,
+  book: StyleBook,
+): { readonly side: SideName; readonly text: ElementOf<'text'> } | undefined {
   const held = elementsOf(piece).find(({ element }) => element.id === holderOf(id));
   const text = held && textOfId([held.element], id, book);
   return held && text && { side: held.side, text };
-} // prettier-ignore
+}
 
 /** The element with some of its texts changed. */
-export const withTexts = (element: Element, ids: readonly string[], book: StyleBook, change: (text: ElementOf<'text'>) => ElementOf<'text'>): Element =>
-  mapTexts(element, book, (text) => (ids.includes(text.id) ? change(text) : text)); // prettier-ignore
+export const withTexts = (
+  element: Element,
+  ids: readonly string[],
+  book: StyleBook,
+  change: (text: ElementOf<'text'>) => ElementOf<'text'>,
+): Element => mapTexts(element, book, (text) => (ids.includes(text.id) ? change(text) : text));
 
 /** Elements with other words in one of their texts: the very same list, by which the editor knows its own words again. */
 export function withWordsOf(elements: readonly Element[], id: string, paragraphs: Paragraph[]): readonly Element[] {
@@ -64,7 +72,12 @@ export interface TextPlace {
   readonly origin: Point;
 }
 
-export function placeOfText(id: string, elements: readonly Element[], drawing: Drawing, book: StyleBook): TextPlace | undefined {
+export function placeOfText(
+  id: string,
+  elements: readonly Element[],
+  drawing: Drawing,
+  book: StyleBook,
+): TextPlace | undefined {
   const frame = drawing.frames.find((f) => f.element === holderOf(id));
   const text = textOfId(elements, id, book);
   const rect = placeOfCell(id) ? cellRect(id, elements, drawing) : frame?.rect;
@@ -72,7 +85,7 @@ export function placeOfText(id: string, elements: readonly Element[], drawing: D
   const inset = insetsOf(text.inset, drawing.boxes.measures);
   const origin = { x: rect.x + inset.left, y: rect.y + inset.top };
   return { id, name: frame.name, rect, rotate: frame.rotate, about: centreOf(frame.rect), origin };
-} // prettier-ignore
+}
 
 /** The box of a cell, with all that it spans. */
 function cellRect(id: string, elements: readonly Element[], drawing: Drawing): Rect | undefined {
@@ -84,5 +97,10 @@ function cellRect(id: string, elements: readonly Element[], drawing: Drawing): R
   const [left, right] = [tracks.columns[place.column], tracks.columns[place.column + (cell?.across ?? 1) - 1]];
   const [top, bottom] = [tracks.rows[place.row], tracks.rows[place.row + (cell?.down ?? 1) - 1]];
   if (!left || !right || !top || !bottom) return undefined;
-  return { x: left.start, y: top.start, width: right.start + right.size - left.start, height: bottom.start + bottom.size - top.start };
-} // prettier-ignore
+  return {
+    x: left.start,
+    y: top.start,
+    width: right.start + right.size - left.start,
+    height: bottom.start + bottom.size - top.start,
+  };
+}

@@ -57,7 +57,10 @@ export function FillPages({ from, onClose }: Props) {
   }, [rows, each, start, count]);
 
   const laid = useMemo(() => {
-    const based = sets.reduce((p, set) => set.reduce((q, side, i) => withBase(q, [side], (i === 0 ? left : right) || null, freshId), p), piece);
+    const based = sets.reduce(
+      (p, set) => set.reduce((q, side, i) => withBase(q, [side], (i === 0 ? left : right) || null, freshId), p),
+      piece,
+    );
     const known = new Map(pictures.map((f) => [plain(f.name), 'f'.repeat(64)]));
     return rows && fillPages(based, sets, rows, known);
   }, [sets, piece, left, right, rows, pictures]);
@@ -65,7 +68,9 @@ export function FillPages({ from, onClose }: Props) {
   const take = async (file: File) => {
     const read = await readData(file);
     if (!read.ok || read.rows.length < 2) {
-      setProblem(`${file.name}: ${read.ok ? 'It needs a row that names the columns, and at least one below it.' : read.problem}`);
+      setProblem(
+        `${file.name}: ${read.ok ? 'It needs a row that names the columns, and at least one below it.' : read.problem}`,
+      );
       return;
     }
     const [head = [], ...rest] = read.rows;
@@ -95,9 +100,16 @@ export function FillPages({ from, onClose }: Props) {
     }
     const { job, replace, show } = store.getState();
     const now = pieceOf(job);
-    const based = sets.reduce((p, set) => set.reduce((q, side, i) => withBase(q, [side], (i === 0 ? left : right) || null, freshId), p), now);
+    const based = sets.reduce(
+      (p, set) => set.reduce((q, side, i) => withBase(q, [side], (i === 0 ? left : right) || null, freshId), p),
+      now,
+    );
     const filled = fillPages(based, sets, rows, shas);
-    replace(`Fill pages from ${rows.file}`, { ...job, assets: { ...job.assets, ...assets }, pieces: [filled.piece, ...job.pieces.slice(1)] });
+    replace(`Fill pages from ${rows.file}`, {
+      ...job,
+      assets: { ...job.assets, ...assets },
+      pieces: [filled.piece, ...job.pieces.slice(1)],
+    });
     say({ tone: 'done', text: `${filled.sides.length} pages filled from ${rows.file}.` });
     const [first] = filled.sides;
     if (first !== undefined) show(first);
@@ -111,37 +123,91 @@ export function FillPages({ from, onClose }: Props) {
       <DialogTitle>Fill pages from CSV</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         <Box sx={{ fontSize: 14 }}>
-          Each row of the file becomes a page. A cell goes into the text or picture frame of the layout that is named as its column; for a picture it
-          says the name of its file.
+          Each row of the file becomes a page. A cell goes into the text or picture frame of the layout that is named as
+          its column; for a picture it says the name of its file.
         </Box>
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
           <Button component="label" variant="outlined" size="small">
             {rows ? rows.file : 'Choose the CSV'}
-            <input hidden type="file" accept=".csv,.tsv,.txt,text/csv" aria-label="Rows, as CSV" onChange={(e) => e.target.files?.[0] && void take(e.target.files[0])} />
+            <input
+              hidden
+              type="file"
+              accept=".csv,.tsv,.txt,text/csv"
+              aria-label="Rows, as CSV"
+              onChange={(e) => e.target.files?.[0] && void take(e.target.files[0])}
+            />
           </Button>
           <Button component="label" variant="outlined" size="small">
             {pictures.length > 0 ? `${pictures.length} pictures` : 'Choose the pictures'}
-            <input hidden multiple type="file" accept="image/*" aria-label="Pictures that the rows name" onChange={(e) => setPictures([...(e.target.files ?? [])])} />
+            <input
+              hidden
+              multiple
+              type="file"
+              accept="image/*"
+              aria-label="Pictures that the rows name"
+              onChange={(e) => setPictures([...(e.target.files ?? [])])}
+            />
           </Button>
         </Box>
         {problem && <Alert severity="error">{problem}</Alert>}
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'flex-start' }}>
-          <ChoiceField label="a row is" width={110} value={each} options={[{ value: 'page', label: 'a page' }, { value: 'spread', label: 'a spread' }]} onChange={setEach} />
-          <NumberField label="from page" name="fill-from" value={start} least={1} most={count} whole width={80} onChange={setStart} />
-          <ChoiceField label={each === 'page' ? 'layout' : 'left-hand layout'} width={140} value={left} options={bases} onChange={setLeft} />
-          {each === 'spread' && <ChoiceField label="right-hand layout" width={140} value={right} options={bases} onChange={setRight} />}
+          <ChoiceField
+            label="a row is"
+            width={110}
+            value={each}
+            options={[
+              { value: 'page', label: 'a page' },
+              { value: 'spread', label: 'a spread' },
+            ]}
+            onChange={setEach}
+          />
+          <NumberField
+            label="from page"
+            name="fill-from"
+            value={start}
+            least={1}
+            most={count}
+            whole
+            width={80}
+            onChange={setStart}
+          />
+          <ChoiceField
+            label={each === 'page' ? 'layout' : 'left-hand layout'}
+            width={140}
+            value={left}
+            options={bases}
+            onChange={setLeft}
+          />
+          {each === 'spread' && (
+            <ChoiceField label="right-hand layout" width={140} value={right} options={bases} onChange={setRight} />
+          )}
         </Box>
         {rows && laid && (
           <Box role="status" sx={{ fontSize: 14, display: 'grid', gap: 0.5 }}>
             <span>
-              {rows.rows.length} rows{firstSet && lastSet ? `, onto ${firstSet[0] ?? ''} to ${lastSet.at(-1) ?? ''}` : ''}.
+              {rows.rows.length} rows
+              {firstSet && lastSet ? `, onto ${firstSet[0] ?? ''} to ${lastSet.at(-1) ?? ''}` : ''}.
               {laid.left > 0 && ` For ${laid.left} there are no pages: insert some first, or begin earlier.`}
             </span>
-            {laid.unused.length > 0 && <span>No frame is named {laid.unused.map((u) => `“${u}”`).join(', ')}: left aside.</span>}
-            {laid.missing.length > 0 && <span>Pictures not among those chosen: {laid.missing.slice(0, 6).join(', ')}{laid.missing.length > 6 ? ` and ${laid.missing.length - 6} more` : ''}. Their frames stay empty and say so.</span>}
+            {laid.unused.length > 0 && (
+              <span>No frame is named {laid.unused.map((u) => `“${u}”`).join(', ')}: left aside.</span>
+            )}
+            {laid.missing.length > 0 && (
+              <span>
+                Pictures not among those chosen: {laid.missing.slice(0, 6).join(', ')}
+                {laid.missing.length > 6 ? ` and ${laid.missing.length - 6} more` : ''}. Their frames stay empty and say
+                so.
+              </span>
+            )}
           </Box>
         )}
-        {done !== undefined && <LinearProgress variant="determinate" value={(100 * done) / Math.max(1, pictures.length)} aria-label="Bringing in pictures" />}
+        {done !== undefined && (
+          <LinearProgress
+            variant="determinate"
+            value={(100 * done) / Math.max(1, pictures.length)}
+            aria-label="Bringing in pictures"
+          />
+        )}
       </DialogContent>
       <DialogActions>
         <Button
@@ -152,10 +218,14 @@ export function FillPages({ from, onClose }: Props) {
         >
           Cancel
         </Button>
-        <Button variant="contained" disabled={!laid || laid.sides.length === 0 || done !== undefined} onClick={() => void lay()}>
+        <Button
+          variant="contained"
+          disabled={!laid || laid.sides.length === 0 || done !== undefined}
+          onClick={() => void lay()}
+        >
           Lay them out
         </Button>
       </DialogActions>
     </Dialog>
   );
-} // prettier-ignore
+}

@@ -52,7 +52,11 @@ export function PageActions({ range, onRange }: Props) {
       say({ tone: 'problem', text: error.message });
     }
   };
-  const sides = range ? sidesOfRange(range) : pageNumberOf(surface.name) === undefined && !surface.name.startsWith('base:') ? [surface.name] : [];
+  const sides = range
+    ? sidesOfRange(range)
+    : pageNumberOf(surface.name) === undefined && !surface.name.startsWith('base:')
+      ? [surface.name]
+      : [];
   const [first] = sides;
   const shared = sides.map((side) => piece.layouts[side]?.base ?? '');
   const one = shared.every((b) => b === shared[0]) ? (shared[0] ?? '') : MIXED;
@@ -62,40 +66,91 @@ export function PageActions({ range, onRange }: Props) {
     <Box sx={{ display: 'grid', alignContent: 'center', gap: 0.5, flex: 'none' }}>
       <Opener label="Pages" width={470}>
         {sides.length > 0 && (
-        <Group title={range ? `Pages ${words} of ${count}` : 'This side'}>
-          {range && (
-            <MeasureField<PageRange>
-              label="pages"
-              name="page-range"
-              width={86}
-              shown={words}
-              read={(text) => {
-                const read = readRange(text, count);
-                return read ? { ok: true, value: read } : { ok: false, error: { at: 0, length: text.length, message: `Pages from 1 to ${count} are wanted, as 4 or 4–7.` } };
-              }}
-              onChange={(to) => {
-                onRange(to);
-                if (!sidesOfRange(to).includes(surface.name)) show(`page ${to.from}`);
-              }}
-            />
-          )}
-          {sides.length > 0 && (
-            <ChoiceField
-              label="follow"
-              width={150}
-              value={one}
-              options={[...(one === MIXED ? [{ value: MIXED, label: '(several)' }] : []), { value: '', label: 'no base layout' }, ...piece.bases.map((b) => ({ value: b.id, label: b.name }))]}
-              onChange={(base) => base !== MIXED && act('Base layout', (p) => withBase(p, sides, base === '' ? null : base, freshId))}
-            />
-          )}
-        </Group>
+          <Group title={range ? `Pages ${words} of ${count}` : 'This side'}>
+            {range && (
+              <MeasureField<PageRange>
+                label="pages"
+                name="page-range"
+                width={86}
+                shown={words}
+                read={(text) => {
+                  const read = readRange(text, count);
+                  return read
+                    ? { ok: true, value: read }
+                    : {
+                        ok: false,
+                        error: {
+                          at: 0,
+                          length: text.length,
+                          message: `Pages from 1 to ${count} are wanted, as 4 or 4–7.`,
+                        },
+                      };
+                }}
+                onChange={(to) => {
+                  onRange(to);
+                  if (!sidesOfRange(to).includes(surface.name)) show(`page ${to.from}`);
+                }}
+              />
+            )}
+            {sides.length > 0 && (
+              <ChoiceField
+                label="follow"
+                width={150}
+                value={one}
+                options={[
+                  ...(one === MIXED ? [{ value: MIXED, label: '(several)' }] : []),
+                  { value: '', label: 'no base layout' },
+                  ...piece.bases.map((b) => ({ value: b.id, label: b.name })),
+                ]}
+                onChange={(base) =>
+                  base !== MIXED && act('Base layout', (p) => withBase(p, sides, base === '' ? null : base, freshId))
+                }
+              />
+            )}
+          </Group>
         )}
         {range && (
           <Group title="Change">
-            <Button size="small" onClick={() => act('Insert page', (p) => withPagesInserted(job(), p, range.from, range.to - range.from + 1), `page ${range.from}`)}>Insert before</Button>
-            <Button size="small" onClick={() => act('Insert page', (p) => withPagesInserted(job(), p, range.to + 1, range.to - range.from + 1), `page ${range.to + 1}`)}>Insert after</Button>
-            <Button size="small" onClick={() => act('Duplicate pages', (p) => withPagesDuplicated(job(), p, range, freshId), `page ${range.to + 1}`)}>Duplicate</Button>
-            <Button size="small" onClick={() => act('Remove pages', (p) => withoutPages(job(), p, range), `page ${Math.max(1, range.from - 1)}`)}>Remove</Button>
+            <Button
+              size="small"
+              onClick={() =>
+                act(
+                  'Insert page',
+                  (p) => withPagesInserted(job(), p, range.from, range.to - range.from + 1),
+                  `page ${range.from}`,
+                )
+              }
+            >
+              Insert before
+            </Button>
+            <Button
+              size="small"
+              onClick={() =>
+                act(
+                  'Insert page',
+                  (p) => withPagesInserted(job(), p, range.to + 1, range.to - range.from + 1),
+                  `page ${range.to + 1}`,
+                )
+              }
+            >
+              Insert after
+            </Button>
+            <Button
+              size="small"
+              onClick={() =>
+                act('Duplicate pages', (p) => withPagesDuplicated(job(), p, range, freshId), `page ${range.to + 1}`)
+              }
+            >
+              Duplicate
+            </Button>
+            <Button
+              size="small"
+              onClick={() =>
+                act('Remove pages', (p) => withoutPages(job(), p, range), `page ${Math.max(1, range.from - 1)}`)
+              }
+            >
+              Remove
+            </Button>
             <NumberField
               label="move before page"
               name="move-before"
@@ -115,11 +170,17 @@ export function PageActions({ range, onRange }: Props) {
         )}
         <Group title="Base layouts">
           {first !== undefined && (
-            <Button size="small" onClick={() => act('New base layout', (p) => withNewBase(p, nextName(p), first, freshId).piece)}>
+            <Button
+              size="small"
+              onClick={() => act('New base layout', (p) => withNewBase(p, nextName(p), first, freshId).piece)}
+            >
               Make one of what is on {first}
             </Button>
           )}
-          <Button size="small" onClick={() => act('New base layout', (p) => withNewBase(p, nextName(p), undefined, freshId).piece)}>
+          <Button
+            size="small"
+            onClick={() => act('New base layout', (p) => withNewBase(p, nextName(p), undefined, freshId).piece)}
+          >
             Add an empty one
           </Button>
           {piece.bases.length > 0 && (
@@ -132,7 +193,7 @@ export function PageActions({ range, onRange }: Props) {
       {filling && <FillPages from={range?.from ?? 1} onClose={() => setFilling(false)} />}
     </Box>
   );
-} // prettier-ignore
+}
 
 const MIXED = '·several·';
 

@@ -35,7 +35,12 @@ export function PageStrip() {
   const strip = useRef<HTMLDivElement>(null);
   const count = pageCount(piece) ?? 0;
   const here = pageNumberOf(surface.name);
-  const chosen = range && here !== undefined && here >= range.from && here <= range.to ? range : here === undefined ? undefined : { from: here, to: here };
+  const chosen =
+    range && here !== undefined && here >= range.from && here <= range.to
+      ? range
+      : here === undefined
+        ? undefined
+        : { from: here, to: here };
 
   // The page shown is always in sight.
   useEffect(() => {
@@ -126,14 +131,30 @@ export function PageStrip() {
           onClick={(event) => !dragged && choose(side, event.shiftKey)}
           sx={{
             display: 'block',
-            outline: isHere ? `3px solid ${COLOURS.accent}` : isChosen ? `2px solid ${COLOURS.accent}` : `1px solid ${COLOURS.line}`,
+            outline: isHere
+              ? `3px solid ${COLOURS.accent}`
+              : isChosen
+                ? `2px solid ${COLOURS.accent}`
+                : `1px solid ${COLOURS.line}`,
             touchAction: 'none',
             '&:focus-visible': { outline: `3px solid ${COLOURS.ink}` },
           }}
         >
           <PageThumb side={side} height={HEIGHT} context={context} />
         </ButtonBase>
-        <Box sx={{ textAlign: 'center', fontFamily: FACES.figure, fontSize: 11, lineHeight: '15px', maxWidth: 64, overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis', fontWeight: isHere ? 700 : 400 }}>
+        <Box
+          sx={{
+            textAlign: 'center',
+            fontFamily: FACES.figure,
+            fontSize: 11,
+            lineHeight: '15px',
+            maxWidth: 64,
+            overflow: 'hidden',
+            whiteSpace: 'nowrap',
+            textOverflow: 'ellipsis',
+            fontWeight: isHere ? 700 : 400,
+          }}
+        >
           {label(side)}
         </Box>
         {dragged?.before === count + 1 && n === count && <Marker at="right" />}
@@ -151,10 +172,21 @@ export function PageStrip() {
         role="group"
         aria-label="Pages"
         data-strip
-        sx={{ flex: 1, minWidth: 0, display: 'flex', gap: 1, overflowX: 'auto', pt: '4px', px: '4px', scrollbarWidth: 'thin' }}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          display: 'flex',
+          gap: 1,
+          overflowX: 'auto',
+          pt: '4px',
+          px: '4px',
+          scrollbarWidth: 'thin',
+        }}
       >
         {bases.length > 0 && (
-          <Box sx={{ display: 'flex', gap: 0.75, pr: 1, borderRight: `1px solid ${COLOURS.line}` }}>{bases.map(page)}</Box>
+          <Box sx={{ display: 'flex', gap: 0.75, pr: 1, borderRight: `1px solid ${COLOURS.line}` }}>
+            {bases.map(page)}
+          </Box>
         )}
         {spreadsOf([...sides.filter((s) => !isPage(s)), ...sides.filter(isPage)]).map((spread) => (
           <Box key={spread[0]} sx={{ display: 'flex', gap: '1px' }}>
@@ -163,14 +195,33 @@ export function PageStrip() {
         ))}
       </Box>
       {dragged && (
-        <Box role="status" sx={{ position: 'absolute', left: 120, bottom: -26, zIndex: 3, bgcolor: COLOURS.ink, color: '#fff', px: 1, py: 0.25, fontSize: 12.5, borderRadius: 0.5 }}>
+        <Box
+          role="status"
+          sx={{
+            position: 'absolute',
+            left: 120,
+            bottom: -26,
+            zIndex: 3,
+            bgcolor: COLOURS.ink,
+            color: '#fff',
+            px: 1,
+            py: 0.25,
+            fontSize: 12.5,
+            borderRadius: 0.5,
+          }}
+        >
           {moveWords(dragged.range, dragged.before, count)}
         </Box>
       )}
     </Box>
   );
-} // prettier-ignore
+}
 
 function Marker({ at }: { readonly at: 'left' | 'right' }) {
-  return <Box aria-hidden sx={{ position: 'absolute', top: -3, bottom: 12, width: 3, bgcolor: COLOURS.accent, zIndex: 2, [at]: -4 }} />; // prettier-ignore
+  return (
+    <Box
+      aria-hidden
+      sx={{ position: 'absolute', top: -3, bottom: 12, width: 3, bgcolor: COLOURS.accent, zIndex: 2, [at]: -4 }}
+    />
+  );
 }

@@ -21,7 +21,10 @@ export function PageThumb({ side, height, context }: Props) {
     const element = host.current;
     if (!element) return;
     // The bench comes first: small pages are drawn when there is time for them.
-    const observer = new IntersectionObserver(([entry]) => startTransition(() => setNear(entry?.isIntersecting ?? false)), { rootMargin: '120px' });
+    const observer = new IntersectionObserver(
+      ([entry]) => startTransition(() => setNear(entry?.isIntersecting ?? false)),
+      { rootMargin: '120px' },
+    );
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
@@ -33,16 +36,31 @@ export function PageThumb({ side, height, context }: Props) {
       {drawing && <Picture drawing={drawing} width={width} height={height} context={context} />}
     </span>
   );
-} // prettier-ignore
+}
 
-const Picture = memo(function Picture({ drawing, width, height, context }: { drawing: Drawing; width: number; height: number; context: SvgContext }) {
+const Picture = memo(function Picture({
+  drawing,
+  width,
+  height,
+  context,
+}: {
+  drawing: Drawing;
+  width: number;
+  height: number;
+  context: SvgContext;
+}) {
   const { trim } = drawing.boxes;
   return (
-    <svg width={width} height={height} viewBox={`0 0 ${trim.width} ${trim.height}`} style={{ display: 'block', overflow: 'hidden' }}>
+    <svg
+      width={width}
+      height={height}
+      viewBox={`0 0 ${trim.width} ${trim.height}`}
+      style={{ display: 'block', overflow: 'hidden' }}
+    >
       {drawing.repeated.length > 0 && <Items items={drawing.repeated} context={context} />}
       {drawing.frames.map((frame) => (
         <Items key={frame.element} items={frame.items} context={context} />
       ))}
     </svg>
   );
-}); // prettier-ignore
+});

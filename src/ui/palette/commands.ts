@@ -147,9 +147,17 @@ export function commandsFor({
   ): Command => ({ group, id, title, keys, run, enabled });
 
   return [
-    ...STATIONS.map((station, i) => command('Go', `go-${station}`, STATION_WORDS[station], [`Alt+${i + 1}`], () => go(station))),
+    ...STATIONS.map((station, i) =>
+      command('Go', `go-${station}`, STATION_WORDS[station], [`Alt+${i + 1}`], () => go(station)),
+    ),
     ...desk.blank.surfaces.map(({ name }, i) =>
-      command('Go', `show-${name}`, `Show ${name.startsWith('page') || name.startsWith('month') ? name : `the ${name}`}`, i === 0 ? ['F'] : i === 1 ? ['B'] : [], () => show(name)),
+      command(
+        'Go',
+        `show-${name}`,
+        `Show ${name.startsWith('page') || name.startsWith('month') ? name : `the ${name}`}`,
+        i === 0 ? ['F'] : i === 1 ? ['B'] : [],
+        () => show(name),
+      ),
     ),
     command('Go', 'side-next', 'Next side or page', ['PageDown'], () => turn(1), desk.blank.surfaces.length > 1),
     command('Go', 'side-previous', 'Previous side or page', ['PageUp'], () => turn(-1), desk.blank.surfaces.length > 1),
@@ -172,83 +180,273 @@ export function commandsFor({
       state.editPath(store.getState().selection[0]);
     }),
     ...Object.entries(job.kit?.logos ?? {}).flatMap(([sha, asset]) =>
-      asset.kind !== 'drawing' ? [] : command('Add', `${ADD_LOGO}${sha}`, `Add ${plainName(asset.name)} of the kit`, [], () => {
-        go('lay-out');
-        const element = artElement(freshId(), sha, asset, asset, boxes);
-        replace(`Add ${element.name}`, { ...withSideChanged((list) => [...list, element]), assets: { ...job.assets, [sha]: asset } });
-        select([element.id]);
-      }),
+      asset.kind !== 'drawing'
+        ? []
+        : command('Add', `${ADD_LOGO}${sha}`, `Add ${plainName(asset.name)} of the kit`, [], () => {
+            go('lay-out');
+            const element = artElement(freshId(), sha, asset, asset, boxes);
+            replace(`Add ${element.name}`, {
+              ...withSideChanged((list) => [...list, element]),
+              assets: { ...job.assets, [sha]: asset },
+            });
+            select([element.id]);
+          }),
     ),
-    ...MORE_FORMS.map(([form, words, key]) => command('Add', `add-${form}`, `Add ${words}`, key ? [key] : [], add(form))),
+    ...MORE_FORMS.map(([form, words, key]) =>
+      command('Add', `add-${form}`, `Add ${words}`, key ? [key] : [], add(form)),
+    ),
 
     ...tableCommands(store, (id, title, keys, run, enabled) => command('Table', id, title, keys, run, enabled)),
     command('Edit', 'undo', 'Undo', ['Ctrl+Z'], () => void state.undo(), state.undoStack.length > 0),
     command('Edit', 'redo', 'Redo', ['Ctrl+Shift+Z', 'Ctrl+Y'], () => void state.redo(), state.redoStack.length > 0),
-    command('Edit', 'placeholder', 'Fill the selected text with placeholder words', [], () => chosen?.kind === 'text' && replace('Placeholder words', withPlaceholder(desk, chosen)), laysOut && chosen?.kind === 'text'),
-    command('Edit', 'outlines', 'Turn the selected text into outlines', [], () => {
-      if (chosen?.kind !== 'text') return;
-      const { job: next, ids } = outlined(desk, chosen);
-      replace('Outlines', next);
-      select(ids);
-    }, laysOut && chosen?.kind === 'text'),
-    command('Edit', 'type', 'Type in the selected text', ['Enter'], () => chosen && type(chosen.id), laysOut && chosen?.kind === 'text'),
-    command('Edit', 'select-all', 'Select everything on this side', ['Ctrl+A'], () => select(elements.map((e) => e.id)), laysOut),
+    command(
+      'Edit',
+      'placeholder',
+      'Fill the selected text with placeholder words',
+      [],
+      () => chosen?.kind === 'text' && replace('Placeholder words', withPlaceholder(desk, chosen)),
+      laysOut && chosen?.kind === 'text',
+    ),
+    command(
+      'Edit',
+      'outlines',
+      'Turn the selected text into outlines',
+      [],
+      () => {
+        if (chosen?.kind !== 'text') return;
+        const { job: next, ids } = outlined(desk, chosen);
+        replace('Outlines', next);
+        select(ids);
+      },
+      laysOut && chosen?.kind === 'text',
+    ),
+    command(
+      'Edit',
+      'type',
+      'Type in the selected text',
+      ['Enter'],
+      () => chosen && type(chosen.id),
+      laysOut && chosen?.kind === 'text',
+    ),
+    command(
+      'Edit',
+      'select-all',
+      'Select everything on this side',
+      ['Ctrl+A'],
+      () => select(elements.map((e) => e.id)),
+      laysOut,
+    ),
     command('Edit', 'select-next', 'Select the next element', ['Tab'], next(1), laysOut || state.station === 'finish'),
-    command('Edit', 'select-previous', 'Select the previous element', ['Shift+Tab'], next(-1), laysOut || state.station === 'finish'),
-    command('Edit', 'select-none', 'Select nothing', ['Escape'], () => {
-      state.pick(undefined);
-      select([]);
-    }, some || state.picking !== undefined),
-    command('Edit', 'group', 'Group', ['Ctrl+G'], () => replace('Group', groupSelection(job, side, selection)), selection.length > 1),
-    command('Edit', 'ungroup', 'Ungroup', ['Ctrl+Shift+G'], () => replace('Ungroup', ungroupSelection(job, side, selection)), elements.some((e) => isChosen(e) && e.group !== null)),
-    command('Edit', 'edit-points', 'Edit the points of a path', ['Shift+Enter'], () => chosen && state.editPath(chosen.id), laysOut && chosen?.kind === 'shape' && chosen.shape.form === 'path'),
-    command('Edit', 'move-content', 'Move a picture’s content within its frame', ['Shift+F'], () => chosen && state.frame(chosen.id), laysOut && chosen?.kind === 'picture'),
-    command('Edit', 'duplicate', 'Duplicate', ['Ctrl+D'], () => {
-      const copies = duplicates(job, side, selection, desk.drawing.boxes);
-      changeSide('Duplicate', (list) => [...list, ...copies]);
-      select(copies.map((c) => c.id));
-    }, some),
-    command('Edit', 'duplicate-here', 'Duplicate in the same place', ['Ctrl+Shift+D'], () => {
-      const copies = elements.filter(isChosen).map(copyOf);
-      changeSide('Duplicate', (list) => [...list, ...copies]);
-      select(copies.map((c) => c.id));
-    }, some),
-    command('Edit', 'delete', 'Delete', ['Delete', 'Backspace'], () => {
-      replace('Delete', { ...job, pieces: job.pieces.map((p, i) => (i === 0 ? withoutElements(p, selection) : p)) });
-      select([]);
-    }, some),
-    ...([['Left', -1, 0], ['Right', 1, 0], ['Up', 0, -1], ['Down', 0, 1]] as const).flatMap(([name, dx, dy]) => [
-      command('Edit', `nudge-${name}`, `Nudge ${name.toLowerCase()} by a step`, [`Arrow${name}`], nudge(dx, dy), laysOut && some),
-      command('Edit', `nudge-far-${name}`, `Nudge ${name.toLowerCase()} by ten steps`, [`Shift+Arrow${name}`], nudge(dx * 10, dy * 10), laysOut && some),
+    command(
+      'Edit',
+      'select-previous',
+      'Select the previous element',
+      ['Shift+Tab'],
+      next(-1),
+      laysOut || state.station === 'finish',
+    ),
+    command(
+      'Edit',
+      'select-none',
+      'Select nothing',
+      ['Escape'],
+      () => {
+        state.pick(undefined);
+        select([]);
+      },
+      some || state.picking !== undefined,
+    ),
+    command(
+      'Edit',
+      'group',
+      'Group',
+      ['Ctrl+G'],
+      () => replace('Group', groupSelection(job, side, selection)),
+      selection.length > 1,
+    ),
+    command(
+      'Edit',
+      'ungroup',
+      'Ungroup',
+      ['Ctrl+Shift+G'],
+      () => replace('Ungroup', ungroupSelection(job, side, selection)),
+      elements.some((e) => isChosen(e) && e.group !== null),
+    ),
+    command(
+      'Edit',
+      'edit-points',
+      'Edit the points of a path',
+      ['Shift+Enter'],
+      () => chosen && state.editPath(chosen.id),
+      laysOut && chosen?.kind === 'shape' && chosen.shape.form === 'path',
+    ),
+    command(
+      'Edit',
+      'move-content',
+      'Move a picture’s content within its frame',
+      ['Shift+F'],
+      () => chosen && state.frame(chosen.id),
+      laysOut && chosen?.kind === 'picture',
+    ),
+    command(
+      'Edit',
+      'duplicate',
+      'Duplicate',
+      ['Ctrl+D'],
+      () => {
+        const copies = duplicates(job, side, selection, desk.drawing.boxes);
+        changeSide('Duplicate', (list) => [...list, ...copies]);
+        select(copies.map((c) => c.id));
+      },
+      some,
+    ),
+    command(
+      'Edit',
+      'duplicate-here',
+      'Duplicate in the same place',
+      ['Ctrl+Shift+D'],
+      () => {
+        const copies = elements.filter(isChosen).map(copyOf);
+        changeSide('Duplicate', (list) => [...list, ...copies]);
+        select(copies.map((c) => c.id));
+      },
+      some,
+    ),
+    command(
+      'Edit',
+      'delete',
+      'Delete',
+      ['Delete', 'Backspace'],
+      () => {
+        replace('Delete', { ...job, pieces: job.pieces.map((p, i) => (i === 0 ? withoutElements(p, selection) : p)) });
+        select([]);
+      },
+      some,
+    ),
+    ...(
+      [
+        ['Left', -1, 0],
+        ['Right', 1, 0],
+        ['Up', 0, -1],
+        ['Down', 0, 1],
+      ] as const
+    ).flatMap(([name, dx, dy]) => [
+      command(
+        'Edit',
+        `nudge-${name}`,
+        `Nudge ${name.toLowerCase()} by a step`,
+        [`Arrow${name}`],
+        nudge(dx, dy),
+        laysOut && some,
+      ),
+      command(
+        'Edit',
+        `nudge-far-${name}`,
+        `Nudge ${name.toLowerCase()} by ten steps`,
+        [`Shift+Arrow${name}`],
+        nudge(dx * 10, dy * 10),
+        laysOut && some,
+      ),
     ]),
 
-    command('Arrange', 'forward', 'One forward', [']'], order('Forward', (list) => shift(list, isChosen, 1)), some),
-    command('Arrange', 'backward', 'One back', ['['], order('Back', (list) => shift(list, isChosen, -1)), some),
-    command('Arrange', 'front', 'To the front', ['}'], order('To the front', (list) => [...list.filter((e) => !isChosen(e)), ...list.filter(isChosen)]), some),
-    command('Arrange', 'bottom', 'To the very back', ['{'], order('To the back', (list) => [...list.filter(isChosen), ...list.filter((e) => !isChosen(e))]), some),
-    command('Arrange', 'fill-box', 'Fill the box it stands in', ['W'], () => changeSide('Fill its box', (list) => list.map((e) => (isChosen(e) ? filling(e) : e))), some),
-    ...(['left', 'centre', 'right', 'top', 'middle', 'bottom'] as const).map((edge) =>
-      command('Arrange', `align-${edge}`, `Align ${edge} on the trim`, [], () => replace(`Align ${edge}`, alignSelection(desk, selection, { box: 'trim' }, edge)), some),
+    command(
+      'Arrange',
+      'forward',
+      'One forward',
+      [']'],
+      order('Forward', (list) => shift(list, isChosen, 1)),
+      some,
     ),
-    command('Arrange', 'gaps-across', 'Equal gaps across', [], () => replace('Equal gaps across', distributeSelection(desk, selection, 'x', undefined)), selection.length > 2),
-    command('Arrange', 'gaps-down', 'Equal gaps down', [], () => replace('Equal gaps down', distributeSelection(desk, selection, 'y', undefined)), selection.length > 2),
+    command(
+      'Arrange',
+      'backward',
+      'One back',
+      ['['],
+      order('Back', (list) => shift(list, isChosen, -1)),
+      some,
+    ),
+    command(
+      'Arrange',
+      'front',
+      'To the front',
+      ['}'],
+      order('To the front', (list) => [...list.filter((e) => !isChosen(e)), ...list.filter(isChosen)]),
+      some,
+    ),
+    command(
+      'Arrange',
+      'bottom',
+      'To the very back',
+      ['{'],
+      order('To the back', (list) => [...list.filter(isChosen), ...list.filter((e) => !isChosen(e))]),
+      some,
+    ),
+    command(
+      'Arrange',
+      'fill-box',
+      'Fill the box it stands in',
+      ['W'],
+      () => changeSide('Fill its box', (list) => list.map((e) => (isChosen(e) ? filling(e) : e))),
+      some,
+    ),
+    ...(['left', 'centre', 'right', 'top', 'middle', 'bottom'] as const).map((edge) =>
+      command(
+        'Arrange',
+        `align-${edge}`,
+        `Align ${edge} on the trim`,
+        [],
+        () => replace(`Align ${edge}`, alignSelection(desk, selection, { box: 'trim' }, edge)),
+        some,
+      ),
+    ),
+    command(
+      'Arrange',
+      'gaps-across',
+      'Equal gaps across',
+      [],
+      () => replace('Equal gaps across', distributeSelection(desk, selection, 'x', undefined)),
+      selection.length > 2,
+    ),
+    command(
+      'Arrange',
+      'gaps-down',
+      'Equal gaps down',
+      [],
+      () => replace('Equal gaps down', distributeSelection(desk, selection, 'y', undefined)),
+      selection.length > 2,
+    ),
 
     command('Look', 'zoom-in', 'Closer', ['+', '='], () => view.zoomAt(1.25, zoomCentre)),
     command('Look', 'zoom-out', 'Further', ['-'], () => view.zoomAt(0.8, zoomCentre)),
     command('Look', 'fit', 'Whole piece', ['0'], () => view.fit(boxes.bleed)),
     // The first time, a ruler says how large this screen’s pixels are.
-    command('Look', 'true-size', 'True size', ['1'], () => (isCalibrated() ? view.atTrueSize(boxes.trim) : calibrate())),
+    command('Look', 'true-size', 'True size', ['1'], () =>
+      isCalibrated() ? view.atTrueSize(boxes.trim) : calibrate(),
+    ),
     command('Look', 'calibrate', 'Measure the screen with a ruler', [], calibrate),
-    command('Look', 'folded', state.folded ? 'Show it flat' : 'Show it folded (Size)', ['D'], () => {
-      if (state.station !== 'size') go('size');
-      state.setFolded(!state.folded);
-    }, desk.blank.folding !== undefined),
+    command(
+      'Look',
+      'folded',
+      state.folded ? 'Show it flat' : 'Show it folded (Size)',
+      ['D'],
+      () => {
+        if (state.station !== 'size') go('size');
+        state.setFolded(!state.folded);
+      },
+      desk.blank.folding !== undefined,
+    ),
     command('Look', 'guides', view.guides ? 'Hide all guides' : 'Show the guides', ['G'], () => view.toggle('guides')),
-    command('Look', 'trimmed', view.trimmed ? 'Show edges and bleed (Inspect)' : 'Hide edges and bleed (Inspect)', ['H'], () => {
-      if (state.station !== 'inspect') go('inspect');
-      view.toggle('trimmed');
-    }),
-  ]; // prettier-ignore
+    command(
+      'Look',
+      'trimmed',
+      view.trimmed ? 'Show edges and bleed (Inspect)' : 'Hide edges and bleed (Inspect)',
+      ['H'],
+      () => {
+        if (state.station !== 'inspect') go('inspect');
+        view.toggle('trimmed');
+      },
+    ),
+  ];
 }
 
 /** The element from edge to edge of its box, or of a box for each axis. */

@@ -37,7 +37,10 @@ function Chooser({ onClose }: { readonly onClose: () => void }) {
     const against = box ? ({ box: 'element', element: box.id } as const) : ({ box: 'safe' } as const);
     const element = printableElement(freshId(), entry.title, made.content, { against, x: whole, y: whole });
     go('lay-out');
-    replace(`Add ${entry.title.toLowerCase()}`, changeSide(job, side, (list) => [...list, element]));
+    replace(
+      `Add ${entry.title.toLowerCase()}`,
+      changeSide(job, side, (list) => [...list, element]),
+    );
     select([element.id]);
     onClose();
   };
@@ -47,9 +50,12 @@ function Chooser({ onClose }: { readonly onClose: () => void }) {
         <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
           Add a printable
         </Box>
-        <Box sx={{ fontSize: 14, color: 'text.secondary' }}>It fills {name === undefined ? 'the safe area' : `the box of “${name}”`}, and counts itself. Its decisions then stand on the sheet.</Box>
+        <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
+          It fills {name === undefined ? 'the safe area' : `the box of “${name}”`}, and counts itself. Its decisions
+          then stand on the sheet.
+        </Box>
       </div>
       <PrintableGallery chosen={undefined} onChoose={add} />
     </Box>
   );
-} // prettier-ignore
+}

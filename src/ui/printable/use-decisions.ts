@@ -8,5 +8,8 @@ export function useDecisions(element: PrintableElement) {
   const side = useJob((s) => s.side);
   const replace = useJob((s) => s.replace);
   return (label: string, change: (content: PrintableContent) => PrintableContent) =>
-    replace(label, { ...job, pieces: job.pieces.map((p) => (p === piece ? withDecisions(p, side, element.id, change) : p)) });
-} // prettier-ignore
+    replace(label, {
+      ...job,
+      pieces: job.pieces.map((p) => (p === piece ? withDecisions(p, side, element.id, change) : p)),
+    });
+}

@@ -28,7 +28,13 @@ export function Reckoner() {
       here="/reckoner"
       title="Reckoner"
       tools={
-        <ToggleButtonGroup size="small" exclusive aria-label="Unit of a bare number" value={unit} onChange={(_event, to: 'mm' | 'in' | null) => to && setUnit(to)}>
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          aria-label="Unit of a bare number"
+          value={unit}
+          onChange={(_event, to: 'mm' | 'in' | null) => to && setUnit(to)}
+        >
           <ToggleButton value="mm" sx={{ px: 1.5, py: 0.25 }}>
             mm
           </ToggleButton>
@@ -38,8 +44,14 @@ export function Reckoner() {
         </ToggleButtonGroup>
       }
     >
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '210px minmax(0, 1fr)' }, gap: 3, maxWidth: 1180 }}>
-        <Box component="nav" aria-label="Questions" sx={{ display: 'grid', alignContent: 'start', borderTop: `2px solid ${COLOURS.ink}` }}>
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '210px minmax(0, 1fr)' }, gap: 3, maxWidth: 1180 }}
+      >
+        <Box
+          component="nav"
+          aria-label="Questions"
+          sx={{ display: 'grid', alignContent: 'start', borderTop: `2px solid ${COLOURS.ink}` }}
+        >
           {QUESTIONS.map((q) => (
             <Box
               key={q.id}
@@ -76,7 +88,7 @@ export function Reckoner() {
       </Box>
     </Room>
   );
-} // prettier-ignore
+}
 
 interface AskedProps {
   readonly question: Question;
@@ -104,7 +116,14 @@ function Asked({ question, unit, typed, onType }: AskedProps) {
     }
   };
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: '300px minmax(0, 1fr)' }, gap: 3, alignItems: 'start' }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', lg: '300px minmax(0, 1fr)' },
+        gap: 3,
+        alignItems: 'start',
+      }}
+    >
       <Box sx={{ display: 'grid', gap: 2 }}>
         <div>
           <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
@@ -115,13 +134,26 @@ function Asked({ question, unit, typed, onType }: AskedProps) {
         {Object.entries(question.parameters)
           .filter(([, p]) => !p.when || p.when(typed))
           .map(([name, parameter]) => (
-            <TypedParameter key={name} name={name} parameter={parameter} text={typed[name] ?? ''} imperial={unit === 'in'} error={errorOf(name)} onChange={(text) => onType(name, text)} />
+            <TypedParameter
+              key={name}
+              name={name}
+              parameter={parameter}
+              text={typed[name] ?? ''}
+              imperial={unit === 'in'}
+              error={errorOf(name)}
+              onChange={(text) => onType(name, text)}
+            />
           ))}
         <Button variant="contained" disabled={!answer.ok} onClick={() => void begin()} sx={{ justifySelf: 'start' }}>
           Begin a {format?.title.toLowerCase()} with this
         </Button>
       </Box>
-      <Box component="section" aria-label="Answer" aria-live="polite" sx={{ bgcolor: COLOURS.sheet, pb: 2, pt: 1, boxShadow: '0 3px 12px rgb(27 35 52 / 0.14)' }}>
+      <Box
+        component="section"
+        aria-label="Answer"
+        aria-live="polite"
+        sx={{ bgcolor: COLOURS.sheet, pb: 2, pt: 1, boxShadow: '0 3px 12px rgb(27 35 52 / 0.14)' }}
+      >
         {answer.ok ? (
           answer.figures.map((figure) => <AnswerLine key={figure.id} figure={figure} unit={unit} question={question} />)
         ) : (
@@ -130,7 +162,7 @@ function Asked({ question, unit, typed, onType }: AskedProps) {
       </Box>
     </Box>
   );
-} // prettier-ignore
+}
 
 /** Fields left empty mean what they show. */
 const withUsual = (question: Question, typed: Readonly<Record<string, string>>, unit: JobUnit) =>
@@ -141,7 +173,15 @@ const withUsual = (question: Question, typed: Readonly<Record<string, string>>, 
     ]),
   );
 
-function AnswerLine({ figure, unit, question }: { readonly figure: Figure; readonly unit: JobUnit; readonly question: Question }) {
+function AnswerLine({
+  figure,
+  unit,
+  question,
+}: {
+  readonly figure: Figure;
+  readonly unit: JobUnit;
+  readonly question: Question;
+}) {
   // A sum is shown in each unit; elsewhere the unit chosen is shown, with the other beside it.
   const own = question.id === 'unit-sum';
   const text = own ? { value: figure.working[0] ?? '', unit: '', other: '' } : figureText(figure, unit);
@@ -157,12 +197,13 @@ function AnswerLine({ figure, unit, question }: { readonly figure: Figure; reado
         </Box>
         <Box sx={{ ml: 'auto', fontFamily: FACES.figure, fontSize: 12.5, color: COLOURS.sheetSoft }}>{text.other}</Box>
       </Box>
-      {!own && figure.working.map((step) => (
-        <Box key={step} sx={{ fontFamily: FACES.figure, fontSize: 12.5, overflowWrap: 'anywhere' }}>
-          {step}
-        </Box>
-      ))}
+      {!own &&
+        figure.working.map((step) => (
+          <Box key={step} sx={{ fontFamily: FACES.figure, fontSize: 12.5, overflowWrap: 'anywhere' }}>
+            {step}
+          </Box>
+        ))}
       <Box sx={{ fontSize: 12.5, color: COLOURS.sheetSoft }}>{figure.rule}.</Box>
     </Box>
   );
-} // prettier-ignore
+}

@@ -30,49 +30,97 @@ export function BaseList() {
   const show = useJob((s) => s.show);
   const side = useJob((s) => s.side);
   const put = (label: string, next: Piece) => replace(label, { ...job, pieces: [next, ...job.pieces.slice(1)] });
-  const set = (label: string, to: BaseLayout) => put(label, { ...piece, bases: piece.bases.map((b) => (b.id === to.id ? to : b)) });
-  const number = (label: string, to: Partial<Piece['numbering']>) => put(label, { ...piece, numbering: { ...piece.numbering, ...to } });
-  const followers = (id: string) => Object.values(piece.layouts).filter((l) => l.base === id).length + piece.bases.filter((b) => b.base === id).length;
+  const set = (label: string, to: BaseLayout) =>
+    put(label, { ...piece, bases: piece.bases.map((b) => (b.id === to.id ? to : b)) });
+  const number = (label: string, to: Partial<Piece['numbering']>) =>
+    put(label, { ...piece, numbering: { ...piece.numbering, ...to } });
+  const followers = (id: string) =>
+    Object.values(piece.layouts).filter((l) => l.base === id).length + piece.bases.filter((b) => b.base === id).length;
   return (
     <Fold title="Pages and base layouts" count={piece.bases.length}>
       <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
-        <NumberField label="first page is" name="first-page" value={piece.numbering.first} least={0} most={100_000} whole width={88} onChange={(first) => number('Numbering', { first })} />
+        <NumberField
+          label="first page is"
+          name="first-page"
+          value={piece.numbering.first}
+          least={0}
+          most={100_000}
+          whole
+          width={88}
+          onChange={(first) => number('Numbering', { first })}
+        />
         <ChoiceField
           label="running heads from"
           width={150}
           value={piece.numbering.heads ?? ''}
-          options={[{ value: '', label: 'no style' }, ...job.styles.filter((s) => s.of === 'paragraph').map((s) => ({ value: s.id, label: s.name }))]}
+          options={[
+            { value: '', label: 'no style' },
+            ...job.styles.filter((s) => s.of === 'paragraph').map((s) => ({ value: s.id, label: s.name })),
+          ]}
           onChange={(heads) => number('Running heads', { heads: heads === '' ? null : heads })}
         />
       </Box>
-      {piece.bases.length === 0 && <Box sx={{ fontSize: 13 }}>A base layout is what recurs on pages: pages show it and follow it. Make one under “Pages”.</Box>}
+      {piece.bases.length === 0 && (
+        <Box sx={{ fontSize: 13 }}>
+          A base layout is what recurs on pages: pages show it and follow it. Make one under “Pages”.
+        </Box>
+      )}
       {piece.bases.map((base) => {
         const under = below(piece.bases, base.id);
         return (
-          <Box key={base.id} role="group" aria-label={`base layout ${base.name}`} sx={{ display: 'grid', gap: 0.75, borderTop: '1px solid', borderColor: 'divider', pt: 1 }}>
+          <Box
+            key={base.id}
+            role="group"
+            aria-label={`base layout ${base.name}`}
+            sx={{ display: 'grid', gap: 0.75, borderTop: '1px solid', borderColor: 'divider', pt: 1 }}
+          >
             <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
               <WordsField
                 label={`name · ${followers(base.id)} follow`}
                 value={base.name}
                 most={60}
                 width={124}
-                refuse={(name) => (name === '' ? 'A layout needs a name.' : piece.bases.some((b) => b.id !== base.id && b.name === name) ? 'Another layout is called so.' : undefined)}
+                refuse={(name) =>
+                  name === ''
+                    ? 'A layout needs a name.'
+                    : piece.bases.some((b) => b.id !== base.id && b.name === name)
+                      ? 'Another layout is called so.'
+                      : undefined
+                }
                 onChange={(name) => set('Name', { ...base, name })}
               />
               <ChoiceField
                 label="based on"
                 width={130}
                 value={base.base ?? ''}
-                options={[{ value: '', label: 'nothing' }, ...piece.bases.filter((b) => !under.has(b.id)).map((b) => ({ value: b.id, label: b.name }))]}
+                options={[
+                  { value: '', label: 'nothing' },
+                  ...piece.bases.filter((b) => !under.has(b.id)).map((b) => ({ value: b.id, label: b.name })),
+                ]}
                 onChange={(to) => set('Based on', { ...base, base: to === '' ? null : to, without: [], facts: {} })}
               />
             </Box>
             <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'center', flexWrap: 'wrap' }}>
-              <CheckField label="mirrored on left pages" checked={base.mirrored} onChange={(mirrored) => set('Mirrored', { ...base, mirrored })} />
-              <Button size="small" sx={{ minWidth: 0 }} aria-label={`Lay out ${base.name}`} disabled={side === sideOfBase(base.id)} onClick={() => show(sideOfBase(base.id))}>
+              <CheckField
+                label="mirrored on left pages"
+                checked={base.mirrored}
+                onChange={(mirrored) => set('Mirrored', { ...base, mirrored })}
+              />
+              <Button
+                size="small"
+                sx={{ minWidth: 0 }}
+                aria-label={`Lay out ${base.name}`}
+                disabled={side === sideOfBase(base.id)}
+                onClick={() => show(sideOfBase(base.id))}
+              >
                 Lay out
               </Button>
-              <Button size="small" sx={{ minWidth: 0 }} aria-label={`Remove ${base.name}; pages keep what it gave them`} onClick={() => put('Remove base layout', withoutBase(piece, base.id, freshId))}>
+              <Button
+                size="small"
+                sx={{ minWidth: 0 }}
+                aria-label={`Remove ${base.name}; pages keep what it gave them`}
+                onClick={() => put('Remove base layout', withoutBase(piece, base.id, freshId))}
+              >
                 Remove
               </Button>
             </Box>
@@ -81,4 +129,4 @@ export function BaseList() {
       })}
     </Fold>
   );
-} // prettier-ignore
+}

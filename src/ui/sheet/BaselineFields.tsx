@@ -19,9 +19,34 @@ export function BaselineFields() {
     });
   return (
     <Box role="group" aria-label="Baseline grid" sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
-      <CheckField label="baseline grid" checked={grid !== null} onChange={(on) => set(on ? { first: 10, stepPt: 12 } : null)} />
-      {grid && <HeldLengthField label="first at" name="baseline-first" value={grid.first} unit={job.unit} ppi={rules.ppi.value} width={80} onChange={(first) => set({ ...grid, first })} />}
-      {grid && <NumberField label="every" name="baseline-step" value={grid.stepPt} least={1} most={1000} width={72} after=" pt" onChange={(stepPt) => set({ ...grid, stepPt })} />}
+      <CheckField
+        label="baseline grid"
+        checked={grid !== null}
+        onChange={(on) => set(on ? { first: 10, stepPt: 12 } : null)}
+      />
+      {grid && (
+        <HeldLengthField
+          label="first at"
+          name="baseline-first"
+          value={grid.first}
+          unit={job.unit}
+          ppi={rules.ppi.value}
+          width={80}
+          onChange={(first) => set({ ...grid, first })}
+        />
+      )}
+      {grid && (
+        <NumberField
+          label="every"
+          name="baseline-step"
+          value={grid.stepPt}
+          least={1}
+          most={1000}
+          width={72}
+          after=" pt"
+          onChange={(stepPt) => set({ ...grid, stepPt })}
+        />
+      )}
     </Box>
   );
-} // prettier-ignore
+}

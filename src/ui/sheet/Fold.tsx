@@ -21,7 +21,13 @@ export function Fold({ title, count, opened = false, children }: Props) {
         <ButtonBase
           onClick={() => setOpen(!open)}
           aria-expanded={open}
-          sx={{ font: 'inherit', letterSpacing: 'inherit', textTransform: 'inherit', minHeight: 24, '&:focus-visible': { outline: '2px solid' } }}
+          sx={{
+            font: 'inherit',
+            letterSpacing: 'inherit',
+            textTransform: 'inherit',
+            minHeight: 24,
+            '&:focus-visible': { outline: '2px solid' },
+          }}
         >
           <span aria-hidden>{open ? '▾' : '▸'}&nbsp;</span>
           {title}
@@ -31,4 +37,4 @@ export function Fold({ title, count, opened = false, children }: Props) {
       {open && <Box sx={{ px: 2.5, pb: 1, display: 'grid', gap: 0.75 }}>{children}</Box>}
     </section>
   );
-} // prettier-ignore
+}

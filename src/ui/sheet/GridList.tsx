@@ -29,25 +29,92 @@ export function GridList() {
       const first = draft.pieces[0];
       if (first) first.grids = structuredClone([...grids]);
     });
-  const put = (to: NamedGrid) => set('Grid', piece.grids.map((g) => (g.id === to.id ? to : g)));
+  const put = (to: NamedGrid) =>
+    set(
+      'Grid',
+      piece.grids.map((g) => (g.id === to.id ? to : g)),
+    );
   const add = () => {
     const [one] = selection;
     const box = one ? ({ box: 'element', element: one, part: 'whole' } as const) : ({ box: 'safe' } as const);
-    set('Divide a box', [...piece.grids, NamedGrid.parse({ id: freshId(), name: `grid ${piece.grids.length + 1}`, side, in: box, columns: 3, rows: 1 })]);
+    set('Divide a box', [
+      ...piece.grids,
+      NamedGrid.parse({ id: freshId(), name: `grid ${piece.grids.length + 1}`, side, in: box, columns: 3, rows: 1 }),
+    ]);
   };
   return (
     <Fold title="Grids" count={shown.length}>
       {shown.map((grid) => (
-        <Box key={grid.id} role="group" aria-label={grid.name} sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'flex-end', pb: 0.75 }}>
-          <WordsField label="grid" value={grid.name} most={60} width={96} refuse={(name) => (name === '' ? 'A grid needs a name.' : undefined)} onChange={(name) => put({ ...grid, name })} />
+        <Box
+          key={grid.id}
+          role="group"
+          aria-label={grid.name}
+          sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'flex-end', pb: 0.75 }}
+        >
+          <WordsField
+            label="grid"
+            value={grid.name}
+            most={60}
+            width={96}
+            refuse={(name) => (name === '' ? 'A grid needs a name.' : undefined)}
+            onChange={(name) => put({ ...grid, name })}
+          />
           <BoxField label="in" value={grid.in} width={150} onChange={(box) => put({ ...grid, in: box })} />
-          <NumberField label="columns" name={`${grid.name}-columns`} value={grid.columns} least={1} most={100} whole width={58} onChange={(columns) => put({ ...grid, columns, columnWidths: undefined })} />
-          <HeldLengthField {...context} label="gutter" value={grid.gutter} width={70} onChange={(gutter) => put({ ...grid, gutter })} />
-          <NumberField label="rows" name={`${grid.name}-rows`} value={grid.rows} least={1} most={100} whole width={58} onChange={(rows) => put({ ...grid, rows, rowHeights: undefined })} />
-          <HeldLengthField {...context} label="row gutter" value={grid.rowGutter} width={76} onChange={(rowGutter) => put({ ...grid, rowGutter })} />
-          <TrackSizesField {...context} label="widths" value={grid.columnWidths} onChange={(columnWidths) => put({ ...grid, columnWidths, ...(columnWidths && { columns: columnWidths.length }) })} />
-          <TrackSizesField {...context} label="heights" value={grid.rowHeights} onChange={(rowHeights) => put({ ...grid, rowHeights, ...(rowHeights && { rows: rowHeights.length }) })} />
-          <GridMargins {...context} name={grid.name} margins={grid.margins} facing={grid.facing} onChange={(to) => put({ ...grid, ...to })} />
+          <NumberField
+            label="columns"
+            name={`${grid.name}-columns`}
+            value={grid.columns}
+            least={1}
+            most={100}
+            whole
+            width={58}
+            onChange={(columns) => put({ ...grid, columns, columnWidths: undefined })}
+          />
+          <HeldLengthField
+            {...context}
+            label="gutter"
+            value={grid.gutter}
+            width={70}
+            onChange={(gutter) => put({ ...grid, gutter })}
+          />
+          <NumberField
+            label="rows"
+            name={`${grid.name}-rows`}
+            value={grid.rows}
+            least={1}
+            most={100}
+            whole
+            width={58}
+            onChange={(rows) => put({ ...grid, rows, rowHeights: undefined })}
+          />
+          <HeldLengthField
+            {...context}
+            label="row gutter"
+            value={grid.rowGutter}
+            width={76}
+            onChange={(rowGutter) => put({ ...grid, rowGutter })}
+          />
+          <TrackSizesField
+            {...context}
+            label="widths"
+            value={grid.columnWidths}
+            onChange={(columnWidths) =>
+              put({ ...grid, columnWidths, ...(columnWidths && { columns: columnWidths.length }) })
+            }
+          />
+          <TrackSizesField
+            {...context}
+            label="heights"
+            value={grid.rowHeights}
+            onChange={(rowHeights) => put({ ...grid, rowHeights, ...(rowHeights && { rows: rowHeights.length }) })}
+          />
+          <GridMargins
+            {...context}
+            name={grid.name}
+            margins={grid.margins}
+            facing={grid.facing}
+            onChange={(to) => put({ ...grid, ...to })}
+          />
           <Button
             size="small"
             onClick={() => {
@@ -58,7 +125,17 @@ export function GridList() {
           >
             Frame in each cell
           </Button>
-          <Button size="small" onClick={() => set('Remove grid', piece.grids.filter((g) => g.id !== grid.id))}>Remove</Button>
+          <Button
+            size="small"
+            onClick={() =>
+              set(
+                'Remove grid',
+                piece.grids.filter((g) => g.id !== grid.id),
+              )
+            }
+          >
+            Remove
+          </Button>
         </Box>
       ))}
       <BaselineFields />
@@ -67,4 +144,4 @@ export function GridList() {
       </Button>
     </Fold>
   );
-} // prettier-ignore
+}

@@ -24,21 +24,41 @@ export function GridMargins({ name, margins, facing, onChange, ...context }: Pro
   const given = margins ?? NONE;
   const isEven = EDGE_NAMES.every((edge) => given[edge] === given.top);
   const [linked, setLinked] = useState(isEven);
-  const words = facing ? { top: 'top', right: 'outside', bottom: 'bottom', left: 'inside' } : { top: 'top', right: 'right', bottom: 'bottom', left: 'left' };
+  const words = facing
+    ? { top: 'top', right: 'outside', bottom: 'bottom', left: 'inside' }
+    : { top: 'top', right: 'right', bottom: 'bottom', left: 'left' };
   const set = (to: typeof given) => onChange({ margins: EDGE_NAMES.every((edge) => to[edge] === 0) ? undefined : to });
   return (
     <>
       {linked ? (
-        <HeldLengthField {...context} label="margin" value={given.top} width={70} onChange={(m) => set({ top: m, right: m, bottom: m, left: m })} />
+        <HeldLengthField
+          {...context}
+          label="margin"
+          value={given.top}
+          width={70}
+          onChange={(m) => set({ top: m, right: m, bottom: m, left: m })}
+        />
       ) : (
         EDGE_NAMES.map((edge) => (
-          <HeldLengthField key={edge} {...context} label={words[edge]} name={`${name}-${edge}`} value={given[edge]} width={70} onChange={(m) => set({ ...given, [edge]: m })} />
+          <HeldLengthField
+            key={edge}
+            {...context}
+            label={words[edge]}
+            name={`${name}-${edge}`}
+            value={given[edge]}
+            width={70}
+            onChange={(m) => set({ ...given, [edge]: m })}
+          />
         ))
       )}
       <CheckField label="linked" checked={linked} onChange={setLinked} />
       {blank.surfaces.length > 2 && !linked && (
-        <CheckField label="facing pages" checked={facing ?? false} onChange={(is) => onChange({ facing: is || undefined })} />
+        <CheckField
+          label="facing pages"
+          checked={facing ?? false}
+          onChange={(is) => onChange({ facing: is || undefined })}
+        />
       )}
     </>
   );
-} // prettier-ignore
+}

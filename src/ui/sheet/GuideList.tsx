@@ -30,7 +30,11 @@ export function GuideList() {
       const first = draft.pieces[0];
       if (first) first.guides = structuredClone([...guides]);
     });
-  const put = (to: Guide) => set('Guide', piece.guides.map((g) => (g.id === to.id ? to : g)));
+  const put = (to: Guide) =>
+    set(
+      'Guide',
+      piece.guides.map((g) => (g.id === to.id ? to : g)),
+    );
   const how = (guide: Guide, to: (typeof HOW)[number]['value']): Guide => {
     switch (to) {
       case 'from-start':
@@ -47,21 +51,82 @@ export function GuideList() {
       {shown.map((guide) => {
         const { at } = guide;
         return (
-          <Box key={guide.id} role="group" aria-label="Guide" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'flex-end', pb: 0.5 }}>
-            <ChoiceField label="line" width={78} value={guide.axis} options={[{ value: 'x', label: 'upright' }, { value: 'y', label: 'level' }]} onChange={(axis) => put({ ...guide, axis })} />
-            <ChoiceField label="stands" width={124} value={at.how} options={HOW} onChange={(to) => put(how(guide, to))} />
+          <Box
+            key={guide.id}
+            role="group"
+            aria-label="Guide"
+            sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'flex-end', pb: 0.5 }}
+          >
+            <ChoiceField
+              label="line"
+              width={78}
+              value={guide.axis}
+              options={[
+                { value: 'x', label: 'upright' },
+                { value: 'y', label: 'level' },
+              ]}
+              onChange={(axis) => put({ ...guide, axis })}
+            />
+            <ChoiceField
+              label="stands"
+              width={124}
+              value={at.how}
+              options={HOW}
+              onChange={(to) => put(how(guide, to))}
+            />
             <BoxField label="of" value={guide.in} width={112} onChange={(box) => put({ ...guide, in: box })} />
             {(at.how === 'from-start' || at.how === 'from-end') && (
-              <HeldLengthField {...context} label="distance" value={at.distance} width={76} onChange={(distance) => put({ ...guide, at: { ...at, distance } })} />
+              <HeldLengthField
+                {...context}
+                label="distance"
+                value={at.distance}
+                width={76}
+                onChange={(distance) => put({ ...guide, at: { ...at, distance } })}
+              />
             )}
-            {at.how === 'parts' && <NumberField label="parts" value={at.parts} least={2} most={100} whole width={54} onChange={(parts) => put({ ...guide, at: { ...at, parts } })} />}
-            <Button size="small" onClick={() => set('Remove guide', piece.guides.filter((g) => g.id !== guide.id))}>Remove</Button>
+            {at.how === 'parts' && (
+              <NumberField
+                label="parts"
+                value={at.parts}
+                least={2}
+                most={100}
+                whole
+                width={54}
+                onChange={(parts) => put({ ...guide, at: { ...at, parts } })}
+              />
+            )}
+            <Button
+              size="small"
+              onClick={() =>
+                set(
+                  'Remove guide',
+                  piece.guides.filter((g) => g.id !== guide.id),
+                )
+              }
+            >
+              Remove
+            </Button>
           </Box>
         );
       })}
-      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => set('Add a guide', [...piece.guides, Guide.parse({ id: freshId(), side, axis: 'x', in: { box: 'trim' }, at: { how: 'from-start', distance: 10 } })])}>
+      <Button
+        size="small"
+        sx={{ justifySelf: 'start' }}
+        onClick={() =>
+          set('Add a guide', [
+            ...piece.guides,
+            Guide.parse({
+              id: freshId(),
+              side,
+              axis: 'x',
+              in: { box: 'trim' },
+              at: { how: 'from-start', distance: 10 },
+            }),
+          ])
+        }
+      >
         Add a guide
       </Button>
     </Fold>
   );
-} // prettier-ignore
+}

@@ -18,12 +18,20 @@ export function MeasureList() {
   const { measures, unit } = job;
   const used = measuresUsed(job.pieces);
   const set = (label: string, next: readonly NamedMeasure[]) => replace(label, { ...job, measures: [...next] });
-  const put = (to: NamedMeasure) => set('Measure', measures.map((m) => (m.id === to.id ? to : m)));
-  const isTaken = (name: string, id: string) => measures.some((m) => m.id !== id && m.name.toLowerCase() === name.toLowerCase());
+  const put = (to: NamedMeasure) =>
+    set(
+      'Measure',
+      measures.map((m) => (m.id === to.id ? to : m)),
+    );
+  const isTaken = (name: string, id: string) =>
+    measures.some((m) => m.id !== id && m.name.toLowerCase() === name.toLowerCase());
   return (
     <Fold title="Measures" count={measures.length}>
       {measures.length === 0 && (
-        <Box sx={{ fontSize: 13 }}>A measure is a length with a name, such as “edge distance”. Write its name into any field of length; change it here, and everything follows.</Box>
+        <Box sx={{ fontSize: 13 }}>
+          A measure is a length with a name, such as “edge distance”. Write its name into any field of length; change it
+          here, and everything follows.
+        </Box>
       )}
       {measures.map((m) => (
         <Box key={m.id} sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
@@ -32,21 +40,47 @@ export function MeasureList() {
             value={m.name}
             most={60}
             width={128}
-            refuse={(name) => (name === '' ? 'A measure needs a name.' : !/[a-z]/i.test(name) ? 'A name has letters in it.' : isTaken(name, m.id) ? 'Another measure is called so.' : undefined)}
+            refuse={(name) =>
+              name === ''
+                ? 'A measure needs a name.'
+                : !/[a-z]/i.test(name)
+                  ? 'A name has letters in it.'
+                  : isTaken(name, m.id)
+                    ? 'Another measure is called so.'
+                    : undefined
+            }
             onChange={(name) => put({ ...m, name })}
           />
-          <LengthField label="value" name={`measure-${m.name}`} value={m.value} unit={unit} ppi={rules.ppi.value} negative="allowed" width={84} onChange={(value) => put({ ...m, value })} />
-          <Button size="small" sx={{ minWidth: 0 }} aria-label={`Remove ${m.name}; what uses it keeps its length`} onClick={() => replace('Remove measure', withoutMeasure(job, m.id))}>
+          <LengthField
+            label="value"
+            name={`measure-${m.name}`}
+            value={m.value}
+            unit={unit}
+            ppi={rules.ppi.value}
+            negative="allowed"
+            width={84}
+            onChange={(value) => put({ ...m, value })}
+          />
+          <Button
+            size="small"
+            sx={{ minWidth: 0 }}
+            aria-label={`Remove ${m.name}; what uses it keeps its length`}
+            onClick={() => replace('Remove measure', withoutMeasure(job, m.id))}
+          >
             Remove
           </Button>
         </Box>
       ))}
-      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => set('Add a measure', [...measures, { id: freshId(), name: nextName(measures), value: 10 }])}>
+      <Button
+        size="small"
+        sx={{ justifySelf: 'start' }}
+        onClick={() => set('Add a measure', [...measures, { id: freshId(), name: nextName(measures), value: 10 }])}
+      >
         Add a measure
       </Button>
     </Fold>
   );
-} // prettier-ignore
+}
 
 function nextName(measures: readonly NamedMeasure[]): string {
   let n = measures.length + 1;

@@ -83,7 +83,10 @@ function Decisions({ element, frame }: { readonly element: PrintableElement; rea
   const { parameters } = printableOf(element.content.of);
   const changed = (name: string, value: unknown): PrintableElement => {
     const others = Object.fromEntries(Object.entries(element.content).filter(([key]) => key !== name));
-    return { ...element, content: { ...others, of: element.content.of, ...(value !== undefined && { [name]: value }) } };
+    return {
+      ...element,
+      content: { ...others, of: element.content.of, ...(value !== undefined && { [name]: value }) },
+    };
   };
   const change = {
     /** Only what that very decision makes impossible is refused at its field; the rest is said as a finding. */
@@ -91,17 +94,29 @@ function Decisions({ element, frame }: { readonly element: PrintableElement; rea
       const refusal = frame && printableRefusal(changed(name, value), frame.rect, job, rules.ppi.value, resources);
       return refusal?.decision === name ? refusal.message : undefined;
     },
-    set: (name: string, value: unknown) => decide(parameters[name]?.label ?? 'Printable', () => changed(name, value).content),
+    set: (name: string, value: unknown) =>
+      decide(parameters[name]?.label ?? 'Printable', () => changed(name, value).content),
   };
   const asked = Object.entries(parameters).filter(([, p]) => !p.when || p.when(element.content));
   const field = ([name, parameter]: [string, Parameter]) => (
-    <ParameterField key={name} name={name} parameter={parameter} value={element.content[name]} unit={job.unit} ppi={rules.ppi.value} width="100%" resize={change} />
+    <ParameterField
+      key={name}
+      name={name}
+      parameter={parameter}
+      value={element.content[name]}
+      unit={job.unit}
+      ppi={rules.ppi.value}
+      width="100%"
+      resize={change}
+    />
   );
   const [main, aside] = [asked.filter(([, p]) => !p.aside), asked.filter(([, p]) => p.aside)];
   return (
     <>
       <Box sx={{ px: 2.5, pb: 1, display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 0.75, alignItems: 'start' }}>
-        {base && source.side !== side && <Box sx={{ gridColumn: '1 / -1', fontSize: 13 }}>Decided for all pages that follow “{base.name}”.</Box>}
+        {base && source.side !== side && (
+          <Box sx={{ gridColumn: '1 / -1', fontSize: 13 }}>Decided for all pages that follow “{base.name}”.</Box>
+        )}
         {main.map(field)}
         {Object.hasOwn(parameters, 'events') && <EventsFile element={element} />}
       </Box>
@@ -112,4 +127,4 @@ function Decisions({ element, frame }: { readonly element: PrintableElement; rea
       )}
     </>
   );
-} // prettier-ignore
+}

@@ -90,18 +90,50 @@ export function SideContents() {
   );
 }
 
-function LayerLine({ layer, only, onChange, onUp, onRemove }: { readonly layer: Layer; readonly only: boolean; readonly onChange: (layer: Layer) => void; readonly onUp: () => void; readonly onRemove: () => void }) {
+function LayerLine({
+  layer,
+  only,
+  onChange,
+  onUp,
+  onRemove,
+}: {
+  readonly layer: Layer;
+  readonly only: boolean;
+  readonly onChange: (layer: Layer) => void;
+  readonly onUp: () => void;
+  readonly onRemove: () => void;
+}) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 0.75, flexWrap: 'wrap' }}>
-      <WordsField label="layer" value={layer.name} most={60} width={96} refuse={(name) => (name === '' ? 'A layer needs a name.' : undefined)} onChange={(name) => onChange({ ...layer, name })} />
-      <CheckField label="shown" checked={!layer.hidden} onChange={(isShown) => onChange({ ...layer, hidden: !isShown })} />
+      <WordsField
+        label="layer"
+        value={layer.name}
+        most={60}
+        width={96}
+        refuse={(name) => (name === '' ? 'A layer needs a name.' : undefined)}
+        onChange={(name) => onChange({ ...layer, name })}
+      />
+      <CheckField
+        label="shown"
+        checked={!layer.hidden}
+        onChange={(isShown) => onChange({ ...layer, hidden: !isShown })}
+      />
       <CheckField label="locked" checked={layer.locked} onChange={(locked) => onChange({ ...layer, locked })} />
       {!only && (
         <>
-          <Button size="small" sx={{ minWidth: 0 }} onClick={onUp} aria-label={`Move ${layer.name} up`}>Up</Button>
-          <Button size="small" sx={{ minWidth: 0 }} onClick={onRemove} aria-label={`Remove ${layer.name}; what is on it goes to the layer below`}>Remove</Button>
+          <Button size="small" sx={{ minWidth: 0 }} onClick={onUp} aria-label={`Move ${layer.name} up`}>
+            Up
+          </Button>
+          <Button
+            size="small"
+            sx={{ minWidth: 0 }}
+            onClick={onRemove}
+            aria-label={`Remove ${layer.name}; what is on it goes to the layer below`}
+          >
+            Remove
+          </Button>
         </>
       )}
     </Box>
   );
-} // prettier-ignore
+}

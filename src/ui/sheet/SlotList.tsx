@@ -53,7 +53,10 @@ export function SlotList() {
         const fill: Fill = (change, assets) => {
           const { job: now } = store.getState();
           const withAssets = assets ? { ...now, assets: { ...now.assets, ...assets } } : now;
-          replace(`Fill in ${nameOf(element)}`, changeSide(withAssets, side, (list) => list.map((e) => (e.id === element.id ? change(e) : e))));
+          replace(
+            `Fill in ${nameOf(element)}`,
+            changeSide(withAssets, side, (list) => list.map((e) => (e.id === element.id ? change(e) : e))),
+          );
         };
         const find = () => {
           show(side);
@@ -69,16 +72,28 @@ export function SlotList() {
         );
       })}
       {next && (
-        <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => { show(next.side); select([next.element.id]); }}>
+        <Button
+          size="small"
+          sx={{ justifySelf: 'start' }}
+          onClick={() => {
+            show(next.side);
+            select([next.element.id]);
+          }}
+        >
           {elsewhere.length} more: go to {next.side}
         </Button>
       )}
-      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => replace('Free from the template', freed(job))} title="Everything can be changed then">
+      <Button
+        size="small"
+        sx={{ justifySelf: 'start' }}
+        onClick={() => replace('Free from the template', freed(job))}
+        title="Everything can be changed then"
+      >
         Free it from its template
       </Button>
     </Fold>
   );
-} // prettier-ignore
+}
 
 /** Changes the element of a slot, with what it needs beside it. */
 type Fill = (change: (e: Element) => Element, assets?: Job['assets']) => void;
@@ -159,7 +174,10 @@ function WordsContent({
   );
 }
 
-function PictureContent({ element, onFill }: { readonly element: ElementOf<'picture'> } & Pick<ContentProps, 'onFill'>) {
+function PictureContent({
+  element,
+  onFill,
+}: { readonly element: ElementOf<'picture'> } & Pick<ContentProps, 'onFill'>) {
   const { job } = useDesk();
   const say = useSay();
   const take = async (file: File) => {
@@ -176,7 +194,11 @@ function PictureContent({ element, onFill }: { readonly element: ElementOf<'pict
   };
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, py: 0.5 }}>
-      <FileButton asks={`Picture of ${nameOf(element)}`} accept="image/jpeg,image/png,image/tiff,image/webp" onFile={(file) => void take(file)}>
+      <FileButton
+        asks={`Picture of ${nameOf(element)}`}
+        accept="image/jpeg,image/png,image/tiff,image/webp"
+        onFile={(file) => void take(file)}
+      >
         Choose
       </FileButton>
       <Box sx={{ fontSize: 12.5, minWidth: 0, overflowWrap: 'anywhere' }}>
@@ -184,4 +206,4 @@ function PictureContent({ element, onFill }: { readonly element: ElementOf<'pict
       </Box>
     </Box>
   );
-} // prettier-ignore
+}

@@ -18,10 +18,24 @@ import { Fold } from './Fold';
 
 /** What a fact of a look is called. */
 const FACTS: Readonly<Record<string, string>> = {
-  sizePt: 'size', leadingPt: 'leading', shiftPt: 'raised', figureWidth: 'figure width', paint: 'ink', align: 'lines', breaking: 'breaking',
-  opticalMargin: 'optical margin', before: 'room before', after: 'room after', indentRight: 'right indent', firstIndent: 'first line',
-  dropCap: 'dropped letter', keepWithNext: 'kept with next', keepFirst: 'lines at a foot', keepLast: 'lines at a head', onGrid: 'baseline grid',
-}; // prettier-ignore
+  sizePt: 'size',
+  leadingPt: 'leading',
+  shiftPt: 'raised',
+  figureWidth: 'figure width',
+  paint: 'ink',
+  align: 'lines',
+  breaking: 'breaking',
+  opticalMargin: 'optical margin',
+  before: 'room before',
+  after: 'room after',
+  indentRight: 'right indent',
+  firstIndent: 'first line',
+  dropCap: 'dropped letter',
+  keepWithNext: 'kept with next',
+  keepFirst: 'lines at a foot',
+  keepLast: 'lines at a head',
+  onGrid: 'baseline grid',
+};
 
 /** Looks with a name: changed here, everything in them follows, and so do the styles based on them. */
 export function StyleList() {
@@ -31,14 +45,25 @@ export function StyleList() {
   return (
     <Fold title="Styles" count={styles.length + job.cellStyles.length}>
       {styles.length === 0 && (
-        <Box sx={{ fontSize: 13 }}>A style is a look with a name, such as “Body”. Base others on it; what you change of it, they follow.</Box>
+        <Box sx={{ fontSize: 13 }}>
+          A style is a look with a name, such as “Body”. Base others on it; what you change of it, they follow.
+        </Box>
       )}
       {styles.map((style) => (
-        <StyleFields key={style.id} style={style} nth={style.of === 'paragraph' ? styles.filter((s) => s.of === 'paragraph').indexOf(style) + 1 : undefined} />
+        <StyleFields
+          key={style.id}
+          style={style}
+          nth={style.of === 'paragraph' ? styles.filter((s) => s.of === 'paragraph').indexOf(style) + 1 : undefined}
+        />
       ))}
       <CellStyleList />
       <Box sx={{ display: 'flex', gap: 1 }}>
-        <Button size="small" onClick={() => replace('New style', addPlainStyle(job, 'paragraph', styles.find((s) => s.of === 'paragraph')?.id ?? null))}>
+        <Button
+          size="small"
+          onClick={() =>
+            replace('New style', addPlainStyle(job, 'paragraph', styles.find((s) => s.of === 'paragraph')?.id ?? null))
+          }
+        >
           Add a paragraph style
         </Button>
         <Button size="small" onClick={() => replace('New style', addPlainStyle(job, 'character', null))}>
@@ -47,7 +72,7 @@ export function StyleList() {
       </Box>
     </Fold>
   );
-} // prettier-ignore
+}
 
 /** @param nth its place among the paragraph styles, which is its key while words are typed */
 function StyleFields({ style, nth }: { readonly style: TypeStyle; readonly nth: number | undefined }) {
@@ -56,22 +81,31 @@ function StyleFields({ style, nth }: { readonly style: TypeStyle; readonly nth: 
   const { styles } = job;
   const look = styleBook(job).style(style.id);
   const put = (label: string, to: TypeStyle) => replace(label, putStyle(job, to));
-  const set = (label: string, changes: ParagraphChanges) => put(label, { ...style, look: { ...style.look, ...changes } });
+  const set = (label: string, changes: ParagraphChanges) =>
+    put(label, { ...style, look: { ...style.look, ...changes } });
   const below = dependants(styles, style.id);
   const siblings = styles.filter((s) => s.of === style.of && !below.has(s.id));
   const parent = styles.find((s) => s.id === style.basedOn);
   const uses = usesOf(job, style.id);
-  const isTaken = (name: string) => styles.some((s) => s.id !== style.id && s.name.toLowerCase() === name.toLowerCase());
-  const without = (key: string) => put('As its base', { ...style, look: Object.fromEntries(Object.entries(style.look).filter(([k]) => k !== key)) });
+  const isTaken = (name: string) =>
+    styles.some((s) => s.id !== style.id && s.name.toLowerCase() === name.toLowerCase());
+  const without = (key: string) =>
+    put('As its base', { ...style, look: Object.fromEntries(Object.entries(style.look).filter(([k]) => k !== key)) });
   return (
-    <Box role="group" aria-label={`style ${style.name}`} sx={{ display: 'grid', gap: 0.75, borderTop: '1px solid', borderColor: 'divider', pt: 1 }}>
+    <Box
+      role="group"
+      aria-label={`style ${style.name}`}
+      sx={{ display: 'grid', gap: 0.75, borderTop: '1px solid', borderColor: 'divider', pt: 1 }}
+    >
       <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
         <WordsField
           label={`${uses === 0 ? 'name (not used)' : 'name'}${nth !== undefined && nth < 10 ? ` · Alt ${nth}` : ''}`}
           value={style.name}
           most={60}
           width={138}
-          refuse={(name) => (name === '' ? 'A style needs a name.' : isTaken(name) ? 'Another style is called so.' : undefined)}
+          refuse={(name) =>
+            name === '' ? 'A style needs a name.' : isTaken(name) ? 'Another style is called so.' : undefined
+          }
           onChange={(name) => put('Name', { ...style, name })}
         />
         <ChoiceField
@@ -95,12 +129,20 @@ function StyleFields({ style, nth }: { readonly style: TypeStyle; readonly nth: 
               label="next paragraph in"
               width={160}
               value={style.next ?? ''}
-              options={[{ value: '', label: 'the same style' }, ...styles.filter((s) => s.of === 'paragraph').map((s) => ({ value: s.id, label: s.name }))]}
+              options={[
+                { value: '', label: 'the same style' },
+                ...styles.filter((s) => s.of === 'paragraph').map((s) => ({ value: s.id, label: s.name })),
+              ]}
               onChange={(next) => put('Next style', { ...style, next: next === '' ? null : next })}
             />
           </Opener>
         )}
-        <Button size="small" sx={{ minWidth: 0 }} aria-label={`Remove ${style.name}; what is in it keeps its look`} onClick={() => replace('Remove style', withoutStyle(job, style.id))}>
+        <Button
+          size="small"
+          sx={{ minWidth: 0 }}
+          aria-label={`Remove ${style.name}; what is in it keeps its look`}
+          onClick={() => replace('Remove style', withoutStyle(job, style.id))}
+        >
           Remove
         </Button>
       </Box>
@@ -108,10 +150,20 @@ function StyleFields({ style, nth }: { readonly style: TypeStyle; readonly nth: 
         <Box sx={{ fontSize: 12.5 }}>
           Differs from {parent.name} in{' '}
           {Object.keys(style.look).map((key) => (
-            <Chip key={key} size="small" variant="outlined" label={FACTS[key] ?? key} onDelete={() => without(key)} sx={{ mr: 0.5, height: 20 }} slotProps={{ root: { 'aria-label': `${FACTS[key] ?? key}: differs from ${parent.name}; press Delete to follow it` } }} />
+            <Chip
+              key={key}
+              size="small"
+              variant="outlined"
+              label={FACTS[key] ?? key}
+              onDelete={() => without(key)}
+              sx={{ mr: 0.5, height: 20 }}
+              slotProps={{
+                root: { 'aria-label': `${FACTS[key] ?? key}: differs from ${parent.name}; press Delete to follow it` },
+              }}
+            />
           ))}
         </Box>
       )}
     </Box>
   );
-} // prettier-ignore
+}

@@ -41,7 +41,9 @@ const TORN = `polygon(${Array.from({ length: 31 }, (_, i) => `${((i / 30) * 100)
 /** The job’s facts in the order of the work, each with its working. */
 export function YellowSheet() {
   const { job } = useDesk();
-  const stock = job.stock.name || [job.stock.kind, job.stock.grammage ? `${job.stock.grammage} g/m²` : ''].filter(Boolean).join(' '); // prettier-ignore
+  const stock =
+    job.stock.name ||
+    [job.stock.kind, job.stock.grammage ? `${job.stock.grammage} g/m²` : ''].filter(Boolean).join(' ');
   const house = isHouseKnown(job) ? job.house.name : 'no printer yet: common rules';
   const station = useJob((s) => s.station);
   // When a job opens, the bench comes first and the figures the moment after.

@@ -59,7 +59,10 @@ function Form({ onClose }: { readonly onClose: () => void }) {
   const kept = (key: string) => {
     const parameter = parametersOf(format)[key];
     const value = piece[key];
-    return parameter && value !== undefined && Object.hasOwn(format.parameters, key) && parameter.schema.safeParse(value).success
+    return parameter &&
+      value !== undefined &&
+      Object.hasOwn(format.parameters, key) &&
+      parameter.schema.safeParse(value).success
       ? parameter.write(value, job.unit, 300)
       : undefined;
   };
@@ -83,21 +86,25 @@ function Form({ onClose }: { readonly onClose: () => void }) {
       onSubmit={() => void submit()}
       onClose={onClose}
       head={
-          <NumberField
-            label="Type and fixed lengths, times"
-            name="times"
-            value={times ?? usual ?? 1}
-            least={0.01}
-            most={100}
-            width="100%"
-            hint={usual === undefined || usual === 1 ? '1 leaves them as they are' : `${usual} goes with the format; 1 leaves them as they are`}
-            onChange={setTimes}
-          />
+        <NumberField
+          label="Type and fixed lengths, times"
+          name="times"
+          value={times ?? usual ?? 1}
+          least={0.01}
+          most={100}
+          width="100%"
+          hint={
+            usual === undefined || usual === 1
+              ? '1 leaves them as they are'
+              : `${usual} goes with the format; 1 leaves them as they are`
+          }
+          onChange={setTimes}
+        />
       }
       foot={<Losses before={job} after={copy.ok ? copy.job : undefined} />}
     />
   );
-} // prettier-ignore
+}
 
 /** What the copy has no place for; it is in it all the same. */
 function Losses({ before, after }: { readonly before: Job; readonly after: Job | undefined }) {

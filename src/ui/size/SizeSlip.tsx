@@ -188,7 +188,17 @@ function Orientation({
 }
 
 /** A page that was set up with its bleed inside: naming the margin that is bleed makes it trim and bleed. */
-function Oversized({ format, size, resize, context }: { readonly format: Format; readonly size: Size | undefined; readonly resize: Resize; readonly context: { unit: 'mm' | 'cm' | 'in' | 'pt' | 'pica'; ppi: number } }) {
+function Oversized({
+  format,
+  size,
+  resize,
+  context,
+}: {
+  readonly format: Format;
+  readonly size: Size | undefined;
+  readonly resize: Resize;
+  readonly context: { unit: 'mm' | 'cm' | 'in' | 'pt' | 'pica'; ppi: number };
+}) {
   const [open, setOpen] = useState(false);
   if (!size || !Object.hasOwn(format.parameters, 'size')) return null;
   if (!open)
@@ -205,7 +215,11 @@ function Oversized({ format, size, resize, context }: { readonly format: Format;
       name="oversized"
       value={0}
       width={160}
-      refuse={(mm) => (trimmed(mm).width < 1 || trimmed(mm).height < 1 ? `At most ${Math.floor(Math.min(size.width, size.height) / 2 - 1)} mm: something has to be left.` : undefined)}
+      refuse={(mm) =>
+        trimmed(mm).width < 1 || trimmed(mm).height < 1
+          ? `At most ${Math.floor(Math.min(size.width, size.height) / 2 - 1)} mm: something has to be left.`
+          : undefined
+      }
       onChange={(mm) => {
         setOpen(false);
         if (mm <= 0) return;
@@ -214,4 +228,4 @@ function Oversized({ format, size, resize, context }: { readonly format: Format;
       }}
     />
   );
-} // prettier-ignore
+}

@@ -45,6 +45,10 @@ export function useResize(): Resize {
       offer(`Change ${label.toLowerCase()}`, withDecision(job, name, value));
     },
     setAll: (label, change, more = (j) => j) => offer(label, more(withPiece(job, change))),
-    become: (format) => offer(`Make it a ${format.title.toLowerCase()}`, withPiece(job, (piece) => remade(job, piece, format))),
+    become: (format) =>
+      offer(
+        `Make it a ${format.title.toLowerCase()}`,
+        withPiece(job, (piece) => remade(job, piece, format)),
+      ),
   };
-} // prettier-ignore
+}

@@ -39,7 +39,11 @@ export function EffectFields({ element }: { readonly element: Element }) {
   const { drawing } = useDesk();
   const rect = drawing.boxes.placed[element.id];
   const set = (label: string, effects: readonly Effect[]) => change(label, (el) => ({ ...el, effects: [...effects] }));
-  const put = (i: number, effect: Effect) => set('Effect', element.effects.map((e, j) => (j === i ? effect : e)));
+  const put = (i: number, effect: Effect) =>
+    set(
+      'Effect',
+      element.effects.map((e, j) => (j === i ? effect : e)),
+    );
   const kept = copiedEffects();
   return (
     <Opener label="Effects" count={element.effects.length} width={620}>
@@ -47,33 +51,56 @@ export function EffectFields({ element }: { readonly element: Element }) {
         {element.effects.map((effect, i) => (
           <Box key={i} sx={{ display: 'flex', alignItems: 'flex-end', gap: 1 }}>
             <EffectLine effect={effect} onChange={(to) => put(i, to)} />
-            <Button size="small" aria-label={`Take off ${WORDS[effect.effect]}`} onClick={() => set(`Take off ${WORDS[effect.effect]}`, element.effects.filter((_, j) => j !== i))}>
+            <Button
+              size="small"
+              aria-label={`Take off ${WORDS[effect.effect]}`}
+              onClick={() =>
+                set(
+                  `Take off ${WORDS[effect.effect]}`,
+                  element.effects.filter((_, j) => j !== i),
+                )
+              }
+            >
               Take off
             </Button>
           </Box>
         ))}
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'center' }}>
           {(Object.keys(WORDS) as EffectKind[]).map((kind) => (
-            <Button key={kind} size="small" variant="outlined" disabled={element.effects.length >= 12} onClick={() => set(`Add ${WORDS[kind]}`, [...element.effects, first(kind)])}>
+            <Button
+              key={kind}
+              size="small"
+              variant="outlined"
+              disabled={element.effects.length >= 12}
+              onClick={() => set(`Add ${WORDS[kind]}`, [...element.effects, first(kind)])}
+            >
               {WORDS[kind]}
             </Button>
           ))}
         </Box>
         <Box sx={{ display: 'flex', gap: 0.75 }}>
-          <Button size="small" disabled={element.effects.length === 0} onClick={() => copyEffects(element.effects, rect)}>
+          <Button
+            size="small"
+            disabled={element.effects.length === 0}
+            onClick={() => copyEffects(element.effects, rect)}
+          >
             Copy this set
           </Button>
           <Button size="small" disabled={!kept} onClick={() => kept && set('Paste effects', kept.effects)}>
             Paste the set
           </Button>
-          <Button size="small" disabled={!kept || !rect} onClick={() => kept && rect && set('Paste effects', scaledEffects(kept, rect))}>
+          <Button
+            size="small"
+            disabled={!kept || !rect}
+            onClick={() => kept && rect && set('Paste effects', scaledEffects(kept, rect))}
+          >
             Paste, scaled to its size
           </Button>
         </Box>
       </Box>
     </Opener>
   );
-} // prettier-ignore
+}
 
 function EffectLine({ effect, onChange }: { readonly effect: Effect; readonly onChange: (effect: Effect) => void }) {
   const { job, rules } = useDesk();
@@ -82,28 +109,73 @@ function EffectLine({ effect, onChange }: { readonly effect: Effect; readonly on
     <Group title={WORDS[effect.effect]}>
       {effect.effect === 'shadow' && (
         <>
-          <HeldLengthField {...context} label="across" negative="allowed" value={effect.dx} onChange={(dx) => onChange({ ...effect, dx })} />
-          <HeldLengthField {...context} label="down" negative="allowed" value={effect.dy} onChange={(dy) => onChange({ ...effect, dy })} />
+          <HeldLengthField
+            {...context}
+            label="across"
+            negative="allowed"
+            value={effect.dx}
+            onChange={(dx) => onChange({ ...effect, dx })}
+          />
+          <HeldLengthField
+            {...context}
+            label="down"
+            negative="allowed"
+            value={effect.dy}
+            onChange={(dy) => onChange({ ...effect, dy })}
+          />
         </>
       )}
       {effect.effect !== 'outline' && (
-        <HeldLengthField {...context} label="blur" value={effect.blur} onChange={(blur) => onChange({ ...effect, blur })} />
+        <HeldLengthField
+          {...context}
+          label="blur"
+          value={effect.blur}
+          onChange={(blur) => onChange({ ...effect, blur })}
+        />
       )}
       {effect.effect === 'outline' && (
-        <HeldLengthField {...context} label="width" value={effect.width} onChange={(width) => onChange({ ...effect, width })} />
+        <HeldLengthField
+          {...context}
+          label="width"
+          value={effect.width}
+          onChange={(width) => onChange({ ...effect, width })}
+        />
       )}
       {(effect.effect === 'shadow' || effect.effect === 'glow') && (
-        <HeldLengthField {...context} label="spread" value={effect.spread} onChange={(spread) => onChange({ ...effect, spread })} />
+        <HeldLengthField
+          {...context}
+          label="spread"
+          value={effect.spread}
+          onChange={(spread) => onChange({ ...effect, spread })}
+        />
       )}
       {'paint' in effect && (
-        <SolidPaintField label="colour" value={effect.paint} onChange={(paint) => paint && onChange({ ...effect, paint })} />
+        <SolidPaintField
+          label="colour"
+          value={effect.paint}
+          onChange={(paint) => paint && onChange({ ...effect, paint })}
+        />
       )}
       {(effect.effect === 'shadow' || effect.effect === 'glow') && (
         <>
-          <NumberField label="opacity" value={Math.round(effect.opacity * 100)} least={0} most={100} width={60} after=" %" onChange={(p) => onChange({ ...effect, opacity: p / 100 })} />
-          <ChoiceField<Blend> label="mixes" width={104} value={effect.blend} options={BLEND_OPTIONS} onChange={(blend) => onChange({ ...effect, blend })} />
+          <NumberField
+            label="opacity"
+            value={Math.round(effect.opacity * 100)}
+            least={0}
+            most={100}
+            width={60}
+            after=" %"
+            onChange={(p) => onChange({ ...effect, opacity: p / 100 })}
+          />
+          <ChoiceField<Blend>
+            label="mixes"
+            width={104}
+            value={effect.blend}
+            options={BLEND_OPTIONS}
+            onChange={(blend) => onChange({ ...effect, blend })}
+          />
         </>
       )}
     </Group>
   );
-} // prettier-ignore
+}

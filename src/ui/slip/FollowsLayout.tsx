@@ -7,8 +7,16 @@ import { useDesk } from '../job/use-desk';
 
 /** What facts of an element are called. */
 const FACTS: Readonly<Record<string, string>> = {
-  placement: 'place', paragraphs: 'words', look: 'type', rows: 'cells', adjust: 'tones', blend: 'mixing', wants: 'what it wants', clipTo: 'clip', atTrim: 'at the trim',
-}; // prettier-ignore
+  placement: 'place',
+  paragraphs: 'words',
+  look: 'type',
+  rows: 'cells',
+  adjust: 'tones',
+  blend: 'mixing',
+  wants: 'what it wants',
+  clipTo: 'clip',
+  atTrim: 'at the trim',
+};
 
 /** For an item of a base layout: what of it is said otherwise on this page, each to be given back. */
 export function FollowsLayout({ element }: { readonly element: Element }) {

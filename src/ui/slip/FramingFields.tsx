@@ -28,17 +28,54 @@ export function FramingFields({
   return (
     <Opener label="Framing" width={440}>
       <Group title="Content within its frame">
-        <HeldLengthField {...context} label="moved across" value={offset.x} onChange={(x) => onChange({ offset: { ...offset, x } })} />
-        <HeldLengthField {...context} label="moved down" value={offset.y} onChange={(y) => onChange({ offset: { ...offset, y } })} />
-        <NumberField label="content turned" value={turn} least={-360} most={360} width={84} after="°" onChange={(to) => onChange({ turn: to })} />
-        <CheckField label="left to right" checked={flip.across} onChange={(across) => onChange({ flip: { ...flip, across } })} />
-        <CheckField label="top to bottom" checked={flip.down} onChange={(down) => onChange({ flip: { ...flip, down } })} />
-        <Button size="small" variant="outlined" onClick={() => frame(element.id)}>Move by hand</Button>
+        <HeldLengthField
+          {...context}
+          label="moved across"
+          value={offset.x}
+          onChange={(x) => onChange({ offset: { ...offset, x } })}
+        />
+        <HeldLengthField
+          {...context}
+          label="moved down"
+          value={offset.y}
+          onChange={(y) => onChange({ offset: { ...offset, y } })}
+        />
+        <NumberField
+          label="content turned"
+          value={turn}
+          least={-360}
+          most={360}
+          width={84}
+          after="°"
+          onChange={(to) => onChange({ turn: to })}
+        />
+        <CheckField
+          label="left to right"
+          checked={flip.across}
+          onChange={(across) => onChange({ flip: { ...flip, across } })}
+        />
+        <CheckField
+          label="top to bottom"
+          checked={flip.down}
+          onChange={(down) => onChange({ flip: { ...flip, down } })}
+        />
+        <Button size="small" variant="outlined" onClick={() => frame(element.id)}>
+          Move by hand
+        </Button>
       </Group>
       <Group title="What belongs here">
         <WordsField label="in words" value={wants} most={300} width={240} onChange={(to) => onChange({ wants: to })} />
-        <ChoiceField label="expects" width={120} value={expects} options={[{ value: 'picture', label: 'a picture' }, { value: 'vector', label: 'a vector logo' }]} onChange={(to) => onChange({ expects: to })} />
+        <ChoiceField
+          label="expects"
+          width={120}
+          value={expects}
+          options={[
+            { value: 'picture', label: 'a picture' },
+            { value: 'vector', label: 'a vector logo' },
+          ]}
+          onChange={(to) => onChange({ expects: to })}
+        />
       </Group>
     </Opener>
   );
-} // prettier-ignore
+}

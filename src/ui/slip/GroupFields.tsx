@@ -30,15 +30,31 @@ export function GroupFields() {
       )}
       {group && (
         <>
-          <WordsField label="group" value={group.name} most={60} width={110} refuse={(name) => (name === '' ? 'A group needs a name.' : undefined)} onChange={(name) => set('Name the group', { ...group, name })} />
+          <WordsField
+            label="group"
+            value={group.name}
+            most={60}
+            width={110}
+            refuse={(name) => (name === '' ? 'A group needs a name.' : undefined)}
+            onChange={(name) => set('Name the group', { ...group, name })}
+          />
           <ChoiceField
             label="stands in"
             width={112}
             value={group.row?.axis ?? 'none'}
-            options={[{ value: 'none', label: 'no row' }, { value: 'x', label: 'a row across' }, { value: 'y', label: 'a row down' }]}
+            options={[
+              { value: 'none', label: 'no row' },
+              { value: 'x', label: 'a row across' },
+              { value: 'y', label: 'a row down' },
+            ]}
             onChange={(axis) => {
               const { row, ...plain } = group;
-              set('Row', axis === 'none' ? plain : { ...plain, row: { in: { box: 'safe' }, gap: 'equal', from: 'start', ...row, axis } });
+              set(
+                'Row',
+                axis === 'none'
+                  ? plain
+                  : { ...plain, row: { in: { box: 'safe' }, gap: 'equal', from: 'start', ...row, axis } },
+              );
             }}
           />
           {group.row && <RowFields row={group.row} onChange={(row) => set('Row', { ...group, row })} />}
@@ -49,7 +65,7 @@ export function GroupFields() {
       )}
     </Group>
   );
-} // prettier-ignore
+}
 
 function RowFields({ row, onChange }: { readonly row: Row; readonly onChange: (row: Row) => void }) {
   const { job, rules } = useDesk();
@@ -62,12 +78,24 @@ function RowFields({ row, onChange }: { readonly row: Row; readonly onChange: (r
         label="gap"
         width={84}
         shown={row.gap === 'equal' ? 'equal' : writeLength(row.gap, context.unit, context.ppi, measures)}
-        read={(text) => (/^\s*equal\s*$/i.test(text) ? { ok: true, value: 'equal' } : readLength(text, context, measures))}
+        read={(text) =>
+          /^\s*equal\s*$/i.test(text) ? { ok: true, value: 'equal' } : readLength(text, context, measures)
+        }
         onChange={(gap) => onChange({ ...row, gap })}
       />
       {row.gap !== 'equal' && (
-        <ChoiceField label="from" width={84} value={row.from} options={[{ value: 'start', label: 'start' }, { value: 'centre', label: 'centre' }, { value: 'end', label: 'end' }]} onChange={(from) => onChange({ ...row, from })} />
+        <ChoiceField
+          label="from"
+          width={84}
+          value={row.from}
+          options={[
+            { value: 'start', label: 'start' },
+            { value: 'centre', label: 'centre' },
+            { value: 'end', label: 'end' },
+          ]}
+          onChange={(from) => onChange({ ...row, from })}
+        />
       )}
     </>
   );
-} // prettier-ignore
+}

@@ -105,8 +105,7 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
     const kept = placement[axis][partner] ?? facts[partner];
     write({ [key]: value, [partner]: kept, ...(of && { of }) });
   };
-  const write = (next: Axis) =>
-    change('Place', (el) => ({ ...el, placement: { ...el.placement, [axis]: next } }));
+  const write = (next: Axis) => change('Place', (el) => ({ ...el, placement: { ...el.placement, [axis]: next } }));
   return (
     <Group title={axis === 'x' ? 'Across' : 'Down'}>
       {ORDER.map((key) => (
@@ -124,7 +123,7 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
       ))}
     </Group>
   );
-} // prettier-ignore
+}
 
 /** What may stand for a size: nothing, when both edges are to hold; what the text or picture takes. */
 const SIZE_WORDS: Readonly<Record<string, Parsed<'content' | undefined>>> = {

@@ -26,7 +26,8 @@ export function PrintableFields({ element }: { readonly element: PrintableElemen
   const change = useChange(element);
   const replace = useJob((s) => s.replace);
   const select = useJob((s) => s.select);
-  const set = (label: string, to: Partial<PrintableElement>) => change(label, (el) => (el.kind === 'printable' ? { ...el, ...to } : el));
+  const set = (label: string, to: Partial<PrintableElement>) =>
+    change(label, (el) => (el.kind === 'printable' ? { ...el, ...to } : el));
   const freeze = () => {
     const { job, ids } = frozenPrintable(desk, element);
     replace('Freeze', job);
@@ -36,24 +37,46 @@ export function PrintableFields({ element }: { readonly element: PrintableElemen
     <>
       <Group title="Colours">
         {INKS.map(([role, label]) => (
-          <SolidPaintField key={role} label={label} value={element.inks[role]} onChange={(paint) => paint && set(`Colour: ${label}`, { inks: { ...element.inks, [role]: paint } })} />
+          <SolidPaintField
+            key={role}
+            label={label}
+            value={element.inks[role]}
+            onChange={(paint) => paint && set(`Colour: ${label}`, { inks: { ...element.inks, [role]: paint } })}
+          />
         ))}
         <AtTrim element={element} />
         <Opener label="Type" width={440}>
           <Group title="Type">
             {(['text', 'title'] as const).map((face) => (
-              <Face key={face} label={face === 'text' ? 'words in' : 'titles in'} value={element.type[face]} onChange={(to) => set('Typeface', { type: { ...element.type, [face]: to } })} />
+              <Face
+                key={face}
+                label={face === 'text' ? 'words in' : 'titles in'}
+                value={element.type[face]}
+                onChange={(to) => set('Typeface', { type: { ...element.type, [face]: to } })}
+              />
             ))}
-            <WordsField label="language" value={element.language ?? ''} most={20} width={84} refuse={notALanguage} onChange={(tag) => set('Language', { language: tag === '' ? null : tag })} />
+            <WordsField
+              label="language"
+              value={element.language ?? ''}
+              most={20}
+              width={84}
+              refuse={notALanguage}
+              onChange={(tag) => set('Language', { language: tag === '' ? null : tag })}
+            />
           </Group>
         </Opener>
-        <Button size="small" variant="outlined" onClick={freeze} title="Turns it into plain lines, shapes and texts; it counts no more">
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={freeze}
+          title="Turns it into plain lines, shapes and texts; it counts no more"
+        >
           Freeze
         </Button>
       </Group>
     </>
   );
-} // prettier-ignore
+}
 
 function notALanguage(tag: string): string | undefined {
   if (tag === '') return undefined;
@@ -68,7 +91,15 @@ function notALanguage(tag: string): string | undefined {
 
 type Typeface = PrintableElement['type']['text'];
 
-function Face({ label, value, onChange }: { readonly label: string; readonly value: Typeface; readonly onChange: (to: Typeface) => void }) {
+function Face({
+  label,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: Typeface;
+  readonly onChange: (to: Typeface) => void;
+}) {
   const { job } = useDesk();
   const weights = weightsOf(value.family, job);
   return (
@@ -80,7 +111,13 @@ function Face({ label, value, onChange }: { readonly label: string; readonly val
         options={familiesOf(job).map((f) => ({ value: f, label: f }))}
         onChange={(family) => onChange({ family, weight: nearestWeight(weightsOf(family, job), value.weight) })}
       />
-      <ChoiceField label="weight" width={64} value={String(value.weight)} options={weights.map((w) => ({ value: String(w), label: String(w) }))} onChange={(w) => onChange({ ...value, weight: Number(w) })} />
+      <ChoiceField
+        label="weight"
+        width={64}
+        value={String(value.weight)}
+        options={weights.map((w) => ({ value: String(w), label: String(w) }))}
+        onChange={(w) => onChange({ ...value, weight: Number(w) })}
+      />
     </>
   );
-} // prettier-ignore
+}

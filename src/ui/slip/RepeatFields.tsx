@@ -31,7 +31,11 @@ export function RepeatFields({ element }: { readonly element: Element }) {
   const select = useJob((s) => s.select);
   const frame = drawing.frames.find((f) => f.element === element.id);
   const set = (label: string, repeat: readonly Repeat[]) => change(label, (el) => ({ ...el, repeat: [...repeat] }));
-  const put = (i: number, to: Repeat) => set('Repeat', element.repeat.map((r, j) => (j === i ? to : r)));
+  const put = (i: number, to: Repeat) =>
+    set(
+      'Repeat',
+      element.repeat.map((r, j) => (j === i ? to : r)),
+    );
   const copies = frame?.copies.length ?? 1;
   return (
     <Opener label="Repeat" count={copies > 1 ? copies : 0} width={640}>
@@ -39,14 +43,28 @@ export function RepeatFields({ element }: { readonly element: Element }) {
         {element.repeat.map((repeat, i) => (
           <Box key={i} sx={{ display: 'flex', alignItems: 'flex-end', gap: 1 }}>
             <RepeatLine element={element} repeat={repeat} onChange={(to) => put(i, to)} />
-            <Button size="small" onClick={() => set('Take off a repeat', element.repeat.filter((_, j) => j !== i))}>
+            <Button
+              size="small"
+              onClick={() =>
+                set(
+                  'Take off a repeat',
+                  element.repeat.filter((_, j) => j !== i),
+                )
+              }
+            >
               Take off
             </Button>
           </Box>
         ))}
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'center' }}>
           {(Object.keys(WORDS) as Repeat['way'][]).map((way) => (
-            <Button key={way} size="small" variant="outlined" disabled={element.repeat.length >= 4} onClick={() => set(`Repeat: ${WORDS[way].toLowerCase()}`, [...element.repeat, first(way, element)])}>
+            <Button
+              key={way}
+              size="small"
+              variant="outlined"
+              disabled={element.repeat.length >= 4}
+              onClick={() => set(`Repeat: ${WORDS[way].toLowerCase()}`, [...element.repeat, first(way, element)])}
+            >
               {WORDS[way]}
             </Button>
           ))}
@@ -66,14 +84,24 @@ export function RepeatFields({ element }: { readonly element: Element }) {
       </Box>
     </Opener>
   );
-} // prettier-ignore
+}
 
 const first = (way: Repeat['way'], { placement }: Element): Repeat =>
   Repeat.parse(
-    way === 'rows' ? { way, in: placement.against, across: 3 } : { way, in: way === 'mirror' ? { box: 'trim' } : placement.against },
-  ); // prettier-ignore
+    way === 'rows'
+      ? { way, in: placement.against, across: 3 }
+      : { way, in: way === 'mirror' ? { box: 'trim' } : placement.against },
+  );
 
-function RepeatLine({ element, repeat, onChange }: { readonly element: Element; readonly repeat: Repeat; readonly onChange: (repeat: Repeat) => void }) {
+function RepeatLine({
+  element,
+  repeat,
+  onChange,
+}: {
+  readonly element: Element;
+  readonly repeat: Repeat;
+  readonly onChange: (repeat: Repeat) => void;
+}) {
   const { job, rules } = useDesk();
   const context = { unit: job.unit, ppi: rules.ppi.value };
   const box = (label: string) => (
@@ -85,26 +113,82 @@ function RepeatLine({ element, repeat, onChange }: { readonly element: Element; 
     case 'around':
       return (
         <Group title={WORDS.around}>
-          <NumberField label="copies" value={repeat.count} least={1} most={500} whole width={60} onChange={(count) => onChange({ ...repeat, count })} />
+          <NumberField
+            label="copies"
+            value={repeat.count}
+            least={1}
+            most={500}
+            whole
+            width={60}
+            onChange={(count) => onChange({ ...repeat, count })}
+          />
           {box('centre of')}
-          <NumberField label="through" value={repeat.through} least={-3600} most={3600} width={64} after="°" onChange={(through) => onChange({ ...repeat, through })} />
-          <HeldLengthField {...context} label="outward" negative="allowed" value={repeat.out} width={74} onChange={(out) => onChange({ ...repeat, out })} />
-          <NumberField label="each grows" value={repeat.grow} least={10} most={1000} width={72} after=" %" onChange={(grow) => onChange({ ...repeat, grow })} />
-          <CheckField label="upright" checked={repeat.upright} onChange={(upright) => onChange({ ...repeat, upright })} />
+          <NumberField
+            label="through"
+            value={repeat.through}
+            least={-3600}
+            most={3600}
+            width={64}
+            after="°"
+            onChange={(through) => onChange({ ...repeat, through })}
+          />
+          <HeldLengthField
+            {...context}
+            label="outward"
+            negative="allowed"
+            value={repeat.out}
+            width={74}
+            onChange={(out) => onChange({ ...repeat, out })}
+          />
+          <NumberField
+            label="each grows"
+            value={repeat.grow}
+            least={10}
+            most={1000}
+            width={72}
+            after=" %"
+            onChange={(grow) => onChange({ ...repeat, grow })}
+          />
+          <CheckField
+            label="upright"
+            checked={repeat.upright}
+            onChange={(upright) => onChange({ ...repeat, upright })}
+          />
         </Group>
       );
     case 'mirror':
       return (
         <Group title={WORDS.mirror}>
-          <ChoiceField label="changes" width={130} value={repeat.axis} options={[{ value: 'x', label: 'left and right' }, { value: 'y', label: 'top and bottom' }]} onChange={(axis) => onChange({ ...repeat, axis })} />
+          <ChoiceField
+            label="changes"
+            width={130}
+            value={repeat.axis}
+            options={[
+              { value: 'x', label: 'left and right' },
+              { value: 'y', label: 'top and bottom' },
+            ]}
+            onChange={(axis) => onChange({ ...repeat, axis })}
+          />
           {box('centre of')}
-          <CheckField label="stays readable" checked={repeat.upright} onChange={(upright) => onChange({ ...repeat, upright })} />
+          <CheckField
+            label="stays readable"
+            checked={repeat.upright}
+            onChange={(upright) => onChange({ ...repeat, upright })}
+          />
         </Group>
       );
   }
-} // prettier-ignore
+}
 
-function RowsLine({ repeat, box, onChange }: { readonly repeat: RepeatOf<'rows'>; readonly box: React.ReactNode; readonly onChange: (repeat: Repeat) => void }) {
+function RowsLine({
+  repeat,
+  box,
+  onChange,
+}: {
+  readonly repeat: RepeatOf<'rows'>;
+  readonly box: React.ReactNode;
+  readonly onChange: (repeat: Repeat) => void;
+}) {
   const { job, rules } = useDesk();
   const measures = useMeasures();
   const context = { unit: job.unit, ppi: rules.ppi.value };
@@ -140,4 +224,4 @@ function RowsLine({ repeat, box, onChange }: { readonly repeat: RepeatOf<'rows'>
       {box}
     </Group>
   );
-} // prettier-ignore
+}

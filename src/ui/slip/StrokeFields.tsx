@@ -27,7 +27,15 @@ interface Props {
   readonly onChange: (stroke: Stroke | null) => void;
 }
 
-const FIRST: Stroke = { paint: BLACK, widthPt: 1, dash: 'solid', whole: true, align: 'centre', cap: 'butt', join: 'miter' }; // prettier-ignore
+const FIRST: Stroke = {
+  paint: BLACK,
+  widthPt: 1,
+  dash: 'solid',
+  whole: true,
+  align: 'centre',
+  cap: 'butt',
+  join: 'miter',
+};
 
 /** A line’s ink, width and form. */
 export function StrokeFields({ title, stroke, none, closed, onChange }: Props) {
@@ -58,24 +66,64 @@ export function StrokeFields({ title, stroke, none, closed, onChange }: Props) {
             width={78}
             value={typeof stroke.dash === 'object' ? 'own' : stroke.dash}
             options={DASHES}
-            onChange={(form) => set({ dash: form === 'own' ? { onPt: stroke.widthPt * 4, offPt: stroke.widthPt * 3 } : form })}
+            onChange={(form) =>
+              set({ dash: form === 'own' ? { onPt: stroke.widthPt * 4, offPt: stroke.widthPt * 3 } : form })
+            }
           />
           <Opener label="Line ends">
             <Group title="Line ends">
               {dash && (
                 <>
-                  <NumberField label="dash" value={dash.onPt} least={0.01} most={2000} width={70} after=" pt" onChange={(onPt) => set({ dash: { ...dash, onPt } })} />
-                  <NumberField label="gap" value={dash.offPt} least={0.01} most={2000} width={70} after=" pt" onChange={(offPt) => set({ dash: { ...dash, offPt } })} />
+                  <NumberField
+                    label="dash"
+                    value={dash.onPt}
+                    least={0.01}
+                    most={2000}
+                    width={70}
+                    after=" pt"
+                    onChange={(onPt) => set({ dash: { ...dash, onPt } })}
+                  />
+                  <NumberField
+                    label="gap"
+                    value={dash.offPt}
+                    least={0.01}
+                    most={2000}
+                    width={70}
+                    after=" pt"
+                    onChange={(offPt) => set({ dash: { ...dash, offPt } })}
+                  />
                 </>
               )}
-              {stroke.dash !== 'solid' && <CheckField label="dashes end whole" checked={stroke.whole} onChange={(whole) => set({ whole })} />}
-              {closed && <ChoiceField label="lies" width={84} value={stroke.align} options={words('centre', 'in', 'out')} onChange={(align) => set({ align })} />}
-              <ChoiceField label="caps" width={84} value={stroke.cap} options={words('butt', 'round', 'square')} onChange={(cap) => set({ cap })} />
-              <ChoiceField label="corners" width={84} value={stroke.join} options={words('miter', 'round', 'bevel')} onChange={(join) => set({ join })} />
+              {stroke.dash !== 'solid' && (
+                <CheckField label="dashes end whole" checked={stroke.whole} onChange={(whole) => set({ whole })} />
+              )}
+              {closed && (
+                <ChoiceField
+                  label="lies"
+                  width={84}
+                  value={stroke.align}
+                  options={words('centre', 'in', 'out')}
+                  onChange={(align) => set({ align })}
+                />
+              )}
+              <ChoiceField
+                label="caps"
+                width={84}
+                value={stroke.cap}
+                options={words('butt', 'round', 'square')}
+                onChange={(cap) => set({ cap })}
+              />
+              <ChoiceField
+                label="corners"
+                width={84}
+                value={stroke.join}
+                options={words('miter', 'round', 'bevel')}
+                onChange={(join) => set({ join })}
+              />
             </Group>
           </Opener>
         </>
       )}
     </Group>
   );
-} // prettier-ignore
+}

@@ -42,7 +42,9 @@ export function VectorFields({ element }: { readonly element: ElementOf<'vector'
       <Box sx={{ fontSize: 13, maxWidth: 190, lineHeight: 1.35 }}>
         <b>{asset?.name ?? 'A drawing'}</b>
         <br />
-        {art ? `${art.shapes.length} shape${art.shapes.length === 1 ? '' : 's'}, ${colours.length} colour${colours.length === 1 ? '' : 's'}` : 'not here'}
+        {art
+          ? `${art.shapes.length} shape${art.shapes.length === 1 ? '' : 's'}, ${colours.length} colour${colours.length === 1 ? '' : 's'}`
+          : 'not here'}
       </Box>
       <Opener label="Colours" count={element.recolour.length} width={420}>
         <Group title="Colours of the drawing">
@@ -72,7 +74,7 @@ export function VectorFields({ element }: { readonly element: ElementOf<'vector'
       </Button>
     </Group>
   );
-} // prettier-ignore
+}
 
 /** Which page of a PDF is shown. */
 export function PageFields({ element }: { readonly element: ElementOf<'page'> }) {

@@ -46,19 +46,67 @@ export function WholeFields({ element }: { readonly element: Element }) {
   const { rotate, shear } = element.placement;
   const pose = (label: string, values: Partial<Element['placement']>) =>
     change(label, (el) => ({ ...el, placement: { ...el.placement, ...values } }));
-  const set = (label: string, values: Partial<Pick<Element, 'opacity' | 'blend' | 'layer' | 'clipTo' | 'wrap' | 'unprinted'>>) =>
-    change(label, (el) => ({ ...el, ...values }));
-  const further = Number(element.blend !== 'normal') + Number(shear !== 0) + Number(element.clipTo !== null) + Number(element.wrap !== null) + Number(element.unprinted === true) + Number('slot' in element && element.slot !== undefined);
+  const set = (
+    label: string,
+    values: Partial<Pick<Element, 'opacity' | 'blend' | 'layer' | 'clipTo' | 'wrap' | 'unprinted'>>,
+  ) => change(label, (el) => ({ ...el, ...values }));
+  const further =
+    Number(element.blend !== 'normal') +
+    Number(shear !== 0) +
+    Number(element.clipTo !== null) +
+    Number(element.wrap !== null) +
+    Number(element.unprinted === true) +
+    Number('slot' in element && element.slot !== undefined);
   return (
     <>
-      <NumberField label="opacity" value={Math.round(element.opacity * 1000) / 10} least={0} most={100} width={60} after=" %" onChange={(p) => set('Opacity', { opacity: p / 100 })} />
-      <NumberField label="turn" value={rotate} least={-360} most={360} width={56} after="°" onChange={(to) => pose('Turn', { rotate: to })} />
+      <NumberField
+        label="opacity"
+        value={Math.round(element.opacity * 1000) / 10}
+        least={0}
+        most={100}
+        width={60}
+        after=" %"
+        onChange={(p) => set('Opacity', { opacity: p / 100 })}
+      />
+      <NumberField
+        label="turn"
+        value={rotate}
+        least={-360}
+        most={360}
+        width={56}
+        after="°"
+        onChange={(to) => pose('Turn', { rotate: to })}
+      />
       <Opener label="More" count={further} width={440}>
         <Group title="The whole of it">
-          <NumberField label="lean" value={shear} least={-80} most={80} width={56} after="°" onChange={(to) => pose('Lean', { shear: to })} />
-          <ChoiceField label="mixes" width={104} value={element.blend} options={BLEND_OPTIONS} onChange={(blend) => set('Mix', { blend })} />
-          <CheckField label="not printed: for lines and coatings to follow" checked={element.unprinted === true} onChange={(on) => set('Printed', { unprinted: on ? true : undefined })} />
-          <ChoiceField label="layer" width={120} value={element.layer} options={piece.layers.map((l) => ({ value: l.id, label: l.name }))} onChange={(layer) => set('Layer', { layer })} />
+          <NumberField
+            label="lean"
+            value={shear}
+            least={-80}
+            most={80}
+            width={56}
+            after="°"
+            onChange={(to) => pose('Lean', { shear: to })}
+          />
+          <ChoiceField
+            label="mixes"
+            width={104}
+            value={element.blend}
+            options={BLEND_OPTIONS}
+            onChange={(blend) => set('Mix', { blend })}
+          />
+          <CheckField
+            label="not printed: for lines and coatings to follow"
+            checked={element.unprinted === true}
+            onChange={(on) => set('Printed', { unprinted: on ? true : undefined })}
+          />
+          <ChoiceField
+            label="layer"
+            width={120}
+            value={element.layer}
+            options={piece.layers.map((l) => ({ value: l.id, label: l.name }))}
+            onChange={(layer) => set('Layer', { layer })}
+          />
           <ChoiceField
             label="seen through"
             width={130}
@@ -66,13 +114,33 @@ export function WholeFields({ element }: { readonly element: Element }) {
             options={[{ value: '', label: 'nothing' }, ...shapes.map((s) => ({ value: s.id, label: nameOf(s) }))]}
             onChange={(to) => set('Clip', { clipTo: to === '' ? null : to })}
           />
-          <CheckField label="text keeps off it" checked={element.wrap !== null} onChange={(on) => set('Wrap', { wrap: on ? 3 : null })} />
+          <CheckField
+            label="text keeps off it"
+            checked={element.wrap !== null}
+            onChange={(on) => set('Wrap', { wrap: on ? 3 : null })}
+          />
           {(element.kind === 'text' || element.kind === 'picture') && (
-            <ChoiceField label="in a template" width={170} value={slotWords(element)} options={SLOTS[element.kind]} onChange={(to) => change('Slot', (el) => withSlot(el, to))} />
+            <ChoiceField
+              label="in a template"
+              width={170}
+              value={slotWords(element)}
+              options={SLOTS[element.kind]}
+              onChange={(to) => change('Slot', (el) => withSlot(el, to))}
+            />
           )}
-          {element.wrap !== null && <HeldLengthField label="by" name="wrap" value={element.wrap} unit={job.unit} ppi={rules.ppi.value} width={74} onChange={(wrap) => set('Wrap', { wrap })} />}
+          {element.wrap !== null && (
+            <HeldLengthField
+              label="by"
+              name="wrap"
+              value={element.wrap}
+              unit={job.unit}
+              ppi={rules.ppi.value}
+              width={74}
+              onChange={(wrap) => set('Wrap', { wrap })}
+            />
+          )}
         </Group>
       </Opener>
     </>
   );
-} // prettier-ignore
+}

@@ -55,7 +55,14 @@ function trackRefs({ columns, rows }: Tracks, grid: string | undefined): readonl
 /** The elements that an element’s place waits for, directly or through others, and itself. */
 export function dependants(
   id: string,
-  elements: readonly { readonly id: string; readonly placement: { readonly against: BoxRef; readonly x: { readonly of?: BoxRef | undefined }; readonly y: { readonly of?: BoxRef | undefined } } }[],
+  elements: readonly {
+    readonly id: string;
+    readonly placement: {
+      readonly against: BoxRef;
+      readonly x: { readonly of?: BoxRef | undefined };
+      readonly y: { readonly of?: BoxRef | undefined };
+    };
+  }[],
   grids: readonly NamedGrid[],
 ): ReadonlySet<string> {
   const elementOf = (ref: BoxRef | undefined): string | undefined => {
@@ -65,7 +72,7 @@ export function dependants(
     return grid && elementOf(grid.in);
   };
   const found = new Set([id]);
-  for (let grown = true; grown; ) {
+  for (let grown = true; grown;) {
     grown = false;
     for (const { id: other, placement } of elements) {
       if (found.has(other)) continue;
@@ -77,4 +84,4 @@ export function dependants(
     }
   }
   return found;
-} // prettier-ignore
+}

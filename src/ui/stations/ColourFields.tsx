@@ -70,4 +70,4 @@ export function ColourFields() {
       )}
     </Group>
   );
-} // prettier-ignore
+}

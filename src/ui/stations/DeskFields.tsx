@@ -18,7 +18,8 @@ export function DeskFields() {
   const { job, surface } = useDesk();
   const edit = useJob((s) => s.edit);
   const desk = job.output.desk ?? usualDesk(job);
-  const set = (label: string, to: Partial<DeskOutput>) => edit(`Desk sheet: ${label}`, (d) => void (d.output.desk = { ...desk, ...to }));
+  const set = (label: string, to: Partial<DeskOutput>) =>
+    edit(`Desk sheet: ${label}`, (d) => void (d.output.desk = { ...desk, ...to }));
   const write = (mm: number) => formatLength(mm, job.unit);
   const laid = deskSheet(deskRequest(job, surface.boxes.trim), write);
   const many = (name: 'across' | 'down') => (
@@ -31,7 +32,12 @@ export function DeskFields() {
       read={(text) => {
         const n = Number(text.trim());
         if (text.trim() === '') return { ok: true, value: undefined };
-        return Number.isInteger(n) && n >= 1 && n <= 100 ? { ok: true, value: n } : { ok: false, error: { at: 0, length: text.length, message: 'A whole number from 1 to 100; left out, as many as fit.' } };
+        return Number.isInteger(n) && n >= 1 && n <= 100
+          ? { ok: true, value: n }
+          : {
+              ok: false,
+              error: { at: 0, length: text.length, message: 'A whole number from 1 to 100; left out, as many as fit.' },
+            };
       }}
       onChange={(n) => set(name, { [name]: n })}
     />
@@ -44,12 +50,37 @@ export function DeskFields() {
         width={132}
         shown={formatSize(desk.sheet, job.unit)}
         read={(text) => readSize(text, { unit: job.unit, ppi: 300 })}
-        refuse={(size) => (Math.min(size.width, size.height) < 50 || Math.max(size.width, size.height) > 2000 ? 'A sheet is from 50 mm to 2 m on each side.' : undefined)}
+        refuse={(size) =>
+          Math.min(size.width, size.height) < 50 || Math.max(size.width, size.height) > 2000
+            ? 'A sheet is from 50 mm to 2 m on each side.'
+            : undefined
+        }
         onChange={(sheet) => set('paper', { sheet })}
       />
-      <LengthField unit={job.unit} ppi={300} label="white rim" value={desk.edge} width={84} onChange={(edge) => set('rim', { edge })} />
-      <LengthField unit={job.unit} ppi={300} label="gap" value={desk.gap} width={84} onChange={(gap) => set('gap', { gap })} />
-      <LengthField unit={job.unit} ppi={300} label="bleed kept" value={desk.bleed} width={84} onChange={(bleed) => set('bleed', { bleed })} />
+      <LengthField
+        unit={job.unit}
+        ppi={300}
+        label="white rim"
+        value={desk.edge}
+        width={84}
+        onChange={(edge) => set('rim', { edge })}
+      />
+      <LengthField
+        unit={job.unit}
+        ppi={300}
+        label="gap"
+        value={desk.gap}
+        width={84}
+        onChange={(gap) => set('gap', { gap })}
+      />
+      <LengthField
+        unit={job.unit}
+        ppi={300}
+        label="bleed kept"
+        value={desk.bleed}
+        width={84}
+        onChange={(bleed) => set('bleed', { bleed })}
+      />
       {many('across')}
       {many('down')}
       <ChoiceField
@@ -63,9 +94,21 @@ export function DeskFields() {
         onChange={(fill) => set('filling', { fill })}
       />
       <CheckField label="cut marks" checked={desk.marks} onChange={(marks) => set('marks', { marks })} />
-      <Box role="status" title={laid.ok ? laid.sheet.working.join('\n') : undefined} sx={{ fontFamily: FACES.figure, fontSize: 13, pb: 0.5, color: laid.ok ? 'inherit' : 'error.main', maxWidth: 360 }}>
-        {laid.ok ? `${laid.sheet.places.length} up: ${laid.sheet.across} × ${laid.sheet.down} on ${formatSize(laid.sheet.sheet, job.unit)}` : laid.message}
+      <Box
+        role="status"
+        title={laid.ok ? laid.sheet.working.join('\n') : undefined}
+        sx={{
+          fontFamily: FACES.figure,
+          fontSize: 13,
+          pb: 0.5,
+          color: laid.ok ? 'inherit' : 'error.main',
+          maxWidth: 360,
+        }}
+      >
+        {laid.ok
+          ? `${laid.sheet.places.length} up: ${laid.sheet.across} × ${laid.sheet.down} on ${formatSize(laid.sheet.sheet, job.unit)}`
+          : laid.message}
       </Box>
     </Group>
   );
-} // prettier-ignore
+}

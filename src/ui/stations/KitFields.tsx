@@ -44,13 +44,24 @@ export function KitFields({ onTake }: { readonly onTake: (label: string, recipe:
     <>
       <FromBook label="The client’s kit" chosen={job.kit?.name ?? ''} records={kits?.records} onChoose={take} />
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Button size="small" variant="outlined" onClick={() => void make()} title="Its colours, families, drawings, measures and styles go into the shop books, for all jobs of this client">
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => void make()}
+          title="Its colours, families, drawings, measures and styles go into the shop books, for all jobs of this client"
+        >
           Make a kit of this job
         </Button>
         {job.kit && (
-          <Button size="small" onClick={() => edit('Leave the kit', (d) => {
+          <Button
+            size="small"
+            onClick={() =>
+              edit('Leave the kit', (d) => {
                 delete d.kit;
-              })} title="Styles and measures stay as they are">
+              })
+            }
+            title="Styles and measures stay as they are"
+          >
             Leave the kit
           </Button>
         )}
@@ -68,11 +79,13 @@ export function KitFields({ onTake }: { readonly onTake: (label: string, recipe:
           }
         >
           {isNewer && <div>The kit of {job.kit.name} was changed in the shop books since this job took it.</div>}
-          {differences.length > 0 && <div>This job differs from its kit in {count(differences.length, 'thing')}; Inspect names each.</div>}
+          {differences.length > 0 && (
+            <div>This job differs from its kit in {count(differences.length, 'thing')}; Inspect names each.</div>
+          )}
         </Alert>
       )}
     </>
   );
-} // prettier-ignore
+}
 
 const count = (n: number, what: string): string => `${n === 0 ? 'no' : n} ${what}${n === 1 ? '' : 's'}`;

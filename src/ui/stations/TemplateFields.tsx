@@ -17,7 +17,10 @@ export function TemplateFields() {
   const make = async () => {
     try {
       const made = await api.create(templateOf(job, crypto.randomUUID()), `Template of ${job.name}`);
-      say({ tone: 'done', text: 'This is the template. Choose what stays open: select it, and under More say what it takes.' });
+      say({
+        tone: 'done',
+        text: 'This is the template. Choose what stays open: select it, and under More say what it takes.',
+      });
       router.push(`/jobs/${made.id}?at=lay-out`);
     } catch (error) {
       say({ tone: 'problem', text: wordsOf(error) });
@@ -30,7 +33,17 @@ export function TemplateFields() {
       ? `A template with ${slots === 0 ? 'no slots yet' : slots === 1 ? 'one slot' : `${slots} slots`}. Jobs are begun from it on the board.`
       : '';
   return (
-    <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', gridColumn: '1 / -1', fontSize: 13.5, color: 'text.secondary' }}>
+    <Box
+      sx={{
+        display: 'flex',
+        gap: 1,
+        alignItems: 'center',
+        flexWrap: 'wrap',
+        gridColumn: '1 / -1',
+        fontSize: 13.5,
+        color: 'text.secondary',
+      }}
+    >
       {said}
       {job.template ? (
         <Button size="small" onClick={() => replace('Free from the template', freed(job))}>
@@ -38,11 +51,16 @@ export function TemplateFields() {
         </Button>
       ) : (
         job.stage !== 'template' && (
-          <Button size="small" variant="outlined" onClick={() => void make()} title="A copy of this job that others are begun from; this one stays as it is">
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => void make()}
+            title="A copy of this job that others are begun from; this one stays as it is"
+          >
             Make a template of this job
           </Button>
         )
       )}
     </Box>
   );
-} // prettier-ignore
+}

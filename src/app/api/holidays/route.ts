@@ -13,7 +13,8 @@ const Asked = z.object({
 /** Public holidays of a country or region in a year. */
 export const GET = route((request: Request) => {
   const asked = Asked.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  if (!asked.success) throw new Problem(400, 'These holidays cannot be looked up.', 'Give a region, a year and a language.');
+  if (!asked.success)
+    throw new Problem(400, 'These holidays cannot be looked up.', 'Give a region, a year and a language.');
   const { region, year, language } = asked.data;
   return Promise.resolve({ holidays: holidaysOf(region.toUpperCase(), year, language) });
-}); // prettier-ignore
+});

@@ -167,7 +167,10 @@ function Words({ element, side, story, book, at }: WordsProps) {
 }
 
 /** Keys that change the look of what is selected: the same in every program that sets words. */
-function lookOfKey(key: string, look: ParagraphLook): { readonly label: string; readonly look: CharacterChanges } | undefined {
+function lookOfKey(
+  key: string,
+  look: ParagraphLook,
+): { readonly label: string; readonly look: CharacterChanges } | undefined {
   switch (key.toLowerCase()) {
     case 'b':
       return { label: 'Weight', look: { weight: look.weight >= BOLD ? 400 : 700 } };
@@ -178,7 +181,7 @@ function lookOfKey(key: string, look: ParagraphLook): { readonly label: string; 
     default:
       return undefined;
   }
-} // prettier-ignore
+}
 
 /** Weights from here on count as bold. */
 const BOLD = 600;
@@ -269,17 +272,19 @@ function TypedFrame({ place, index, text, range, at, onPoint }: FrameProps) {
         }}
       />
       <g pointerEvents="none" aria-hidden>
-        {lines.flatMap((line) => markOn(text, line, range)).map((m) => (
-          <rect
-            key={`${m.x} ${m.y}`}
-            x={at.x(origin.x + m.x)}
-            y={at.y(origin.y + m.y)}
-            width={m.width * at.scale}
-            height={m.height * at.scale}
-            fill={COLOURS.accent}
-            fillOpacity="0.3"
-          />
-        ))}
+        {lines
+          .flatMap((line) => markOn(text, line, range))
+          .map((m) => (
+            <rect
+              key={`${m.x} ${m.y}`}
+              x={at.x(origin.x + m.x)}
+              y={at.y(origin.y + m.y)}
+              width={m.width * at.scale}
+              height={m.height * at.scale}
+              fill={COLOURS.accent}
+              fillOpacity="0.3"
+            />
+          ))}
         {range[0] === range[1] && caret.frame === index && (
           <line
             x1={at.x(origin.x + caret.x)}
@@ -293,7 +298,7 @@ function TypedFrame({ place, index, text, range, at, onPoint }: FrameProps) {
       </g>
     </g>
   );
-} // prettier-ignore
+}
 
 /** The part of a line that is selected. */
 function markOn(text: ComposedText, line: Line, [from, to]: TextRange) {
@@ -301,5 +306,7 @@ function markOn(text: ComposedText, line: Line, [from, to]: TextRange) {
   if (b <= a) return [];
   const start = a === line.from ? line.x : caretAt(text, a).x;
   const end = b >= line.to ? line.x + line.width : caretAt(text, b).x;
-  return [{ x: start, y: line.baseline - line.ascent, width: Math.max(end - start, 0.3), height: line.ascent + line.descent }];
-} // prettier-ignore
+  return [
+    { x: start, y: line.baseline - line.ascent, width: Math.max(end - start, 0.3), height: line.ascent + line.descent },
+  ];
+}

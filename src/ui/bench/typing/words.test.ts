@@ -18,16 +18,22 @@ const editorWith = (paragraphs: readonly Paragraph[]) => {
 
 const run = fc.record(
   {
-    text: fc.array(fc.constantFrom('moon', ' ', 'Ł', '\t', '\u2028', 'é'), { minLength: 1, maxLength: 5 }).map((l) => l.join('')),
+    text: fc
+      .array(fc.constantFrom('moon', ' ', 'Ł', '\t', '\u2028', 'é'), { minLength: 1, maxLength: 5 })
+      .map((l) => l.join('')),
     style: fc.constantFrom('strong', 'small'),
     look: fc.constantFrom({ italic: true }, { weight: 700, sizePt: 9 }),
   },
   { requiredKeys: ['text'] },
-); // prettier-ignore
+);
 const paragraph = fc.record(
-  { runs: fc.array(run, { maxLength: 4 }), style: fc.constantFrom('body', 'head'), look: fc.constant({ align: 'centre' as const }) },
+  {
+    runs: fc.array(run, { maxLength: 4 }),
+    style: fc.constantFrom('body', 'head'),
+    look: fc.constant({ align: 'centre' as const }),
+  },
   { requiredKeys: ['runs'] },
-); // prettier-ignore
+);
 
 /** Neighbours that look alike as one: what an editor makes of them. */
 function joined({ runs, ...about }: Paragraph): Paragraph {
@@ -46,7 +52,10 @@ function joined({ runs, ...about }: Paragraph): Paragraph {
 test('paragraphs put into the editor come out with the same words, styles and looks', () => {
   fc.assert(
     fc.property(fc.array(paragraph, { minLength: 1, maxLength: 4 }), (list) => {
-      const plain = list.map((p) => ({ ...p, runs: p.runs.map((r) => ({ ...r, text: r.text.replace(/\u2028/g, '') })).filter((r) => r.text !== '') })); // prettier-ignore
+      const plain = list.map((p) => ({
+        ...p,
+        runs: p.runs.map((r) => ({ ...r, text: r.text.replace(/\u2028/g, '') })).filter((r) => r.text !== ''),
+      }));
       const read = editorWith(plain).getEditorState().read(paragraphReader());
       expect(read.map(joined)).toEqual(plain.map(joined));
     }),
@@ -55,17 +64,25 @@ test('paragraphs put into the editor come out with the same words, styles and lo
 });
 
 test('line breaks and tabs are kept, and every place of the caret is found again', () => {
-  const list: Paragraph[] = [{ runs: [{ text: 'one\u2028two\tthree' }] }, { runs: [] }, { runs: [{ text: 'four', look: { italic: true } }, { text: ' five' }] }]; // prettier-ignore
+  const list: Paragraph[] = [
+    { runs: [{ text: 'one\u2028two\tthree' }] },
+    { runs: [] },
+    { runs: [{ text: 'four', look: { italic: true } }, { text: ' five' }] },
+  ];
   const editor = editorWith(list);
   const words = plainText(list);
   expect(editor.getEditorState().read(() => plainText(paragraphReader()()))).toBe(words);
   for (let at = 0; at <= words.length; at += 1) {
-    for (const range of [[at, at], [0, at], [at, words.length]] as const satisfies readonly TextRange[]) {
+    for (const range of [
+      [at, at],
+      [0, at],
+      [at, words.length],
+    ] as const satisfies readonly TextRange[]) {
       editor.update(() => $select(range), { discrete: true });
       expect(editor.getEditorState().read($selectedRange)).toEqual(range);
     }
   }
-}); // prettier-ignore
+});
 
 test('a letter typed changes its paragraph; the others stay the same objects', () => {
   const list: Paragraph[] = [{ runs: [{ text: 'one' }] }, { runs: [{ text: 'two', look: { weight: 700 } }] }];

@@ -105,18 +105,14 @@ export function $putParagraphs(paragraphs: readonly Paragraph[]): void {
       for (const part of run.text.split(SIGNS)) {
         if (part === '') continue;
         const made =
-          part === '\t'
-            ? $createTabNode()
-            : part === LINE_SEPARATOR
-              ? $createLineBreakNode()
-              : $createTextNode(part);
+          part === '\t' ? $createTabNode() : part === LINE_SEPARATOR ? $createLineBreakNode() : $createTextNode(part);
         if ($isTextNode(made)) made.setStyle(written(run));
         node.append(made);
       }
     }
     root.append(node);
   }
-} // prettier-ignore
+}
 
 /** Reads the editor’s paragraphs; one that did not change is the same object as before. */
 export function paragraphReader(): () => Paragraph[] {

@@ -75,8 +75,18 @@ export function CellFields({ table, block, set }: Props) {
   const only = { from: place, to: place };
   return (
     <>
-      <TextFields element={cellText(table, place, book)} among={textsOfBlock(table, block)} title={isOne ? 'Type of the cell' : 'Type of these cells'} />
-      <Group title={isOne ? `Cell ${column + 1}, row ${row + 1}` : `${columns[1] - columns[0] + 1} × ${rows[1] - rows[0] + 1} cells`}>
+      <TextFields
+        element={cellText(table, place, book)}
+        among={textsOfBlock(table, block)}
+        title={isOne ? 'Type of the cell' : 'Type of these cells'}
+      />
+      <Group
+        title={
+          isOne
+            ? `Cell ${column + 1}, row ${row + 1}`
+            : `${columns[1] - columns[0] + 1} × ${rows[1] - rows[0] + 1} cells`
+        }
+      >
         <ChoiceField
           label={Object.keys(cell.cell).length > 0 && cell.named !== null ? 'cell style (differs)' : 'cell style'}
           width={118}
@@ -98,8 +108,14 @@ export function CellFields({ table, block, set }: Props) {
             {does('Column right', (t) => withColumn(t, columns[1] + 1))}
           </Group>
           <Group title="Take out">
-            {does('These rows', (t) => withoutRows(t, rows[0], rows[1]), { from: { row: 0, column: 0 }, to: { row: 0, column: 0 } })}
-            {does('These columns', (t) => withoutColumns(t, columns[0], columns[1]), { from: { row: 0, column: 0 }, to: { row: 0, column: 0 } })}
+            {does('These rows', (t) => withoutRows(t, rows[0], rows[1]), {
+              from: { row: 0, column: 0 },
+              to: { row: 0, column: 0 },
+            })}
+            {does('These columns', (t) => withoutColumns(t, columns[0], columns[1]), {
+              from: { row: 0, column: 0 },
+              to: { row: 0, column: 0 },
+            })}
           </Group>
           <Group title="Spans">
             {does('Make one cell', (t) => (isOne ? t : joined(t, block)), only)}
@@ -109,7 +125,7 @@ export function CellFields({ table, block, set }: Props) {
       </Group>
     </>
   );
-} // prettier-ignore
+}
 
 function freeName(styles: readonly CellStyle[]): string {
   let n = 1;
@@ -135,11 +151,30 @@ export function BoxOfCell({ cell, onChange }: BoxProps) {
   const inset = cell.inset ?? USUAL_CELL.inset;
   return (
     <Group title="Box">
-      <SolidPaintField label="fill" value={cell.fill ?? null} none="none" onChange={(fill) => onChange('Fill', { fill })} />
-      <ChoiceField label="words stand" width={100} value={cell.vertical ?? USUAL_CELL.vertical} options={STANDS} onChange={(vertical) => onChange('Vertical', { vertical })} />
+      <SolidPaintField
+        label="fill"
+        value={cell.fill ?? null}
+        none="none"
+        onChange={(fill) => onChange('Fill', { fill })}
+      />
+      <ChoiceField
+        label="words stand"
+        width={100}
+        value={cell.vertical ?? USUAL_CELL.vertical}
+        options={STANDS}
+        onChange={(vertical) => onChange('Vertical', { vertical })}
+      />
       {(['top', 'right', 'bottom', 'left'] as const).map((edge) => (
-        <HeldLengthField key={edge} label={edge} name={`inset-${edge}`} value={inset[edge]} {...context} width={70} onChange={(length) => onChange('Inset', { inset: { ...inset, [edge]: length } })} />
+        <HeldLengthField
+          key={edge}
+          label={edge}
+          name={`inset-${edge}`}
+          value={inset[edge]}
+          {...context}
+          width={70}
+          onChange={(length) => onChange('Inset', { inset: { ...inset, [edge]: length } })}
+        />
       ))}
     </Group>
   );
-} // prettier-ignore
+}

@@ -10,7 +10,15 @@ import type { SetTableOf } from './TableFields';
 type Table = ElementOf<'table'>;
 type Sets = Pick<Table['borders'], 'top' | 'right' | 'bottom' | 'left' | 'rows' | 'columns' | 'header'>;
 
-const FIRST: Stroke = { paint: BLACK, widthPt: 0.5, dash: 'solid', whole: true, align: 'centre', cap: 'butt', join: 'miter' }; // prettier-ignore
+const FIRST: Stroke = {
+  paint: BLACK,
+  widthPt: 0.5,
+  dash: 'solid',
+  whole: true,
+  align: 'centre',
+  cap: 'butt',
+  join: 'miter',
+};
 
 /** Sets of lines by name, made of one stroke. */
 const SETS: readonly { readonly label: string; readonly of: (stroke: Stroke) => Partial<Sets> }[] = [

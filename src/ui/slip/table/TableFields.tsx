@@ -40,7 +40,8 @@ export function TableFields({ element }: { readonly element: Table }) {
   const cells = useJob((s) => s.cells);
   const change = useChange(element);
   const say = useSay();
-  const set = (label: string, make: (table: Table) => Table) => change(label, (el) => (el.kind === 'table' ? make(el) : el));
+  const set = (label: string, make: (table: Table) => Table) =>
+    change(label, (el) => (el.kind === 'table' ? make(el) : el));
   const context = { unit: job.unit, ppi: rules.ppi.value };
 
   const fill = async (file: File) => {
@@ -75,21 +76,54 @@ export function TableFields({ element }: { readonly element: Table }) {
           {...context}
           value={element.rows.every((r) => r.height === null) ? undefined : element.rows.map((r) => r.height)}
           onChange={(heights) =>
-            set('Row heights', (table) => ({ ...table, rows: table.rows.map((r, i) => ({ ...r, height: heights?.[i] ?? null })) }))
+            set('Row heights', (table) => ({
+              ...table,
+              rows: table.rows.map((r, i) => ({ ...r, height: heights?.[i] ?? null })),
+            }))
           }
         />
         <ChoiceField
           label="in a higher box"
           width={132}
           value={element.heights}
-          options={[{ value: 'content', label: 'each a share' }, { value: 'even', label: 'all rows alike' }]}
+          options={[
+            { value: 'content', label: 'each a share' },
+            { value: 'even', label: 'all rows alike' },
+          ]}
           onChange={(heights) => set('Row heights', (table) => ({ ...table, heights }))}
         />
         <Opener label="Rows" width={420}>
           <Group title="Rows and columns">
-            <NumberField label="rows" name="table-rows" value={element.rows.length} least={1} most={MOST_ROWS} whole width={64} onChange={(rows) => set('Rows', (table) => resized(table, rows, table.columns.length))} />
-            <NumberField label="columns" name="table-columns" value={element.columns.length} least={1} most={MOST_COLUMNS} whole width={64} onChange={(columns) => set('Columns', (table) => resized(table, table.rows.length, columns))} />
-            <NumberField label="of these header" name="header-rows" value={element.header.rows} least={0} most={Math.min(50, element.rows.length)} whole width={110} onChange={(rows) => set('Header', (table) => ({ ...table, header: { ...table.header, rows } }))} />
+            <NumberField
+              label="rows"
+              name="table-rows"
+              value={element.rows.length}
+              least={1}
+              most={MOST_ROWS}
+              whole
+              width={64}
+              onChange={(rows) => set('Rows', (table) => resized(table, rows, table.columns.length))}
+            />
+            <NumberField
+              label="columns"
+              name="table-columns"
+              value={element.columns.length}
+              least={1}
+              most={MOST_COLUMNS}
+              whole
+              width={64}
+              onChange={(columns) => set('Columns', (table) => resized(table, table.rows.length, columns))}
+            />
+            <NumberField
+              label="of these header"
+              name="header-rows"
+              value={element.header.rows}
+              least={0}
+              most={Math.min(50, element.rows.length)}
+              whole
+              width={110}
+              onChange={(rows) => set('Header', (table) => ({ ...table, header: { ...table.header, rows } }))}
+            />
           </Group>
         </Opener>
         <Opener label="Lines" width={520}>
@@ -98,13 +132,17 @@ export function TableFields({ element }: { readonly element: Table }) {
         <Opener label="Tint" count={element.tint ? 1 : 0} width={420}>
           <TintFields table={element} set={set} />
         </Opener>
-        <FileButton asks="Words for the table, as CSV" accept=".csv,.tsv,.txt,text/csv" onFile={(file) => void fill(file)}>
+        <FileButton
+          asks="Words for the table, as CSV"
+          accept=".csv,.tsv,.txt,text/csv"
+          onFile={(file) => void fill(file)}
+        >
           From CSV
         </FileButton>
       </Group>
     </>
   );
-} // prettier-ignore
+}
 
 export type SetTableOf = (label: string, make: (table: Table) => Table) => void;
 
@@ -121,7 +159,15 @@ function resized(table: Table, rows: number, columns: number): Table {
   const blank = emptyRow(columns);
   const down = Array.from({ length: rows }, (_, r) => {
     const row = table.rows[r] ?? blank;
-    return { ...row, content: Array.from({ length: columns }, (_, c) => row.content[c] ?? { ...(blank.content[0] ?? row.content[0]) }) };
+    return {
+      ...row,
+      content: Array.from({ length: columns }, (_, c) => row.content[c] ?? { ...(blank.content[0] ?? row.content[0]) }),
+    };
   });
-  return { ...table, columns: across, rows: down, header: { ...table.header, rows: Math.min(table.header.rows, rows) } } as Table;
-} // prettier-ignore
+  return {
+    ...table,
+    columns: across,
+    rows: down,
+    header: { ...table.header, rows: Math.min(table.header.rows, rows) },
+  } as Table;
+}

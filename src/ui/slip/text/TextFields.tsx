@@ -44,7 +44,11 @@ export function TextFields({ element, among, title = 'Type' }: Props) {
     { value: '', label: none },
     ...job.styles.filter((s) => s.of === of).map((s) => ({ value: s.id, label: s.name })),
   ];
-  const frame = Number(head.fit !== null) + Number(element.columns > 1) + Number(element.along !== null) + Number(element.after !== null);
+  const frame =
+    Number(head.fit !== null) +
+    Number(element.columns > 1) +
+    Number(element.along !== null) +
+    Number(element.after !== null);
   const hasCharacterStyles = job.styles.some((s) => s.of === 'character');
   return (
     <Group title={isPart ? 'Type of what is selected' : title}>
@@ -55,9 +59,25 @@ export function TextFields({ element, among, title = 'Type' }: Props) {
         options={stylesOf('paragraph', 'none', there.paragraphStyle === undefined)}
         onChange={(style) => style !== MIXED && setParagraphStyle(style === '' ? null : style)}
       />
-      <SpecField label={mixed.size > 0 ? 'set in (mixed)' : 'set in'} name="set in" width={198} look={look} onChange={set} />
-      <SolidPaintField label="ink" value={look.paint} onChange={(paint: SolidPaint | null) => paint && set('Ink', { paint })} />
-      <ChoiceField label="lines" width={84} value={look.align} options={ALIGNS} onChange={(align) => set('Align', { align })} />
+      <SpecField
+        label={mixed.size > 0 ? 'set in (mixed)' : 'set in'}
+        name="set in"
+        width={198}
+        look={look}
+        onChange={set}
+      />
+      <SolidPaintField
+        label="ink"
+        value={look.paint}
+        onChange={(paint: SolidPaint | null) => paint && set('Ink', { paint })}
+      />
+      <ChoiceField
+        label="lines"
+        width={84}
+        value={look.align}
+        options={ALIGNS}
+        onChange={(align) => set('Align', { align })}
+      />
       <Opener label="Letters" width={660}>
         <LetterFields look={look} set={set} />
         {hasCharacterStyles && (
@@ -97,4 +117,4 @@ export function TextFields({ element, among, title = 'Type' }: Props) {
       )}
     </Group>
   );
-} // prettier-ignore
+}

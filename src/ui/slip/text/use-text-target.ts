@@ -65,13 +65,14 @@ export function useTextTarget(element: ElementOf<'text'>, among?: readonly strin
   const isPart = typing !== undefined && range !== undefined;
   const chosen: TextRange | undefined = isPart ? [Math.min(...range), Math.max(...range)] : undefined;
   const there = useMemo(() => lookThere(head, book, chosen), [head, book, chosen?.[0], chosen?.[1]]); // eslint-disable-line react-hooks/exhaustive-deps -- the two ends are the range
-  const change = (label: string, make: (text: ElementOf<'text'>) => ElementOf<'text'>) =>
-    {
-      const held = elementsOf(piece).find((e) => e.element.id === holderOf(head.id));
-      if (!held) return;
-      const texts = isPart ? [head.id] : (among ?? [head.id]);
-      editSide(label, held.side, (list) => list.map((e) => (e.id === held.element.id ? withTexts(e, texts, book, make) : e)));
-    };
+  const change = (label: string, make: (text: ElementOf<'text'>) => ElementOf<'text'>) => {
+    const held = elementsOf(piece).find((e) => e.element.id === holderOf(head.id));
+    if (!held) return;
+    const texts = isPart ? [head.id] : (among ?? [head.id]);
+    editSide(label, held.side, (list) =>
+      list.map((e) => (e.id === held.element.id ? withTexts(e, texts, book, make) : e)),
+    );
+  };
   const words = (): TextRange => {
     if (!chosen) return [0, 0];
     return chosen[0] === chosen[1] ? wordAt(plainText(head.paragraphs), chosen[0]) : chosen;
@@ -84,12 +85,20 @@ export function useTextTarget(element: ElementOf<'text'>, among?: readonly strin
       change(label, (text) => {
         if (!chosen) return withTextLook(text, look);
         const [letters, rest] = parted(look);
-        const first = Object.keys(letters).length > 0 ? withCharacters(text.paragraphs, words(), { look: letters }) : text.paragraphs;
-        return { ...text, paragraphs: Object.keys(rest).length > 0 ? withParagraphs(first, chosen, { look: rest }) : first };
+        const first =
+          Object.keys(letters).length > 0
+            ? withCharacters(text.paragraphs, words(), { look: letters })
+            : text.paragraphs;
+        return {
+          ...text,
+          paragraphs: Object.keys(rest).length > 0 ? withParagraphs(first, chosen, { look: rest }) : first,
+        };
       }),
     setParagraphStyle: (style) =>
       change('Paragraph style', (text) =>
-        chosen ? { ...text, paragraphs: withParagraphs(text.paragraphs, chosen, { style }) } : withTextStyle(text, style),
+        chosen
+          ? { ...text, paragraphs: withParagraphs(text.paragraphs, chosen, { style }) }
+          : withTextStyle(text, style),
       ),
     putIn: (label, put) =>
       change(label, (text) => {
@@ -102,10 +111,13 @@ export function useTextTarget(element: ElementOf<'text'>, among?: readonly strin
         paragraphs: withCharacters(text.paragraphs, chosen ? words() : [0, Infinity], { style }),
       })),
   };
-} // prettier-ignore
+}
 
 /** What is said of letters, and what of the paragraph. */
 function parted(look: ParagraphChanges): readonly [CharacterChanges, ParagraphChanges] {
   const all = Object.entries(look);
-  return [Object.fromEntries(all.filter(([key]) => isCharacterFact(key))), Object.fromEntries(all.filter(([key]) => !isCharacterFact(key)))];
-} // prettier-ignore
+  return [
+    Object.fromEntries(all.filter(([key]) => isCharacterFact(key))),
+    Object.fromEntries(all.filter(([key]) => !isCharacterFact(key))),
+  ];
+}
