@@ -1,6 +1,7 @@
 /**
- * Tests run in Node itself, two processes side by side: in contexts of Jest’s own the same arithmetic takes half as long again, and every
- * file loads everything anew. `scripts/test-modules.mjs` reads TypeScript there (NODE_OPTIONS, see scripts/test.mjs).
+ * Tests run in Node itself, two processes side by side: in contexts of Jest’s own the same arithmetic takes half as
+ * long again, and every file loads everything anew. `scripts/test-modules.mjs` reads TypeScript there (NODE_OPTIONS,
+ * see scripts/test.mjs).
  * @type {import('jest').Config}
  */
 const config = {

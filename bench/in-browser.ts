@@ -198,7 +198,10 @@ async function demoStands(browser: Browser): Promise<void> {
   await page.close();
 }
 
-/** The catalogue of the demo, a hundred pages: from the address, and from its card on the board, until the cover stands on the bench. */
+/**
+ * The catalogue of the demo, a hundred pages: from the address, and from its card on the board, until the cover stands
+ * on the bench.
+ */
 async function catalogueOpened(browser: Browser, empty: { readonly took: number; readonly heap: number }) {
   const stands = '[data-bench] [data-element]';
   const { page, took, heap } = await opened(browser, CATALOGUE);

@@ -6,7 +6,10 @@ import { exportJob, openDesk } from '../src/output';
 import { inMemory } from '../src/testing/jobs';
 import { mean, ms, note, once, times } from './report';
 
-/** A dated planner of 366 days: worked out and drawn, and written into a press file; the floor is copying its job’s pages. */
+/**
+ * A dated planner of 366 days: worked out and drawn, and written into a press file; the floor is copying its job’s
+ * pages.
+ */
 export async function planner(): Promise<void> {
   const entry = galleryEntry('day');
   const started =

@@ -41,8 +41,8 @@ interface Saved {
 }
 
 /**
- * What the page of somebody who changes one thing and saves, again and again, sends: worked out before it is measured, as many pages do
- * not share one machine.
+ * What the page of somebody who changes one thing and saves, again and again, sends: worked out before it is measured,
+ * as many pages do not share one machine.
  */
 async function preparedSaves(id: string): Promise<readonly string[]> {
   await post(usualJob(id));

@@ -23,7 +23,9 @@ export function flowingJob(paragraphs = PARAGRAPHS): Job {
   return makeJob(frames, {}, { size: { width: 297, height: 420 } });
 }
 
-/** Setting words: a whole paragraph looked at, beside line by line; then one letter typed into a text of twenty frames. */
+/**
+ * Setting words: a whole paragraph looked at, beside line by line; then one letter typed into a text of twenty frames.
+ */
 export async function typing(): Promise<void> {
   const job = flowingJob();
   const desk = await openDesk(job, inMemory());

@@ -20,8 +20,8 @@ export async function openJob(page: Page, id: string): Promise<void> {
 export const saved = (page: Page) => expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
 
 /**
- * Begins a flyer by name, A5 if nothing else is said, and opens it. The form that begins a job has tests of its own; here
- * the job is asked of the server at once.
+ * Begins a flyer by name, A5 if nothing else is said, and opens it. The form that begins a job has tests of its own;
+ * here the job is asked of the server at once.
  */
 export async function begin(page: Page, name: string, size = 'A5', sides = '1'): Promise<string> {
   const flyer = formatOf('flyer');
@@ -112,7 +112,8 @@ export async function dragFromTo(
 }
 
 /**
- * Opens the list of a choice, by its key: a mouse button that is let go of late, on a busy machine, chooses what lies under the pointer.
+ * Opens the list of a choice, by its key: a mouse button that is let go of late, on a busy machine, chooses what lies
+ * under the pointer.
  */
 export async function openChoice(control: Locator): Promise<void> {
   await control.press('Enter');

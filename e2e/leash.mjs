@@ -1,4 +1,5 @@
-// Runs a program that cannot outlive who started it: when this process’s input ends, for whatever reason, the program is killed.
+// Runs a program that cannot outlive who started it: when this process’s input ends, for whatever reason, the program
+// is killed.
 import { spawn } from 'node:child_process';
 
 const [, , command, ...args] = process.argv;

@@ -20,7 +20,9 @@ interface Built {
   readonly build: (hand: Hand) => Promise<void>;
   /** The most actions it may take. */
   readonly most: number;
-  /** Built from nothing in every run; the others where all is asked for (`YS_ALL=1`), or else opened as they are kept. */
+  /**
+   * Built from nothing in every run; the others where all is asked for (`YS_ALL=1`), or else opened as they are kept.
+   */
   readonly always?: true;
 }
 

@@ -66,13 +66,11 @@ test('a table is typed cell by cell with Tab, filled from a file, and every step
     ['20:30', 'Doors', 'Hall', ''],
     ['22:00', 'Walk', 'Moor', 'a lamp, red'],
   ];
-  await page
-    .getByLabel('Words for the table, as CSV')
-    .setInputFiles({
-      name: 'programme.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(words(rows.map((r) => r.map((w) => (w.includes(',') ? `"${w}"` : w))))),
-    });
+  await page.getByLabel('Words for the table, as CSV').setInputFiles({
+    name: 'programme.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(words(rows.map((r) => r.map((w) => (w.includes(',') ? `"${w}"` : w))))),
+  });
   await expect(page.getByText('3 rows from programme.csv.')).toBeVisible();
   await expect.poll(cells).toEqual(rows);
   await page

@@ -3,8 +3,8 @@ import { join } from 'node:path';
 import { PORTS, dataOf } from '../playwright.config';
 
 /**
- * The board’s pictures are drawn once, before the tests, which then find the servers at rest: each server draws its share,
- * and what was drawn is known by its hash to all of them.
+ * The board’s pictures are drawn once, before the tests, which then find the servers at rest: each server draws its
+ * share, and what was drawn is known by its hash to all of them.
  */
 export default async function warmUp(): Promise<void> {
   await Promise.all(PORTS.map((port, i) => draw(port, (n) => n % PORTS.length === i)));

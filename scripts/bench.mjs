@@ -1,4 +1,5 @@
-// Speed and memory, as ratios to a floor measured in the same run; whole, or the parts named (“npm run bench -- typing”).
+// Speed and memory, as ratios to a floor measured in the same run; whole, or the parts named (“npm run bench --
+// typing”).
 import { installPackages, installPrograms, root, run, buildApplication } from './setup.mjs';
 
 installPackages();

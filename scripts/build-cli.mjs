@@ -4,7 +4,10 @@ import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url).pathname;
 
-/** Bundles the command line, the room that makes files and the processes of the server into dist/; native and WebAssembly packages stay outside. */
+/**
+ * Bundles the command line, the room that makes files and the processes of the server into dist/; native and
+ * WebAssembly packages stay outside.
+ */
 export async function buildCli() {
   const { metafile } = await build({
     absWorkingDir: root,

@@ -1,4 +1,5 @@
-// What the tests call `output` is what ships: the room as it was bundled into dist/ for the command line and the export queue.
+// What the tests call `output` is what ships: the room as it was bundled into dist/ for the command line and the export
+// queue.
 const { join } = require('node:path');
 
 const root = join(__dirname, '..');

@@ -1,5 +1,5 @@
-// Makes ready what the pages fetch: unpacks the shipped fonts (woff2 in the @fontsource packages, SIL OFL 1.1) into sfnt files that can be shaped,
-// subset and embedded. Runs again only when something is missing.
+// Makes ready what the pages fetch: unpacks the shipped fonts (woff2 in the @fontsource packages, SIL OFL 1.1) into
+// sfnt files that can be shaped, subset and embedded. Runs again only when something is missing.
 import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync, copyFileSync } from 'node:fs';
 import { join } from 'node:path';
 import decompress from 'woff2-encoder/decompress';

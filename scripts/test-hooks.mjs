@@ -1,6 +1,7 @@
 const root = new URL('../', import.meta.url).href;
 
-// What the tests call `output` is what ships: the room as it was bundled into dist/ for the command line and the export queue.
+// What the tests call `output` is what ships: the room as it was bundled into dist/ for the command line and the export
+// queue.
 const FRONT_DOOR = `${root}src/output/index.ts`;
 const BUNDLED = `${root}dist/output.mjs`;
 

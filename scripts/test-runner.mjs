@@ -13,8 +13,8 @@ function channelWith(workerData) {
 }
 
 /**
- * The package’s runner tells all processes at once when one of them asks; a process that was not listening yet then waited for ever,
- * on a busy machine. Here each run has a channel of its own.
+ * The package’s runner tells all processes at once when one of them asks; a process that was not listening yet then
+ * waited for ever, on a busy machine. Here each run has a channel of its own.
  */
 export default class TestRunner extends Runner {
   _runTest(test) {

@@ -36,6 +36,6 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-// Answers of the interface for programs pass it by: what comes before a handler would hold back its body until all of it is there. Their
-// host is looked at by `route`, their headers stand in next.config.ts.
+// Answers of the interface for programs pass it by: what comes before a handler would hold back its body until all of
+// it is there. Their host is looked at by `route`, their headers stand in next.config.ts.
 export const config = { matcher: ['/((?!api/|_next/static|_next/image).*)'] };

@@ -3,8 +3,8 @@ import { demoFile } from '../../src/demo/pictures';
 import { open, openChoice } from '../helpers';
 
 /**
- * What a person writes into the fields of the slip, by the name of each field; `true` ticks a box. `Frame › stands` is a
- * field behind a door of the slip.
+ * What a person writes into the fields of the slip, by the name of each field; `true` ticks a box. `Frame › stands` is
+ * a field behind a door of the slip.
  */
 export type Look = Readonly<Record<string, string | number | boolean>>;
 
@@ -12,8 +12,8 @@ export type Look = Readonly<Record<string, string | number | boolean>>;
 const OPENED = '.MuiPopover-root:not(.MuiMenu-root)';
 
 /**
- * A person at the bench: each press of a key or button, each choice and each entry is one action. Nothing can be dragged
- * or nudged with it: what stands somewhere was told where.
+ * A person at the bench: each press of a key or button, each choice and each entry is one action. Nothing can be
+ * dragged or nudged with it: what stands somewhere was told where.
  */
 export class Hand {
   actions = 0;
@@ -157,8 +157,8 @@ export class Hand {
   private async find(box: Locator, name: string): Promise<void> {
     this.actions += 2;
     this.typed.push(name);
-    // A click shows what there is, whatever stands in the box already. On a busy machine the sheet may follow what was done before only
-    // now, and close the list: a person opens it again.
+    // A click shows what there is, whatever stands in the box already. On a busy machine the sheet may follow what was
+    // done before only now, and close the list: a person opens it again.
     await expect(async () => {
       await box.click();
       await box.fill(name);
@@ -256,7 +256,10 @@ export class Hand {
     await this.close();
   }
 
-  /** Types paragraphs into the text that is open: each after the key of its style, where it is not the one that follows by itself. */
+  /**
+   * Types paragraphs into the text that is open: each after the key of its style, where it is not the one that follows
+   * by itself.
+   */
   async paragraphs(list: readonly (readonly [style: number | undefined, words: string])[]): Promise<void> {
     for (const [i, [style, words]] of list.entries()) {
       if (i > 0) {
@@ -302,15 +305,13 @@ export class Hand {
     const files = await Promise.all(names.map((name) => demoFile(name)));
     const images = this.page.locator('[data-bench] image');
     const before = await images.count();
-    await this.page
-      .getByLabel('Pictures, drawings, PDFs and fonts to bring in')
-      .setInputFiles(
-        files.map(({ name, bytes }) => ({
-          name,
-          mimeType: name.endsWith('svg') ? 'image/svg+xml' : 'image/jpeg',
-          buffer: bytes,
-        })),
-      );
+    await this.page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles(
+      files.map(({ name, bytes }) => ({
+        name,
+        mimeType: name.endsWith('svg') ? 'image/svg+xml' : 'image/jpeg',
+        buffer: bytes,
+      })),
+    );
     const [first = ''] = names;
     if (names.length > 1) await expect(images).toHaveCount(before + names.length);
     else await expect(this.page.getByRole('region', { name: 'Selection' })).toContainText(first);

@@ -1,7 +1,9 @@
 import type { Hand } from './hand';
 import { EMBER, INK, PALE, YELLOW } from './inks';
 
-/** The society’s letterhead: room for filing holes, an ornament mirrored about the letter’s own middle, a night behind. */
+/**
+ * The society’s letterhead: room for filing holes, an ornament mirrored about the letter’s own middle, a night behind.
+ */
 export async function letterhead(hand: Hand): Promise<void> {
   await hand.begin('Letterhead', {
     Name: 'Letterhead',

@@ -6,7 +6,10 @@ import { OwnServer } from '../../e2e/own-server';
 import { box, makeJob } from '../../src/testing/jobs';
 import { REST, Somebody, leavings, memoryOf, pause, type Found } from './watch';
 
-/** Many people at once: each saves a job of their own again and again; meanwhile exports are asked for, and half of them stopped. */
+/**
+ * Many people at once: each saves a job of their own again and again; meanwhile exports are asked for, and half of them
+ * stopped.
+ */
 export async function crowd(writers: number, saves: number, exports: number): Promise<Found> {
   const data = mkdtempSync(join(tmpdir(), 'yellow-sheet-siege-'));
   const server = await OwnServer.on({ YS_DATA: data }, true);

@@ -1,4 +1,5 @@
-// Everything that is done to the built program to lose something, to stop it, or to make it slow; prints a table. Takes about half an hour.
+// Everything that is done to the built program to lose something, to stop it, or to make it slow; prints a table. Takes
+// about half an hour.
 import { crowd } from './crowd';
 import { disks } from './disk';
 import { hostileAtServer } from './hostile';

@@ -3,7 +3,9 @@ import { fromKept, type BroughtIn, type Kept } from './keep';
 
 type Board = Pick<Job, 'stage' | 'notes'> & { readonly due: string; readonly quantity: number };
 
-/** A piece that was laid out on the bench, by the name of its file under `assets/demo`, and what the board says of it. */
+/**
+ * A piece that was laid out on the bench, by the name of its file under `assets/demo`, and what the board says of it.
+ */
 export interface LaidOut extends Board {
   readonly file: string;
   readonly name: string;

@@ -9,7 +9,9 @@ export interface Bounds {
   readonly megabytes: number;
 }
 
-/** How a process ends that used more than it may: signals that nobody else sends, so that who waits can tell them apart. */
+/**
+ * How a process ends that used more than it may: signals that nobody else sends, so that who waits can tell them apart.
+ */
 export const ENDED_BY = { seconds: 'SIGVTALRM', megabytes: 'SIGUSR2' } as const;
 
 /** What the thread that watches is given. */
@@ -27,8 +29,8 @@ export interface Bounded {
 }
 
 /**
- * Has a thread of its own watch this process, so that it is seen also while the process computes without a pause: it ends when
- * who started it has ended, and when it uses more than it may.
+ * Has a thread of its own watch this process, so that it is seen also while the process computes without a pause: it
+ * ends when who started it has ended, and when it uses more than it may.
  */
 export function watched(bounds?: Bounds): Bounded {
   const began = new Float64Array(new SharedArrayBuffer(8));

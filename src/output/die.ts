@@ -13,7 +13,9 @@ import { fileStem, sideStems } from './file-name';
 import { fileId, commonParts } from './pdf-request';
 import { outputProfile } from './profiles';
 
-/** Process lines alone, at true size, a layer for each process: one PDF, and an SVG and a DXF of each side that has any. */
+/**
+ * Process lines alone, at true size, a layer for each process: one PDF, and an SVG and a DXF of each side that has any.
+ */
 export async function dieFiles(desk: Desk, at: Date, progress: Progress): Promise<readonly OutputFile[]> {
   const { job } = desk;
   const sides = distinct(desk.sides.filter((side) => linesOn(side.surface, side.drawing).length > 0));

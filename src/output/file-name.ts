@@ -8,7 +8,10 @@ export function fileStem(name: string): string {
   return words.join('-').toLowerCase().slice(0, 80) || 'job';
 }
 
-/** The beginning of a file's name for each side: job and side, the piece too where the job has several, and no name twice. */
+/**
+ * The beginning of a file's name for each side: job and side, the piece too where the job has several, and no name
+ * twice.
+ */
 export function sideStems(job: Job, sides: readonly DeskSide[]): readonly string[] {
   const stem = fileStem(job.name);
   const given = new Set<string>();

@@ -21,8 +21,8 @@ export interface GamutMap {
 }
 
 /**
- * Where a picture is outside the gamut of an output profile: pixels that move by more than the tolerance, even allowing for the
- * paper’s darkest black. A CMYK picture is inside by its nature.
+ * Where a picture is outside the gamut of an output profile: pixels that move by more than the tolerance, even allowing
+ * for the paper’s darkest black. A CMYK picture is inside by its nature.
  */
 export async function gamutMap(
   profile: OpenProfile,

@@ -23,7 +23,10 @@ export const treatmentOf = (item: PictureItem, size: PictureSize): Treatment => 
   blur: item.blur === undefined ? undefined : Math.round((item.blur / item.image.width) * size.width * 100) / 100,
 });
 
-/** Pixels to the standard deviation of a blur: a Gaussian has nothing finer to show, and every pixel costs as many again. */
+/**
+ * Pixels to the standard deviation of a blur: a Gaussian has nothing finer to show, and every pixel costs as many
+ * again.
+ */
 const PER_SIGMA = 16;
 
 /** The size at which a picture that is blurred is worked on: no finer than its blur shows. */

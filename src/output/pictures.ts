@@ -30,7 +30,9 @@ const isTreated = ({ adjust, blur }: Treatment): boolean =>
 
 const QUALITY = 95;
 
-/** Pictures are sent with at most this multiple of the needed resolution; more is thrown away by the press anyway [cp]. */
+/**
+ * Pictures are sent with at most this multiple of the needed resolution; more is thrown away by the press anyway [cp].
+ */
 const MOST = 1.5;
 
 /**

@@ -7,7 +7,9 @@ import type { AssetSource } from './assets';
 import { CannotExport } from './cannot-export';
 import { shipped } from './home';
 
-/** How an output profile is called in a press file; a condition has a name where the characterisation registry lists it. */
+/**
+ * How an output profile is called in a press file; a condition has a name where the characterisation registry lists it.
+ */
 export interface ProfileFacts {
   readonly condition: string | undefined;
   readonly about: string;

@@ -12,7 +12,9 @@ import { silhouettePng, type SilhouetteDesk } from './silhouette';
 
 /** Pixels to a standard deviation: a Gaussian has nothing finer to show. */
 const PER_SIGMA = 6;
-/** Silhouettes are drawn this many times finer and averaged: the drawing’s own smoothing knows quarters of a pixel only. */
+/**
+ * Silhouettes are drawn this many times finer and averaged: the drawing’s own smoothing knows quarters of a pixel only.
+ */
 const FINER = 2;
 /** Most pixels of one mask, and the finest it is ever drawn, to the inch. */
 const [MOST_PIXELS, FINEST] = [1_500_000, 600];
@@ -47,7 +49,10 @@ async function drawMask(desk: Desk, mask: SoftMask, ppi: number): Promise<Encode
   return { ...image, bytes: deflateSync(pixels) };
 }
 
-/** A soft mask as grey pixels over its region, which is given back as the pixels cover it. @param ppi resolution the job needs of pictures */
+/**
+ * A soft mask as grey pixels over its region, which is given back as the pixels cover it.
+ * @param ppi resolution the job needs of pictures
+ */
 export async function blurredMask(
   desk: Pick<Desk, 'fonts' | 'colour'> & SilhouetteDesk,
   mask: SoftMask,

@@ -4,8 +4,8 @@ import { dirname } from 'node:path';
 import { shipped } from './home';
 
 /**
- * A font file that ships, as sfnt. The packages carry it as WOFF2; it is unpacked once, where the pages fetch it too. Where that
- * cannot be written it is unpacked each time.
+ * A font file that ships, as sfnt. The packages carry it as WOFF2; it is unpacked once, where the pages fetch it too.
+ * Where that cannot be written it is unpacked each time.
  * @param key name of the file, without its ending
  */
 export async function readShippedFont(key: string): Promise<Uint8Array> {

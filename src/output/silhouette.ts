@@ -10,8 +10,8 @@ export type SilhouetteDesk = Pick<Desk, 'assets' | 'job' | 'profile'>;
 type PictureItem = Extract<Item, { kind: 'picture' }>;
 
 /**
- * What of a picture is opaque, as a white PNG with that opacity. A colour is cleared at the resolution at which the picture is
- * sent, and by the same colours: what is told apart there is told apart here.
+ * What of a picture is opaque, as a white PNG with that opacity. A colour is cleared at the resolution at which the
+ * picture is sent, and by the same colours: what is told apart there is told apart here.
  * @param ppi  resolution the job needs
  * @param wide pixels that are enough across
  * @returns undefined when the job does not know the picture

@@ -23,7 +23,9 @@ import { unpacked } from '../testing/strict/reader';
 
 const name = (text: string) => PDFName.of(text);
 
-/** A file with something of everything: type, spots and mixes, gradients, masks, groups, layers, pictures, overprint. */
+/**
+ * A file with something of everything: type, spots and mixes, gradients, masks, groups, layers, pictures, overprint.
+ */
 async function everything(): Promise<Uint8Array> {
   const { sha, bytes, facts } = await drawn({ format: 'png', colour: 'rgb', veil: 'disc' });
   const finish: Record<string, Finishing[]> = {

@@ -13,7 +13,8 @@ function isWritten(address: string): boolean {
 }
 
 /**
- * Leads addresses that no one can have written to where nothing is, before the framework reads them: it answers 500 to those.
+ * Leads addresses that no one can have written to where nothing is, before the framework reads them: it answers 500 to
+ * those.
  */
 export function turnAwayBrokenAddresses(): void {
   subscribe('http.server.request.start', (message) => {

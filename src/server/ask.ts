@@ -67,8 +67,8 @@ function stoppedProblem(name: WorkName, note: Note): Problem {
 }
 
 /**
- * Has a piece of work done by a process of the pool. The same work is done once for all who ask for it at a time; work that had
- * to be stopped is remembered, and not tried again until somebody wants that.
+ * Has a piece of work done by a process of the pool. The same work is done once for all who ask for it at a time; work
+ * that had to be stopped is remembered, and not tried again until somebody wants that.
  * @throws Problem when it cannot be done
  */
 export async function ask<N extends WorkName>(name: N, given: Given<N>, asking: Asking): Promise<Made<N>> {

@@ -39,8 +39,8 @@ export async function addAsset(name: string, bytes: Uint8Array): Promise<Added> 
 }
 
 /**
- * Takes in a picture or a font that came in and lies on disk: it is read wholly before anything else is written, then moved to its
- * place; the same bytes are kept once.
+ * Takes in a picture or a font that came in and lies on disk: it is read wholly before anything else is written, then
+ * moved to its place; the same bytes are kept once.
  * @throws Problem when it is not one that can be used
  */
 export async function addIncoming(name: string, { path, sha, size }: Incoming, signal?: AbortSignal): Promise<Added> {
@@ -73,8 +73,8 @@ async function keep(sha: string, size: number, asset: Asset, path: string): Prom
 }
 
 /**
- * Opens a working file or a job file that came in as a new job. Every file in it is read as if it came alone, and the job gets what
- * was found; nothing is kept before everything was read.
+ * Opens a working file or a job file that came in as a new job. Every file in it is read as if it came alone, and the
+ * job gets what was found; nothing is kept before everything was read.
  * @throws Problem when it cannot be opened
  */
 export async function openIncoming({ path, sha }: Incoming, signal?: AbortSignal): Promise<JobSummary> {

@@ -25,8 +25,8 @@ import { store } from './store/database';
 const FIRST = 'meteor-night';
 
 /**
- * Draws the demo’s pictures and lays its jobs on the board, once; what the user changed since then stays. All of it is there or nothing,
- * though the first start be interrupted: files without a job are taken up by the next.
+ * Draws the demo’s pictures and lays its jobs on the board, once; what the user changed since then stays. All of it is
+ * there or nothing, though the first start be interrupted: files without a job are taken up by the next.
  */
 export async function loadDemo(): Promise<void> {
   const { models, write } = await store();

@@ -57,7 +57,10 @@ interface Queue {
   asked: boolean;
 }
 
-/** Exports made at a time; and when all of those take long, as many again, so that a short one need not wait for a long one. */
+/**
+ * Exports made at a time; and when all of those take long, as many again, so that a short one need not wait for a long
+ * one.
+ */
 const AT_A_TIME = 2;
 const LONG = 20_000;
 

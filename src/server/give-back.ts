@@ -20,8 +20,8 @@ export function afterRest(work: () => void, ms: number): () => void {
 }
 
 /**
- * Collects garbage. By itself V8 waits until it needs room, which on a machine with much memory is never: a server that two hundred people
- * saved to would hold what that took until it ends.
+ * Collects garbage. By itself V8 waits until it needs room, which on a machine with much memory is never: a server that
+ * two hundred people saved to would hold what that took until it ends.
  */
 function collectGarbage(): void {
   setFlagsFromString('--expose-gc');

@@ -17,7 +17,8 @@ export interface Incoming {
 export const incomingFolder = (): string => dataFolder('incoming');
 
 /**
- * Writes a body to disk as it comes, and lends the file to some work; it is gone when that is done, unless it was moved away.
+ * Writes a body to disk as it comes, and lends the file to some work; it is gone when that is done, unless it was moved
+ * away.
  * @param most bytes
  * @throws Problem when it is too large, does not come to its end, or is not what was sent
  */

@@ -5,7 +5,9 @@ import { jobRow, packedRevision } from './jobs';
 import { keptJob } from './read-state';
 import { store, type Store } from './store/database';
 
-/** Jobs that are worked on at the same time, and what their newest states may weigh together as they are kept, bytes. */
+/**
+ * Jobs that are worked on at the same time, and what their newest states may weigh together as they are kept, bytes.
+ */
 const MOST = { max: 64, maxSize: 4_000_000 };
 
 const states = new WeakMap<Store, LRUCache<string, Job>>();
@@ -19,7 +21,9 @@ async function recent(): Promise<LRUCache<string, Job>> {
 
 const keyOf = (id: string, number: number): string => `${number} ${id}`;
 
-/** A state that was just kept is at hand for the next save, which mostly goes on from it. A kept state never changes. */
+/**
+ * A state that was just kept is at hand for the next save, which mostly goes on from it. A kept state never changes.
+ */
 export async function keepAtHand(id: string, number: number, job: Job, packed: Uint8Array): Promise<void> {
   (await recent()).set(keyOf(id, number), job, { size: packed.length });
 }

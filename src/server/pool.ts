@@ -5,7 +5,10 @@ import { ENDED_BY } from '@/output/bounds';
 import { shipped } from '@/output';
 import type { Order, Outcome } from './work';
 
-/** Processes at work at the same time. One more than the machine has cores: a long piece of work must not hold up all others. */
+/**
+ * Processes at work at the same time. One more than the machine has cores: a long piece of work must not hold up all
+ * others.
+ */
 const MOST_PROCESSES = Math.max(2, availableParallelism()) + 1;
 /** Pieces of work that may wait. */
 const MOST_WAITING = 400;
@@ -42,7 +45,10 @@ interface Desk {
   timer: NodeJS.Timeout | undefined;
 }
 
-/** Processes that do one piece of work after another, first come first served; one that ends is replaced when it is needed. */
+/**
+ * Processes that do one piece of work after another, first come first served; one that ends is replaced when it is
+ * needed.
+ */
 class Pool {
   private readonly waiting: Task[] = [];
   private readonly desks = new Set<Desk>();

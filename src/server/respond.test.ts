@@ -6,7 +6,9 @@ const ask = (error: unknown) =>
     {},
   );
 
-/** Codes of the operating system (errno) and of SQLite (sqlite.org/rescode.html), as Node and Sequelize hand them on. */
+/**
+ * Codes of the operating system (errno) and of SQLite (sqlite.org/rescode.html), as Node and Sequelize hand them on.
+ */
 test.each([
   [Object.assign(new Error('write'), { code: 'ENOSPC' }), 507, /disk that holds .* is full/],
   [{ original: { code: 'SQLITE_FULL', message: 'SQLITE_FULL: database or disk is full' } }, 507, /is full/],

@@ -62,7 +62,8 @@ function guard(request: Request): void {
   const host = request.headers.get('host');
   if (!isOwnHost(host))
     throw new Problem(421, 'This address is not this server’s.', 'Open it as localhost or 127.0.0.1.');
-  // A page of somebody else may not make this server compute, though it would not see the answer. What no page asks for says nothing.
+  // A page of somebody else may not make this server compute, though it would not see the answer. What no page asks for
+  // says nothing.
   const from = request.headers.get('sec-fetch-site');
   if (from !== null && from !== 'same-origin' && from !== 'none')
     throw new Problem(
@@ -153,7 +154,10 @@ function parsed(text: string): unknown {
   }
 }
 
-/** Levels of JSON that are taken in; a job has about twenty. What is read level by level would otherwise run out of stack. */
+/**
+ * Levels of JSON that are taken in; a job has about twenty. What is read level by level would otherwise run out of
+ * stack.
+ */
 const MOST_LEVELS = 200;
 
 function isDeep(value: unknown): boolean {

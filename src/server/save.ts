@@ -10,8 +10,9 @@ import type { State } from './state';
 import { store } from './store/database';
 
 /**
- * Keeps states on top of a revision. Those that arrived before, their answer lost, are kept once. When another save came first nothing is
- * overwritten: the newest of these states is kept beside the job, and the answer (409) carries both.
+ * Keeps states on top of a revision. Those that arrived before, their answer lost, are kept once. When another save
+ * came first nothing is overwritten: the newest of these states is kept beside the job, and the answer (409) carries
+ * both.
  * @throws Problem 412 when the changes are of another state than the one that is kept
  */
 export const saveSteps = (id: string, request: SaveRequest): Promise<SaveAnswer> => saveAfter(id, request, []);
@@ -103,7 +104,10 @@ async function arrived(id: string, steps: readonly SentStep[], transaction: Tran
 const hashAfter = (step: SentStep | undefined): string | undefined =>
   step?.change.as === 'patch' ? step.change.hash : undefined;
 
-/** The states that changes lead to, one after another. @param hash content of the state that the first of them is laid on */
+/**
+ * The states that changes lead to, one after another.
+ * @param hash content of the state that the first of them is laid on
+ */
 function statesFrom(
   under: Job,
   hash: string | undefined,

@@ -33,7 +33,10 @@ export interface PictureKind {
   readonly inks: readonly Colour[];
 }
 
-/** Little CMS’s own command line, without optimisation: rows of numbers through two profiles, relative, black compensated. */
+/**
+ * Little CMS’s own command line, without optimisation: rows of numbers through two profiles, relative, black
+ * compensated.
+ */
 export function transicc(from: string, to: string, rows: readonly Colour[]): readonly Colour[] {
   const typed = `${rows.map((row) => row.join(' ')).join('\n')}\n`;
   return run('transicc', ['-c0', '-n', '-t1', '-b', '-i', from, '-o', to], typed)
@@ -209,7 +212,10 @@ const cornerOf = (i: number) => ({ x: (i % ACROSS) * STEP, y: Math.floor(i / ACR
 
 const PLATES = ['Cyan', 'Magenta', 'Yellow', 'Black'] as const;
 
-/** By how much of ink the worst square of a kind differs from what it should have, percent. @param at the ink of a plate at a point, 0 to 1 */
+/**
+ * By how much of ink the worst square of a kind differs from what it should have, percent.
+ * @param at the ink of a plate at a point, 0 to 1
+ */
 export function worstOf(
   kind: PictureKind,
   index: number,

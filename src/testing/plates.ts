@@ -165,7 +165,8 @@ const EDGE = 8;
 
 /**
  * Two plates of one page.
- * @returns the mean absolute difference, and the largest difference of the means of a square without an edge in it, both in
+ * @returns the mean absolute difference, and the largest difference of the means of a square without an edge in it,
+ * both in
  *          percent
  */
 export function difference(plated: Plated): { readonly mean: number; readonly region: number } {

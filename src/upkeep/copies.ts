@@ -31,8 +31,8 @@ async function settle(path: string): Promise<void> {
 }
 
 /**
- * Makes the copy of a day, when there is none yet: by SQLite itself, as of one moment, while others go on writing. Only a sound copy takes
- * the place of the oldest.
+ * Makes the copy of a day, when there is none yet: by SQLite itself, as of one moment, while others go on writing. Only
+ * a sound copy takes the place of the oldest.
  * @param day 2026-11-29
  * @throws where it cannot be written, or the database is damaged
  */

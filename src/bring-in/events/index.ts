@@ -16,8 +16,8 @@ const perhaps = <T>(value: T): T | null | undefined => value;
 const two = (n: number): string => String(n).padStart(2, '0');
 
 /**
- * Days and their names from an iCalendar file (RFC 5545), one a line as a calendar's own days are typed. What returns on the same
- * date every year is written once; other rules are written out for the years around one.
+ * Days and their names from an iCalendar file (RFC 5545), one a line as a calendar's own days are typed. What returns
+ * on the same date every year is written once; other rules are written out for the years around one.
  */
 export function readEvents(text: string, year: number): ReadEvents {
   let found: readonly InstanceType<typeof ICAL.Component>[];
@@ -73,7 +73,10 @@ function linesOf(event: InstanceType<typeof ICAL.Event>, year: number): readonly
 /** Days of each month at most. */
 const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
-/** Whether a rule names days that no month of it has, such as the 31st of February: the package would look for one for ever. */
+/**
+ * Whether a rule names days that no month of it has, such as the 31st of February: the package would look for one for
+ * ever.
+ */
 function isNever({ parts }: InstanceType<typeof ICAL.Recur>): boolean {
   const { BYMONTH: months, BYMONTHDAY: days } = parts as Readonly<Record<string, readonly number[] | undefined>>;
   if (!days) return false;

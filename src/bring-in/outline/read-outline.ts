@@ -26,7 +26,10 @@ function isDxf(text: string): boolean {
   return lines.some((line, i) => line === '0' && lines[i + 1] === 'SECTION');
 }
 
-/** Closed shapes make the outline; open lines beside them are cuts within it. Where nothing is closed all of it stays, to be refused with its gap. */
+/**
+ * Closed shapes make the outline; open lines beside them are cuts within it. Where nothing is closed all of it stays,
+ * to be refused with its gap.
+ */
 function closedOnly(read: OutlineReading): OutlineReading {
   if (!read.ok) return read;
   const shapes = read.outline.split(/(?=M)/).map((s) => s.trim());

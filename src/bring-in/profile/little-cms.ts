@@ -71,7 +71,8 @@ export interface OpenProfile {
  * @param key   name of the profile in the job
  * @param bytes the ICC file
  * @param load  fetches Little CMS
- * @param way   the rendering intent to the press, and whether black is compensated; what is printed is shown and measured
+ * @param way   the rendering intent to the press, and whether black is compensated; what is printed is shown and
+ * measured
  *              relative to its paper, whatever the way there
  * @throws Error when the bytes are not a CMYK profile that converts both ways
  */
@@ -161,7 +162,9 @@ export async function openProfile(
   };
 }
 
-/** Conversions from the profiles that pictures carry. Pictures of one camera carry one profile: its table is made once. */
+/**
+ * Conversions from the profiles that pictures carry. Pictures of one camera carry one profile: its table is made once.
+ */
 function taggedWith(cms: LittleCms, link: (own: number) => number): (icc: Uint8Array) => number {
   const made: { readonly icc: Uint8Array; readonly transform: number }[] = [];
   return (icc) => {

@@ -28,7 +28,10 @@ export async function readProfileFile(name: string, bytes: Uint8Array, load: Loa
   return { ok: true, profile: { kind: 'profile', name: name.slice(0, 255), about: (about || name).slice(0, 200) } };
 }
 
-/** What the profile of a picture is for; undefined for sRGB, which everything understands, and for one that cannot be read. */
+/**
+ * What the profile of a picture is for; undefined for sRGB, which everything understands, and for one that cannot be
+ * read.
+ */
 export function colourOfProfile(icc: Uint8Array): 'rgb' | 'grey' | undefined {
   const facts = factsOf(icc);
   switch (facts?.colorSpace) {

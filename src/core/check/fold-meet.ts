@@ -41,7 +41,10 @@ export const foldMeetRule: Rule = {
   },
 };
 
-/** How far an edge lies past a straight fold that runs along it, mm; negative short of it, undefined where neither is near. */
+/**
+ * How far an edge lies past a straight fold that runs along it, mm; negative short of it, undefined where neither is
+ * near.
+ */
 function beside({ from, to, path }: ProcessLine, rect: Rect, edge: EdgeName): number | undefined {
   if (path) return undefined;
   const isUprightEdge = edge === 'left' || edge === 'right';

@@ -61,7 +61,9 @@ function report(
   };
 }
 
-/** The rectangle shifted by the least that brings its ink inside the box; undefined when the ink is larger than the box. */
+/**
+ * The rectangle shifted by the least that brings its ink inside the box; undefined when the ink is larger than the box.
+ */
 function into(rect: Rect, bounds: Rect, box: Rect): Rect | undefined {
   if (bounds.width > box.width + TOUCH || bounds.height > box.height + TOUCH) return undefined;
   const shift = (at: number, size: number, from: number, room: number) =>

@@ -14,8 +14,8 @@ export function typeIn(items: readonly Item[]): Rect | undefined {
 }
 
 /**
- * Points of the letters in some items, at the foot of each and as high as small letters are. Where one of them lies outside there is
- * type outside; a letter may reach a little further.
+ * Points of the letters in some items, at the foot of each and as high as small letters are. Where one of them lies
+ * outside there is type outside; a letter may reach a little further.
  */
 export const typePoints = (items: readonly Item[]): readonly Point[] => pointsIn(items, IDENTITY);
 

@@ -18,7 +18,9 @@ function broughtIn(
 export /** A file may be called longer than an element. */
 const plainName = (file: string): string => file.replace(/\.\w+$/, '').slice(0, LONGEST_NAME);
 
-/** A frame for a picture: the first picture on an empty side fills it to the bleed, others come at their size or less. */
+/**
+ * A frame for a picture: the first picture on an empty side fills it to the bleed, others come at their size or less.
+ */
 export function pictureFrame(
   id: string,
   sha: string,

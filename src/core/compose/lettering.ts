@@ -58,7 +58,9 @@ export function letteringOf(face: Face | undefined, language: string): Lettering
   return { ...made, width: (text) => advanceOf(shapedWords(text, face, 1, language)) };
 }
 
-/** The box of a text frame, from where its words hang, in which one line stands on the baseline: as frames are filled. */
+/**
+ * The box of a text frame, from where its words hang, in which one line stands on the baseline: as frames are filled.
+ */
 export function frameOfLine(
   { text, size, align }: Pick<Words, 'text' | 'size' | 'align'>,
   face: Face,

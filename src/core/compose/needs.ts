@@ -101,7 +101,10 @@ export type FaceSource =
   | { readonly from: 'job'; readonly font: FontAsset & { readonly sha: string } }
   | { readonly from: 'shipped'; readonly face: ShippedFace };
 
-/** The face that a need comes down to: the nearest of the job’s own and the shipped ones, its own where both are as near. */
+/**
+ * The face that a need comes down to: the nearest of the job’s own and the shipped ones, its own where both are as
+ * near.
+ */
 export function faceFor(job: Job, need: FaceNeed): FaceSource | undefined {
   const own = jobFonts(job)
     .filter((font) => font.family === need.family)

@@ -9,7 +9,9 @@ export interface InkNeed {
 
 export const inkKey = ({ picture, adjust }: InkNeed): string => JSON.stringify([picture, adjust ?? null]);
 
-/** What is done to the pixels of a picture; nothing where they stay as they are. A colour over them is laid on as ink. */
+/**
+ * What is done to the pixels of a picture; nothing where they stay as they are. A colour over them is laid on as ink.
+ */
 export const tonesOf = (adjust: Adjust): { readonly adjust?: Adjust } =>
   adjust.grey || adjust.levels || adjust.clear || adjust.ink !== undefined ? { adjust } : {};
 

@@ -137,7 +137,10 @@ export function composePrintable(element: PrintableElement, setting: Setting, ar
 
 type Line = Extract<Mark, { kind: 'line' }>;
 
-/** Both ends of a line where it stands; an end on the trim goes on along its run into the bleed, where that is asked for. */
+/**
+ * Both ends of a line where it stands; an end on the trim goes on along its run into the bleed, where that is asked
+ * for.
+ */
 function endsOf(
   { from, to }: Line,
   { rect, reach }: Setting,

@@ -5,7 +5,10 @@ import { strokeReach, strokedItems } from './stroke';
 import { inkOf } from './ink';
 import type { Body, Setting, Surroundings } from './surroundings';
 
-/** The outline of a shape where it stands; a rectangle simply grows into the bleed, others carry out what lies on the trim. */
+/**
+ * The outline of a shape where it stands; a rectangle simply grows into the bleed, others carry out what lies on the
+ * trim.
+ */
 export function outlineOf(
   element: ElementOf<'shape'>,
   { rect, reach }: Setting,

@@ -34,7 +34,10 @@ const itemsIn = (drawing: Drawing) => leavesOf(drawing.frames.find((f) => f.elem
 const words = (drawing: Drawing) => itemsIn(drawing).flatMap((i): GlyphItem[] => (i.kind === 'glyphs' ? [i] : []));
 const sizes = (spans: readonly { readonly size: number }[] | undefined) => spans?.map((s) => s.size) ?? [];
 
-/** A row of one line of 10 pt: the font’s ascender and descender (1024 and 400 of 1000, its hhea table), 1 mm above and below. */
+/**
+ * A row of one line of 10 pt: the font’s ascender and descender (1024 and 400 of 1000, its hhea table), 1 mm above and
+ * below.
+ */
 const ONE = ptToMm(10 * 1.424) + 2;
 const LEADING = ptToMm(12);
 

@@ -3,8 +3,8 @@ import type { Piece, SideName } from '../job';
 import type { Turn } from '../printable';
 
 /**
- * Which of the sides that follow the same base layout each side is: a printable that lies on a layout goes on from page to
- * page. A side without a layout, and a layout itself, is the first.
+ * Which of the sides that follow the same base layout each side is: a printable that lies on a layout goes on from page
+ * to page. A side without a layout, and a layout itself, is the first.
  * @param sides in reading order
  */
 export function turnsOf(piece: Pick<Piece, 'layouts'>, sides: readonly SideName[]): (side: SideName) => Turn {

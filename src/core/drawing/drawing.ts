@@ -276,7 +276,10 @@ export const itemsOf = (drawing: Drawing): readonly Item[] => [
   ...drawing.reserved,
 ];
 
-/** What the pixels of a picture depend on: two items of one key show the same, whoever holds them. Readers make copies of items. */
+/**
+ * What the pixels of a picture depend on: two items of one key show the same, whoever holds them. Readers make copies
+ * of items.
+ */
 export const pictureKey = ({ picture, image, adjust, blur }: PictureItem): string =>
   JSON.stringify([picture, image.width, image.height, adjust, blur]);
 

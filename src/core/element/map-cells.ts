@@ -2,7 +2,9 @@ import type { CellChanges } from './cell';
 import type { TableElement } from './cells-of';
 import type { Paragraph } from './paragraph';
 
-/** A table with what is said of its cells changed wherever it is said: of all, of columns, rows, the header, or a cell. */
+/**
+ * A table with what is said of its cells changed wherever it is said: of all, of columns, rows, the header, or a cell.
+ */
 export const mapSaid = (table: TableElement, change: (said: CellChanges) => CellChanges): TableElement => ({
   ...table,
   cells: change(table.cells),

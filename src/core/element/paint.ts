@@ -63,7 +63,9 @@ export type SolidPaint = z.infer<typeof SolidPaint>;
 /** How a spot ink behaves beyond its hue. */
 export const SPOT_FINISHES = ['plain', 'metallic', 'fluorescent', 'pastel'] as const;
 
-/** Names that mean something else in a file for the press: the process plates, every plate, none (ISO 32000-1, 8.6.6.4). */
+/**
+ * Names that mean something else in a file for the press: the process plates, every plate, none (ISO 32000-1, 8.6.6.4).
+ */
 const TAKEN = ['cyan', 'magenta', 'yellow', 'black', 'all', 'none'];
 
 /** Why an ink cannot be called so; undefined when it can. */

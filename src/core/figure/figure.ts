@@ -10,7 +10,10 @@ export type Measured =
   | { readonly kind: 'marks' }
   /** The piece on a sheet of the press, counted from 0. */
   | { readonly kind: 'sheet'; readonly sheet: number }
-  /** Distances between stops along the width (x) or the height (y), mm from the trimmed corner; `surface` tells of which side. */
+  /**
+   * Distances between stops along the width (x) or the height (y), mm from the trimmed corner; `surface` tells of which
+   * side.
+   */
   | { readonly kind: 'stops'; readonly axis: 'x' | 'y'; readonly stops: readonly Mm[]; readonly surface?: string };
 
 /** Headings of the sheet, in the order in which the work is done. */

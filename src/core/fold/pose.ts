@@ -79,7 +79,9 @@ const centroid = (outline: readonly Point[]): Vector => [
   0,
 ];
 
-/** The turn with its direction settled, so that a positive angle lifts the moving side off the up side of what stays. */
+/**
+ * The turn with its direction settled, so that a positive angle lifts the moving side off the up side of what stays.
+ */
 function turnPose(turn: Turn, poses: readonly Pose[], folding: Folding, share: number): Pose {
   const stays = poses[turn.stays] ?? AT_REST;
   const a = movePoint(stays, [turn.from.x, turn.from.y, 0]);

@@ -12,7 +12,10 @@ const allowanceSchema = z.discriminatedUnion('school', [
   z.strictObject({ school: z.literal('thickness'), mm: extent.nullable() }),
 ]);
 
-/** How panels differ: `even`, `shift:1mm`, `thickness` or `thickness:0.12mm`; left out, the house or common practice says. */
+/**
+ * How panels differ: `even`, `shift:1mm`, `thickness` or `thickness:0.12mm`; left out, the house or common practice
+ * says.
+ */
 export function allowance(label: string, help: string, more: More = {}): Parameter<Allowance | undefined> {
   return {
     kind: 'allowance',

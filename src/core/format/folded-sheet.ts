@@ -74,7 +74,9 @@ export function roomFor(given: Allowance | undefined, { rules }: FormatContext):
   }
 }
 
-/** A sheet with columns and rows that folds flat: its two sides as true mirrors, what happens when it folds, and why. */
+/**
+ * A sheet with columns and rows that folds flat: its two sides as true mirrors, what happens when it folds, and why.
+ */
 export function foldedSheet(sheet: FoldedSheet, context: FormatContext): Plan {
   const { flat, columns, rows } = sheet;
   const narrow = Math.min(...columns, ...rows);

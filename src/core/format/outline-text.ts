@@ -3,7 +3,10 @@ import { LONGEST } from '../element';
 import { pathFault } from '../geometry';
 import { flatten, pathBounds, shiftPath, type Path, type Segment } from '../layout';
 
-/** Points of an outline whose curves are drawn as chords no further away than this, mm: more than so many are no die but a picture. */
+/**
+ * Points of an outline whose curves are drawn as chords no further away than this, mm: more than so many are no die but
+ * a picture.
+ */
 const [FINE, MOST_POINTS] = [0.002, 10_000];
 
 /**

@@ -69,7 +69,8 @@ function dieOf(shape: keyof typeof OUTLINES, size: Size, border: number): Path {
   const around = { x: -border, y: -border, width: size.width + 2 * border, height: size.height + 2 * border };
   if (shape === 'round' && size.width === size.height) return ellipsePath(around);
   if (shape === 'rectangle') return rectPath(around, border);
-  // Arcs around corners are chords of a few µm: stretched, the die is as large as the shape and its border to the last digit.
+  // Arcs around corners are chords of a few µm: stretched, the die is as large as the shape and its border to the last
+  // digit.
   const all = { width: size.width + 2 * border, height: size.height + 2 * border };
   return shiftPath(filling(offsetPath(filling(OUTLINES[shape](size), size), border), all), -border, -border);
 }

@@ -43,8 +43,8 @@ export type DeskSheetResult =
   { readonly ok: true; readonly sheet: DeskSheet } | { readonly ok: false; readonly message: string };
 
 /**
- * Several of a piece on a desk printer’s sheet, in columns and rows, with marks to cut by; the sheet is turned where more
- * fit. @param write puts a length into words
+ * Several of a piece on a desk printer’s sheet, in columns and rows, with marks to cut by; the sheet is turned where
+ * more fit. @param write puts a length into words
  */
 export function deskSheet(request: DeskSheetRequest, write: (mm: Mm) => string): DeskSheetResult {
   const { trim, sheet, edge, gap, marks } = request;

@@ -3,8 +3,8 @@ import { elementsOn, saidOn, withSide } from './inherit';
 import type { Piece, SideName } from './schema';
 
 /**
- * The piece with other decisions of a printable: where they are said, which for a page of a run is the base layout, so that
- * all pages of it follow; on the page itself where that already decides for itself.
+ * The piece with other decisions of a printable: where they are said, which for a page of a run is the base layout, so
+ * that all pages of it follow; on the page itself where that already decides for itself.
  */
 export function withDecisions(
   piece: Piece,

@@ -63,7 +63,9 @@ function wordsOf(issue: Issue): string {
 /** Messages of the package itself; a schema’s own say more than a rule can. */
 const PACKAGE = /^(?:Invalid |Too |Unrecognized )/;
 
-/** Sentences that say where a document is wrong, and how it should be: `pieces → 0 → size → width: …`; twelve at most. */
+/**
+ * Sentences that say where a document is wrong, and how it should be: `pieces → 0 → size → width: …`; twelve at most.
+ */
 export function describeProblems(error: z.ZodError): string[] {
   return error.issues.slice(0, MOST).map((issue) => {
     const where = issue.path.map((key) => short(String(key))).join(' → ') || 'the whole file';

@@ -16,7 +16,10 @@ import { paintsUsed } from './use-kit';
 
 type Change = (paint: SolidPaint) => SolidPaint;
 
-/** A job with each of its paints replaced: of elements, layouts, styles, coatings that follow a colour, and named colours. */
+/**
+ * A job with each of its paints replaced: of elements, layouts, styles, coatings that follow a colour, and named
+ * colours.
+ */
 export function repaintJob(job: Job, change: Change): Job {
   const book = styleBook(job);
   const styled = (style: TypeStyle): TypeStyle =>

@@ -10,8 +10,8 @@ const textsOf = (piece: Piece): readonly Text[] =>
 const isEmpty = (text: Text): boolean => plainText(text.paragraphs) === '';
 
 /**
- * The job with a text frame taking up what another has no room for. Words that it had go to the end of the text that now
- * runs through it; let go again, it is an empty frame.
+ * The job with a text frame taking up what another has no room for. Words that it had go to the end of the text that
+ * now runs through it; let go again, it is an empty frame.
  * @param from the frame before it; null to end the flow
  * @returns undefined where the text would flow in a circle
  */
@@ -47,7 +47,8 @@ export function withFlow(job: Job, pieceId: string, id: string, from: string | n
 }
 
 /**
- * The piece without some elements. Words are not lost while another frame takes them up: it becomes the first of its text.
+ * The piece without some elements. Words are not lost while another frame takes them up: it becomes the first of its
+ * text.
  */
 export function withoutElements(piece: Piece, ids: readonly string[]): Piece {
   let texts = textsOf(piece);

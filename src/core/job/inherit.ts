@@ -133,7 +133,9 @@ function find(piece: Piece, side: SideName, within: ReadonlySet<string>): Known 
 const elementsWithin = (piece: Piece, side: SideName, within: ReadonlySet<string>): readonly Element[] =>
   find(piece, side, within)?.all ?? ownOf(piece, side);
 
-/** The elements of a side, lowest first: those of its base layout, then its own. None where nothing was laid on it yet. */
+/**
+ * The elements of a side, lowest first: those of its base layout, then its own. None where nothing was laid on it yet.
+ */
 export const elementsOn = (piece: Piece, side: SideName): readonly Element[] => elementsWithin(piece, side, new Set());
 
 /**

@@ -9,7 +9,8 @@ export function nextName(name: string): string {
 }
 
 /**
- * The job again, to be changed for another year: all that is laid out stays, the day it is due and how far it is are open.
+ * The job again, to be changed for another year: all that is laid out stays, the day it is due and how far it is are
+ * open.
  * @param revision the state of the old job that it begins from
  */
 export const nextVersion = (job: Job, id: string, revision: number): Job => ({

@@ -107,7 +107,10 @@ function placeOn(piece: Piece, content: PrintableContent): Place {
   }
 }
 
-/** The job with a printable on the piece, where it belongs on such a piece. @param fresh gives ids that nothing has yet */
+/**
+ * The job with a printable on the piece, where it belongs on such a piece.
+ * @param fresh gives ids that nothing has yet
+ */
 export function withPrintable(
   job: Job,
   piece: Piece,
@@ -138,8 +141,8 @@ export function withPrintable(
 }
 
 /**
- * Begins a job from the gallery: the piece it is usually made as, with the printable on it. What is typed belongs to the
- * printable where it has a decision of that name, else to the piece.
+ * Begins a job from the gallery: the piece it is usually made as, with the printable on it. What is typed belongs to
+ * the printable where it has a decision of that name, else to the piece.
  */
 export function startPrintable(
   entry: GalleryEntry,

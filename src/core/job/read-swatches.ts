@@ -8,9 +8,9 @@ const MOST = 300;
 const LONGEST_NAME = 60;
 
 /**
- * A job with the colours of a file of comma-, semicolon- or tab-separated values: a name and a colour on each row, the colour as it
- * is written in a field, or its four inks in columns of their own. A name that is there already takes the file’s colour; a first row
- * without a colour says what the columns are.
+ * A job with the colours of a file of comma-, semicolon- or tab-separated values: a name and a colour on each row, the
+ * colour as it is written in a field, or its four inks in columns of their own. A name that is there already takes the
+ * file’s colour; a first row without a colour says what the columns are.
  * @returns the job, or in words what is wrong and in which row
  */
 export function withSwatchesOf(job: Job, text: string): Job | string {

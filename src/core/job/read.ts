@@ -13,7 +13,8 @@ export type JobReading =
 
 /**
  * Reads a job from parsed JSON. Everything past this point trusts the job.
- * @returns the job with its defaults filled in, or at most twelve sentences saying where it is wrong and what was expected
+ * @returns the job with its defaults filled in, or at most twelve sentences saying where it is wrong and what was
+ * expected
  */
 export function readJob(data: unknown): JobReading {
   if (typeof data === 'object' && data !== null && 'version' in data && typeof data.version === 'number') {

@@ -72,7 +72,8 @@ test('slots are filled one after another; words keep the look of the template', 
   if (!shown.ok) throw new Error(shown.problem);
   expect(openOnes(shown.job)).toEqual([]);
   const all = new Map(shown.job.pieces.flatMap(elementsOf).map(({ element }) => [element.id, element]));
-  // 19 February 2027 is a Friday: `date -d 2027-02-19 +%A`. Whether a comma follows differs between editions of Unicode’s locale data.
+  // 19 February 2027 is a Friday: `date -d 2027-02-19 +%A`. Whether a comma follows differs between editions of
+  // Unicode’s locale data.
   expect(all.get('when')).toMatchObject({
     paragraphs: [{ runs: [{ text: expect.stringMatching(/^Friday,? 19 February 2027$/) as string }] }],
   });

@@ -91,8 +91,8 @@ export function kitOf(job: Job, name: string): Kit {
 }
 
 /**
- * The job with its client’s kit: styles and measures of the same name become the kit’s, wherever they are used; those it
- * lacks are added. What it has beside them stays.
+ * The job with its client’s kit: styles and measures of the same name become the kit’s, wherever they are used; those
+ * it lacks are added. What it has beside them stays.
  */
 export function takeKit(job: Job, kit: Kit): Job {
   const styles = mergedStyles(job.styles, kit.styles);

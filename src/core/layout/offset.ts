@@ -26,9 +26,9 @@ const MANY_POINTS = 1_000;
 const FIRST_STEP = 0.05;
 
 /**
- * Grows polygons by a distance. What lies closer together than the distance crosses all that it meets on its way; in steps it
- * merges with its neighbours first, so that thousands of points take n log n. The sum is the same distance outside; corners
- * sharper than the mitre limit are cut once a step, which leaves them no shorter.
+ * Grows polygons by a distance. What lies closer together than the distance crosses all that it meets on its way; in
+ * steps it merges with its neighbours first, so that thousands of points take n log n. The sum is the same distance
+ * outside; corners sharper than the mitre limit are cut once a step, which leaves them no shorter.
  */
 function inflated(polygons: PathsD, by: Mm, join: JoinType): PathsD {
   // Round joins are arcs of chords that stray no more than a hundredth of a millimetre.

@@ -51,9 +51,9 @@ export interface FinishLayer extends ProcessLayer {
 }
 
 /**
- * The layers above the artwork, one a purpose, each on a plate of its own: first coatings in the order in which they are
- * laid on, then process lines in the form and weight that the house wants. None knocks out what is beneath, unless a coating was
- * told to.
+ * The layers above the artwork, one a purpose, each on a plate of its own: first coatings in the order in which they
+ * are laid on, then process lines in the form and weight that the house wants. None knocks out what is beneath, unless
+ * a coating was told to.
  */
 export const finishLayers = ({ lines, coats }: Finishes, rules: Rules): readonly FinishLayer[] => [
   ...coatLayers(coats, rules),

@@ -82,7 +82,9 @@ export function fitEnvelope(piece: Size, thickness: Mm, envelope: Envelope): Env
   return (turned.least > plain.least ? turned : plain).fit;
 }
 
-/** The smallest envelope that a piece goes into with clearance: of the series a job is thought in, or else of the other. */
+/**
+ * The smallest envelope that a piece goes into with clearance: of the series a job is thought in, or else of the other.
+ */
 export function smallestEnvelope(piece: Size, thickness: Mm, series: Envelope['series']): EnvelopeFit | undefined {
   const fits = ENVELOPES.map((e) => fitEnvelope(piece, thickness, e))
     .filter((fit) => fit.fits)

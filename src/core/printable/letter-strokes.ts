@@ -1,9 +1,9 @@
 import { arcSegments, mapPath, type Path, type Segment } from '../geometry';
 
 /*
- * Letters and figures as the strokes of a pen, in the order in which they are written: our own drawing of an upright print
- * hand. Baseline at 0, x-height 1, ascenders and capitals 2, descenders −1; y up. A stroke is `M x y`, `L x y` and
- * `A cx cy rx ry from to` (degrees, counterclockwise where `to` is larger); strokes are parted by a bar.
+ * Letters and figures as the strokes of a pen, in the order in which they are written: our own drawing of an upright
+ * print hand. Baseline at 0, x-height 1, ascenders and capitals 2, descenders −1; y up. A stroke is `M x y`, `L x y`
+ * and `A cx cy rx ry from to` (degrees, counterclockwise where `to` is larger); strokes are parted by a bar.
  */
 const STROKES: Readonly<Record<string, readonly [width: number, strokes: string]>> = {
   a: [1, 'A .5 .5 .5 .5 45 405 | M 1 1 L 1 0'],

@@ -1,6 +1,6 @@
 /**
- * The same list in another order, the same for the same seed: Fisher and Yates, drawn by the mulberry32 generator (public
- * domain, from memory).
+ * The same list in another order, the same for the same seed: Fisher and Yates, drawn by the mulberry32 generator
+ * (public domain, from memory).
  */
 export function shuffled<T>(list: readonly T[], seed: number): readonly T[] {
   const out = [...list];

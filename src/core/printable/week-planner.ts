@@ -9,7 +9,10 @@ import { clipped, leftOut, middleBaseline, parts, sizeFor } from './parts';
 import { PLANNER, daysTitle } from './planner-decisions';
 import { definePrintable, type Turn } from './printable';
 
-/** Which week of the run a page shows, and which half where a week takes a spread: a first right-hand page has its second half. */
+/**
+ * Which week of the run a page shows, and which half where a week takes a spread: a first right-hand page has its
+ * second half.
+ */
 export function weekOfPage(
   { index, isLeft }: Turn,
   isSpread: boolean,

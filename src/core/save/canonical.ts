@@ -1,9 +1,13 @@
-/** Texts of the parts of a job that are known by a name: a change makes few of them anew, and a job is never changed in place. */
+/**
+ * Texts of the parts of a job that are known by a name: a change makes few of them anew, and a job is never changed in
+ * place.
+ */
 const known = new WeakMap<object, string>();
 
 /**
- * A document as canonical JSON (RFC 8785): keys in the order of their UTF-16 code units, numbers and strings as ECMAScript writes
- * them, nothing between. What JSON cannot say is written as `JSON.stringify` does, half a surrogate pair as its escape.
+ * A document as canonical JSON (RFC 8785): keys in the order of their UTF-16 code units, numbers and strings as
+ * ECMAScript writes them, nothing between. What JSON cannot say is written as `JSON.stringify` does, half a surrogate
+ * pair as its escape.
  */
 export function canonical(value: unknown): string {
   if (value === undefined) return 'null';

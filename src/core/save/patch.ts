@@ -23,7 +23,8 @@ export type Patch = z.infer<typeof Patch>;
 type PatchStep = z.infer<typeof Operation>;
 
 const differ = create({
-  // Elements, texts and pieces are known by their names, wherever they lie in a list. The package asks for null as well.
+  // Elements, texts and pieces are known by their names, wherever they lie in a list. The package asks for null as
+  // well.
   objectHash: (item: object | null, index) =>
     item !== null && 'id' in item && typeof item.id === 'string' ? item.id : `#${index === undefined ? '' : index}`,
 });

@@ -13,8 +13,9 @@ export const LONGEST_LABEL = 200;
 export const BATCH = 100;
 
 /**
- * A state on its way to be kept: what was done, by a name of its own, so that one that arrives twice is kept once. It says what changed
- * since the state before, or all of it where the state before is not known to be the same on both sides.
+ * A state on its way to be kept: what was done, by a name of its own, so that one that arrives twice is kept once. It
+ * says what changed since the state before, or all of it where the state before is not known to be the same on both
+ * sides.
  */
 export const SentStep = z.object({
   id: z.string().regex(/^[\w-]{8,64}$/),

@@ -21,7 +21,9 @@ const NO_BREAK_SPACE = '\u00a0';
 /** Demerits of ending a line in a hyphen, and of breaking a word where no rule allows it. */
 const HYPHEN = 50;
 const EMERGENCY = 5_000;
-/** Ragged lines may end this far before the edge as a matter of course, in ems (Knuth and Plass: three words’ space). */
+/**
+ * Ragged lines may end this far before the edge as a matter of course, in ems (Knuth and Plass: three words’ space).
+ */
 const RAGGED = 3;
 
 /** What a reader takes for one letter (UAX 29): a word that must be broken is broken between two of them. */
@@ -34,7 +36,10 @@ interface Stuff {
   readonly hyphen: readonly boolean[];
 }
 
-/** A paragraph as boxes, glue and penalties. @param least narrowest line: a word wider than it may be broken anywhere */
+/**
+ * A paragraph as boxes, glue and penalties.
+ * @param least narrowest line: a word wider than it may be broken anywhere
+ */
 function stuffOf(p: Prepared, from: number, least: Mm): Stuff {
   const materials: Material[] = [];
   const next: number[] = [];

@@ -6,7 +6,9 @@ const mended = (text: string, language = 'en-GB'): string =>
     .reverse()
     .reduce((t, { at, length, right }) => t.slice(0, at) + right + t.slice(at + length), text);
 
-/** Conventions of each language as its handbooks of style give them [cp]; quotation marks as CLDR has them, from memory. */
+/**
+ * Conventions of each language as its handbooks of style give them [cp]; quotation marks as CLDR has them, from memory.
+ */
 test.each([
   ['en-GB', '"Bring soup," she said.', '“Bring soup,” she said.'],
   ['de', 'Sie rief: "Licht aus!"', 'Sie rief: „Licht aus!“'],

@@ -247,8 +247,8 @@ function shifts(filled: readonly FilledLine[], columns: readonly Column[], flowi
 }
 
 /**
- * Columns of a frame that wants them level are as low as they can be with all of the text in them: first all alike, then
- * what is left after each again.
+ * Columns of a frame that wants them level are as low as they can be with all of the text in them: first all alike,
+ * then what is left after each again.
  */
 function balancedColumns(flowing: readonly Flowing[], boxes: readonly TextBox[]): readonly Column[] {
   const whole = columnsOf(boxes, (frame) => boxes[frame]?.height ?? 0);

@@ -17,7 +17,10 @@ export interface DropCap {
 /** Room between the letter and the words, as a share of their size [cp]. */
 const BESIDE = 0.25;
 
-/** The dropped letter of a paragraph: its head on the head of the first line’s capitals, its foot on the last of its lines. */
+/**
+ * The dropped letter of a paragraph: its head on the head of the first line’s capitals, its foot on the last of its
+ * lines.
+ */
 export function dropCapOf(p: Prepared): DropCap | undefined {
   const lines = p.look.dropCap;
   const [piece] = p.pieces;

@@ -52,9 +52,9 @@ const hasAll = (font: ShapingFont, sign: string): boolean =>
   Array.from(sign).every((char) => font.has(char.codePointAt(0) ?? 0));
 
 /**
- * The file that can set a sign, and how it is asked for: as it was typed; as one letter, where it was typed as a letter and its
- * accents and the font has them as one (HarfBuzz puts them together); or as another sign that says the same. What no file has
- * goes to the first, as its missing-glyph box.
+ * The file that can set a sign, and how it is asked for: as it was typed; as one letter, where it was typed as a letter
+ * and its accents and the font has them as one (HarfBuzz puts them together); or as another sign that says the same.
+ * What no file has goes to the first, as its missing-glyph box.
  */
 function settingOf(
   sign: string,

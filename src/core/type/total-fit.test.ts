@@ -3,8 +3,9 @@ import { TASTE, firstFit, totalFit, type Break, type Material } from './total-fi
 
 /**
  * The worked example of D. E. Knuth and M. F. Plass, “Breaking Paragraphs into Lines”, Software: Practice and
- * Experience 11 (1981): a paragraph of the Frog King set 390 units wide, with widths of letters in eighteenths of a quad.
- * The widths and the ratios are from memory; that they agree to three decimals shows that they are remembered well.
+ * Experience 11 (1981): a paragraph of the Frog King set 390 units wide, with widths of letters in eighteenths of a
+ * quad. The widths and the ratios are from memory; that they agree to three decimals shows that they are remembered
+ * well.
  */
 const WIDTHS: Readonly<Record<string, number>> = {
   a: 9,

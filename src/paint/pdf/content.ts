@@ -35,7 +35,10 @@ export interface Look {
 /** Names given out while content is written; the document turns them into resources. */
 export interface Resources {
   readonly font: (key: string, gid: number) => string;
-  /** Takes a text to be what a glyph of a font stands for. @returns whether it does: a glyph stands for one text in the whole file */
+  /**
+   * Takes a text to be what a glyph of a font stands for.
+   * @returns whether it does: a glyph stands for one text in the whole file
+   */
   readonly stands: (key: string, gid: number, text: string) => boolean;
   readonly picture: (item: PictureItem) => string;
   readonly page: (item: PageItem) => string;
@@ -233,8 +236,9 @@ function clustersOf(glyphs: Glyphs): readonly Glyphs[] {
 const textOf = (cluster: Glyphs): string => cluster.map((glyph) => glyph.text).join('');
 
 /**
- * Whether a reader can tell a cluster’s text from its glyphs alone: a glyph by its text, several by a character each. What was
- * said of a glyph before stays; where the same glyph means something else, the text has to be written beside it.
+ * Whether a reader can tell a cluster’s text from its glyphs alone: a glyph by its text, several by a character each.
+ * What was said of a glyph before stays; where the same glyph means something else, the text has to be written beside
+ * it.
  */
 function isSaid(cluster: Glyphs, font: string, { stands }: Resources): boolean {
   const characters = Array.from(textOf(cluster));

@@ -37,9 +37,9 @@ export interface SetDown {
 }
 
 /**
- * A page as a form that fills the unit square, its vectors kept. Only its content and what that draws with come along: no
- * annotations, actions or attached files. It is a group of its own, so that it can be laid on as one and mixes with nothing but
- * itself; its graphics state begins as a page’s does.
+ * A page as a form that fills the unit square, its vectors kept. Only its content and what that draws with come along:
+ * no annotations, actions or attached files. It is a group of its own, so that it can be laid on as one and mixes with
+ * nothing but itself; its graphics state begins as a page’s does.
  * @param blending the space in which it mixes where it does not say one
  */
 export function setDown(
@@ -72,7 +72,9 @@ export function setDown(
   return { form, ...layersOf(document, copier) };
 }
 
-/** From the page’s points to the unit square as it is shown, turned as the page asks (clockwise, ISO 32000-1, 7.7.3.3). */
+/**
+ * From the page’s points to the unit square as it is shown, turned as the page asks (clockwise, ISO 32000-1, 7.7.3.3).
+ */
 function toUnitSquare(box: { x: number; y: number; width: number; height: number }, rotate: number): readonly number[] {
   const { x, y, width: w, height: h } = box;
   switch (((rotate % 360) + 360) % 360) {
@@ -115,8 +117,8 @@ function contentOf(page: PDFPage): Uint8Array {
 }
 
 /**
- * Layers of a document as they are when it is printed: on or off as it opens, and then as each says of print where the document lets
- * that decide (ISO 32000-1, 8.11.4.4).
+ * Layers of a document as they are when it is printed: on or off as it opens, and then as each says of print where the
+ * document lets that decide (ISO 32000-1, 8.11.4.4).
  */
 function layersOf(document: PDFDocument, copier: PDFObjectCopier): Pick<SetDown, 'shown' | 'hidden'> {
   const layers = document.catalog.lookupMaybe(PDFName.of('OCProperties'), PDFDict);

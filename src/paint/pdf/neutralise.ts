@@ -25,7 +25,10 @@ export interface Neutral {
 
 const name = (text: string): PDFName => PDFName.of(text);
 
-/** Keys of a graphics state that change how a press prints, or that no press file may have (ISO 15930-7, 6.2.5, from memory). */
+/**
+ * Keys of a graphics state that change how a press prints, or that no press file may have (ISO 15930-7, 6.2.5, from
+ * memory).
+ */
 const PRESS_STATE = ['TR', 'TR2', 'HT', 'HTP', 'BG', 'BG2', 'UCR', 'UCR2'].map(name);
 
 /** What belongs to an editor or to another workflow. */
@@ -34,9 +37,9 @@ const LEFT_OUT = ['OPI', 'PieceInfo', 'Alternates', 'Metadata', 'StructParent', 
 );
 
 /**
- * Makes what a page draws with fit for a press file, in place: untagged RGB is tagged, transfer functions and halftones go, LZW is
- * written anew, every spot ink is shown in one way. Everything that is reached is looked at: forms, patterns, masks and the glyphs of
- * Type 3 fonts too.
+ * Makes what a page draws with fit for a press file, in place: untagged RGB is tagged, transfer functions and halftones
+ * go, LZW is written anew, every spot ink is shown in one way. Everything that is reached is looked at: forms,
+ * patterns, masks and the glyphs of Type 3 fonts too.
  */
 export function neutralise(root: PDFObject, neutral: Neutral): void {
   const seen = new Set<PDFObject>();

@@ -17,16 +17,17 @@ const encoder = new TextEncoder();
 export const utf8 = (s: string): Uint8Array => encoder.encode(s);
 
 /**
- * A name. Its characters are bytes of UTF-8, and what is no regular character is written as `#` and two digits (ISO 32000-1,
- * 7.3.5). The package takes a `#` for the beginning of such digits and keeps eight bits of each character, so it is given bytes
- * with that sign written out.
+ * A name. Its characters are bytes of UTF-8, and what is no regular character is written as `#` and two digits (ISO
+ * 32000-1,
+ * 7.3.5). The package takes a `#` for the beginning of such digits and keeps eight bits of each character, so it is
+ * given bytes with that sign written out.
  */
 export const nameOf = (text: string): PDFName =>
   PDFName.of(String.fromCharCode(...utf8(text.replaceAll('\0', ''))).replaceAll('#', '#23'));
 
 /**
- * Text from outside as files may carry it, in PDF strings and XML alike: without control characters (XML 1.0, 2.2), non-characters and
- * halves of pairs.
+ * Text from outside as files may carry it, in PDF strings and XML alike: without control characters (XML 1.0, 2.2),
+ * non-characters and halves of pairs.
  */
 export const sayable = (text: string): string =>
   text
@@ -36,7 +37,10 @@ export const sayable = (text: string): string =>
 /** Signs that need no care in a string in brackets (ISO 32000-1, 7.3.4.2). */
 const PLAIN = /^[ !"#$%&'*+,\-./0-9:;<=>?@A-Z[\]^_`a-z{|}~]*$/;
 
-/** A text string: plain signs as they are, everything else in UTF-16BE, where no sign can end the string (ISO 32000-1, 7.9.2.2). */
+/**
+ * A text string: plain signs as they are, everything else in UTF-16BE, where no sign can end the string (ISO 32000-1,
+ * 7.9.2.2).
+ */
 export function textString(text: string): PDFString | PDFHexString {
   const said = sayable(text);
   return PLAIN.test(said) ? PDFString.of(said) : PDFHexString.fromText(said);

@@ -54,8 +54,8 @@ function geometry(ink: GradientInk): { readonly [key: string]: Value } {
 }
 
 /**
- * The plates of a gradient as a shading (ISO 32000-1, 8.7.4.5.3 and 8.7.4.5.4). One that overprints names its plates: in
- * DeviceCMYK a shading paints all four, whatever the overprint mode says (11.7.4.5).
+ * The plates of a gradient as a shading (ISO 32000-1, 8.7.4.5.3 and 8.7.4.5.4). One that overprints names its plates:
+ * in DeviceCMYK a shading paints all four, whatever the overprint mode says (11.7.4.5).
  * @param space of plates of their own
  */
 export function pressShading(ink: GradientInk, space: (plates: readonly Plate[]) => Value): Value {

@@ -56,8 +56,8 @@ export function plateSpace(plates: readonly Plate[], stream: AddStream): Value {
 const isProcess = (name: string): boolean => Object.values(PROCESS_PLATES).some((process) => process === name);
 
 /**
- * Tints to the build that shows them, dot areas added and at most full, as a PostScript calculator (ISO 32000-1, 7.10.5).
- * The inputs lie on the stack with the last on top; each ink is a sum over all of them.
+ * Tints to the build that shows them, dot areas added and at most full, as a PostScript calculator (ISO 32000-1,
+ * 7.10.5). The inputs lie on the stack with the last on top; each ink is a sum over all of them.
  */
 function addedTints(plates: readonly Plate[], stream: AddStream): Value {
   const count = plates.length;

@@ -4,7 +4,9 @@ import type { PixelBox } from './coverage';
 // Named once: a look-up of a global in every step is dear where code runs in a context of its own.
 const { round, min, max, sqrt, abs } = Math;
 
-/** What is laid on a row: for each plate one value, or one for each column; nothing where the plate is left as it is. */
+/**
+ * What is laid on a row: for each plate one value, or one for each column; nothing where the plate is left as it is.
+ */
 export interface RowInk {
   /** By plate: 0 to 255 dot area all along, a value for each column, or `undefined` to leave what is beneath. */
   readonly of: readonly (number | Uint8Array | undefined)[];
@@ -13,8 +15,8 @@ export interface RowInk {
 type Mixing = Item['blend'];
 
 /**
- * Plates of a part of a page, 8 bits a pixel, 255 for full ink, with how opaque each pixel is where that has to be known:
- * in groups, and on a page on which something is mixed with what lies beneath.
+ * Plates of a part of a page, 8 bits a pixel, 255 for full ink, with how opaque each pixel is where that has to be
+ * known: in groups, and on a page on which something is mixed with what lies beneath.
  */
 export class Canvas {
   readonly plates: readonly Uint8Array[];
@@ -162,7 +164,10 @@ export class Canvas {
   }
 }
 
-/** For each pixel of a row: how much of the new lies in what comes out, and how opaque the ground was. Reused from row to row. */
+/**
+ * For each pixel of a row: how much of the new lies in what comes out, and how opaque the ground was. Reused from row
+ * to row.
+ */
 let share = new Float32Array(4096);
 let beneath = new Float32Array(4096);
 
@@ -185,8 +190,8 @@ type Mix = (under: number, over: number) => number;
 const PROCESS_NAMES: readonly string[] = ['Cyan', 'Magenta', 'Yellow', 'Black'];
 
 /**
- * How a blend mode mixes one plate, on light values 0 to 255 (ISO 32000-1, 11.3.5.2). Spot plates take only modes that keep white
- * white; the others lay on plainly there (11.7.4.2).
+ * How a blend mode mixes one plate, on light values 0 to 255 (ISO 32000-1, 11.3.5.2). Spot plates take only modes that
+ * keep white white; the others lay on plainly there (11.7.4.2).
  */
 function mixingFor(blend: NonNullable<Mixing>, plate: string): Mix | undefined {
   if ((blend === 'difference' || blend === 'exclusion') && !PROCESS_NAMES.includes(plate)) return undefined;

@@ -111,7 +111,10 @@ function folded(sum: number): number {
   return ((within > 1 ? 2 - within : within) * 255 + 0.5) | 0;
 }
 
-/** Adds what an edge changes in each cell, so that sums from the left give covered areas. What lies left of the box counts at its left edge. */
+/**
+ * Adds what an edge changes in each cell, so that sums from the left give covered areas. What lies left of the box
+ * counts at its left edge.
+ */
 function addEdge(stride: number, width: number, xa: number, ya: number, xb: number, yb: number, rows: number): void {
   if (ya === yb) return;
   const dir = ya < yb ? 1 : -1;

@@ -107,8 +107,8 @@ export function pictureRows(whole: InkPixels, image: Rect, matrix: Matrix, left:
 }
 
 /**
- * How many places are read across a pixel of the page. One is enough where a pixel comes to a pixel, and where a pixel of the
- * picture covers many of the page; between, whole rows would be read twice or not at all.
+ * How many places are read across a pixel of the page. One is enough where a pixel comes to a pixel, and where a pixel
+ * of the picture covers many of the page; between, whole rows would be read twice or not at all.
  * @param pixels of the picture to one of the page
  */
 const samplesFor = (pixels: number): number =>
@@ -117,7 +117,10 @@ const samplesFor = (pixels: number): number =>
 /** Pictures reduced to a half each way, from those they were reduced from: a side is read again and again. */
 const halves = new WeakMap<InkPixels, InkPixels>();
 
-/** The picture, halved until about one of its pixels comes to a pixel of the page, and how many times smaller it is then. */
+/**
+ * The picture, halved until about one of its pixels comes to a pixel of the page, and how many times smaller it is
+ * then.
+ */
 function reducedFor(
   picture: InkPixels,
   image: Rect,

@@ -60,8 +60,9 @@ export interface Plates {
 }
 
 /**
- * Every plate of a surface as an 8-bit image, as a press file’s reader separates it: what is laid on top knocks out what is
- * beneath on every plate, unless it overprints; groups, blend modes and soft masks are mixed plate by plate (ISO 32000-1, 11).
+ * Every plate of a surface as an 8-bit image, as a press file’s reader separates it: what is laid on top knocks out
+ * what is beneath on every plate, unless it overprints; groups, blend modes and soft masks are mixed plate by plate
+ * (ISO 32000-1, 11).
  * @param items in paint order, those of layers too
  * @param names plates that are wanted, in their order; see `plateNames`
  */

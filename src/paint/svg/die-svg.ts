@@ -3,7 +3,10 @@ import { DASHES, type LineForm, type Process, type ProcessLine } from '../../cor
 import { lineStyle } from './blank-svg';
 import { pathData } from './svg';
 
-/** Process lines alone at true size, a group for each process, named as its plate. @param shown what the picture covers, mm */
+/**
+ * Process lines alone at true size, a group for each process, named as its plate.
+ * @param shown what the picture covers, mm
+ */
 export function dieSvg(
   shown: Rect,
   lines: readonly ProcessLine[],

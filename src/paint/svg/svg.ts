@@ -143,7 +143,9 @@ function fillOf(ink: Ink, defs: Definitions): { readonly defs: string; readonly 
 
 const outlined = new WeakMap<GlyphItem['glyphs'], string>();
 
-/** One path for the whole run: far fewer nodes than a path a glyph. A run that is painted again is not written again. */
+/**
+ * One path for the whole run: far fewer nodes than a path a glyph. A run that is painted again is not written again.
+ */
 function glyphOutlines(item: GlyphItem, context: SvgContext): string {
   const before = outlined.get(item.glyphs);
   if (before !== undefined) return before;

@@ -66,7 +66,10 @@ async function open(): Promise<Store> {
 // One store a process, also across the reloads of the development server.
 const holder = globalThis as { yellowSheetStore?: Promise<Store> };
 
-/** @throws Problem when the database is not there; whatever SQLite says when it cannot be opened, and tries again the next time */
+/**
+ * @throws Problem when the database is not there; whatever SQLite says when it cannot be opened, and tries again the
+ * next time
+ */
 export async function store(): Promise<Store> {
   const opening = (holder.yellowSheetStore ??= open());
   // What could not be opened is tried again by the next that asks.

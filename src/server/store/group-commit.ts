@@ -16,8 +16,9 @@ interface Waiting {
 const MOST = 16;
 
 /**
- * Runs writes one after another, in the order in which they come. Those that come while the disk is busy share the next transaction, each
- * behind a savepoint of its own: what one of them refuses is undone and nothing else. None is done before all of it is on the disk.
+ * Runs writes one after another, in the order in which they come. Those that come while the disk is busy share the next
+ * transaction, each behind a savepoint of its own: what one of them refuses is undone and nothing else. None is done
+ * before all of it is on the disk.
  */
 export function groupCommit(sequelize: Sequelize): <T>(work: Work<T>) => Promise<T> {
   const waiting: Waiting[] = [];

@@ -1,4 +1,6 @@
-/** Something in a content stream: a number, a name, a string, an operator, or what holds others (ISO 32000-1, 7.8.2). */
+/**
+ * Something in a content stream: a number, a name, a string, an operator, or what holds others (ISO 32000-1, 7.8.2).
+ */
 export type Token =
   | { readonly kind: 'number'; readonly value: number }
   | { readonly kind: 'name'; readonly text: string }

@@ -3,7 +3,10 @@ import { dictOf, entry, listOf, name, nameText, unpacked, type OpenFile } from '
 import type { FontUse } from './graphics';
 import { glyphTables, type GlyphTables } from './sfnt';
 
-/** Fonts lie in the file, hold what is drawn with them, are as wide as they say, and lead back to text (ISO 15930-7, 6.2.4.10, from memory). */
+/**
+ * Fonts lie in the file, hold what is drawn with them, are as wide as they say, and lead back to text (ISO 15930-7,
+ * 6.2.4.10, from memory).
+ */
 export function checkFont(file: OpenFile, { font, codes }: FontUse): void {
   const { say } = file;
   const kind = nameText(entry(file, font, 'Subtype'));

@@ -16,7 +16,9 @@ export interface Walk {
   readonly seen: Set<PDFObject>;
 }
 
-/** How many operands an operator takes (ISO 32000-1, table 51); those that take a colour are looked at by themselves. */
+/**
+ * How many operands an operator takes (ISO 32000-1, table 51); those that take a colour are looked at by themselves.
+ */
 const OPERANDS: Readonly<Record<string, number>> = {
   q: 0,
   Q: 0,

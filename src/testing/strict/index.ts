@@ -11,8 +11,8 @@ export interface Fault {
 }
 
 /**
- * Holds a press file to ISO 15930-7 (PDF/X-4), point by point, by its bytes alone: it shares nothing with what writes it. The clauses
- * are from memory.
+ * Holds a press file to ISO 15930-7 (PDF/X-4), point by point, by its bytes alone: it shares nothing with what writes
+ * it. The clauses are from memory.
  */
 export async function strictFaults(bytes: Uint8Array): Promise<readonly Fault[]> {
   const faults: Fault[] = [];

@@ -18,8 +18,8 @@ interface Props {
 }
 
 /**
- * Our line code, told by shape as well as colour: hatched band = bleed, brackets and faint rim = safe, strips = columns,
- * dash-dot with triangles = fold, dots = perforation, solid with a blade = cut.
+ * Our line code, told by shape as well as colour: hatched band = bleed, brackets and faint rim = safe, strips =
+ * columns, dash-dot with triangles = fold, dots = perforation, solid with a blade = cut.
  */
 export function LineCode({ surface, boxes, at, guides, names }: Props) {
   const safe = project(boxes.safe, at);

@@ -6,7 +6,9 @@ const inSpans = (spans: readonly Span[], at: number): number => {
   return found < 0 ? spans.length - 1 : found;
 };
 
-/** The cell of a table, however it is turned, that a point of the side lies in; the nearest one where it lies outside. */
+/**
+ * The cell of a table, however it is turned, that a point of the side lies in; the nearest one where it lies outside.
+ */
 export function cellAt(table: ElementOf<'table'>, { area, columns, rows }: NamedTracks, point: Point): CellPlace {
   const centre = centreOf(area);
   const by = (-table.placement.rotate * Math.PI) / 180;

@@ -31,7 +31,9 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** A side sheet that begins a job: its kind by picture, a name, and the decisions of that kind, as one would type them. */
+/**
+ * A side sheet that begins a job: its kind by picture, a name, and the decisions of that kind, as one would type them.
+ */
 export function NewJob({ open, onClose }: Props) {
   return (
     <Drawer anchor="right" open={open} onClose={onClose}>

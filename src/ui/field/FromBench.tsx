@@ -20,7 +20,10 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** Colours from what is there: picked on the bench, or proposed from a picture; each with its build and shift before it is kept. */
+/**
+ * Colours from what is there: picked on the bench, or proposed from a picture; each with its build and shift before it
+ * is kept.
+ */
 export function FromBench({ colour, onChange, onClose }: Props) {
   const { job } = useDesk();
   const pick = useJob((s) => s.pick);

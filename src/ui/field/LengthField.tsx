@@ -22,7 +22,10 @@ interface Props extends Common {
   readonly onChange: (mm: Mm) => void;
 }
 
-/** A length in any unit, with arithmetic and named measures; shown in the job’s unit. It takes a measure’s value as it is now. */
+/**
+ * A length in any unit, with arithmetic and named measures; shown in the job’s unit. It takes a measure’s value as it
+ * is now.
+ */
 export function LengthField({ onChange, ...rest }: Props) {
   const measures = useMeasures();
   return <HeldLengthField {...rest} onChange={(length) => onChange(lengthIn(length, measures))} />;

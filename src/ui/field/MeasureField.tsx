@@ -21,7 +21,10 @@ interface Props<T> {
   readonly autoFocus?: boolean;
 }
 
-/** A field that reads measures, sizes or numbers: taken on Enter or on leaving, refused at the field with the place of the error. */
+/**
+ * A field that reads measures, sizes or numbers: taken on Enter or on leaving, refused at the field with the place of
+ * the error.
+ */
 export function MeasureField<T>({
   label,
   shown,

@@ -1,4 +1,6 @@
-/** What the designer does to a layout, as plain functions of the job: undone exactly, frozen and taken apart in place. */
+/**
+ * What the designer does to a layout, as plain functions of the job: undone exactly, frozen and taken apart in place.
+ */
 import fc from 'fast-check';
 import type { Drawing } from '@/core/drawing';
 import { Effect, Guide, NamedGrid, Repeat, elementsOn, type Element, type Job } from '@/core/job';

@@ -15,8 +15,8 @@ const paintOf = (item: Item): SolidPaint | undefined => {
 };
 
 /**
- * A text as plain shapes, one or more for each of its colours, where its letters stood. It can be cut and bent as any path; its
- * words can be typed no more.
+ * A text as plain shapes, one or more for each of its colours, where its letters stood. It can be cut and bent as any
+ * path; its words can be typed no more.
  */
 export function outlined(desk: Desk, text: ElementOf<'text'>): { readonly job: Job; readonly ids: readonly string[] } {
   const { drawing, job, piece, surface, resources } = desk;

@@ -130,7 +130,10 @@ function useInks(job: Job, conversion: string): ReadonlyMap<string, number> {
   return inks;
 }
 
-/** Everything the job needs, or undefined while it loads for the first time; later needs keep the last until they are there. */
+/**
+ * Everything the job needs, or undefined while it loads for the first time; later needs keep the last until they are
+ * there.
+ */
 export function useResources(
   job: Job,
   conversion: string,

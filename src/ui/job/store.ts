@@ -78,8 +78,8 @@ export interface JobState {
     merge?: string,
   ) => void;
   /**
-   * Changes the job as it is now, whatever was on the screen when the change was begun: the one way after something was waited
-   * for, and while a proposal is shown.
+   * Changes the job as it is now, whatever was on the screen when the change was begun: the one way after something was
+   * waited for, and while a proposal is shown.
    */
   readonly change: (label: string, recipe: (job: Job) => Job) => void;
   readonly replace: (label: string, job: Job) => void;

@@ -13,7 +13,9 @@ export interface Opened {
   readonly older: readonly Left[];
 }
 
-/** Fetches a job, and takes up what this browser did to it and could not save: the newest of what several sittings left. */
+/**
+ * Fetches a job, and takes up what this browser did to it and could not save: the newest of what several sittings left.
+ */
 export async function openedJob(id: string): Promise<Opened> {
   const [current, found] = await Promise.all([api.current(id), leftOf(id)]);
   for (const newest of found) {
@@ -35,7 +37,8 @@ function read(document: unknown): Job | undefined {
 }
 
 /**
- * Sends what older sittings left to the server, which keeps it beside the job. Only once the newest is saved: what comes first goes on.
+ * Sends what older sittings left to the server, which keeps it beside the job. Only once the newest is saved: what
+ * comes first goes on.
  */
 export const settleOlder = async (older: readonly Left[]): Promise<void> => {
   for (const left of older) await settle(left);

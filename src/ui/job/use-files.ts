@@ -16,8 +16,8 @@ import { elementsOn, withProfile } from '@/core/job';
 const withAsset = (job: Job, sha: string, asset: Asset): Job => ({ ...job, assets: { ...job.assets, [sha]: asset } });
 
 /**
- * Takes in dropped or chosen files: pictures go into the frame they fall on, into the chosen frames in reading order, or
- * into frames of their own; drawings and PDF pages come as elements; fonts go into the job.
+ * Takes in dropped or chosen files: pictures go into the frame they fall on, into the chosen frames in reading order,
+ * or into frames of their own; drawings and PDF pages come as elements; fonts go into the job.
  */
 export function useFiles() {
   const store = useJobStore();

@@ -24,8 +24,8 @@ interface Wish {
 const wishes = new WeakMap<object, Wish>();
 
 /**
- * Mends what was found. A fix is worked out for one state of the job; where the job has changed since it was checked, the fix waits for
- * the check of what is there now, and is left undone where that finds nothing to mend.
+ * Mends what was found. A fix is worked out for one state of the job; where the job has changed since it was checked,
+ * the fix waits for the check of what is there now, and is left undone where that finds nothing to mend.
  */
 export function useFix() {
   const store = useJobStore();

@@ -40,7 +40,9 @@ export const withTexts = (
   change: (text: ElementOf<'text'>) => ElementOf<'text'>,
 ): Element => mapTexts(element, book, (text) => (ids.includes(text.id) ? change(text) : text));
 
-/** Elements with other words in one of their texts: the very same list, by which the editor knows its own words again. */
+/**
+ * Elements with other words in one of their texts: the very same list, by which the editor knows its own words again.
+ */
 export function withWordsOf(elements: readonly Element[], id: string, paragraphs: Paragraph[]): readonly Element[] {
   const place = placeOfCell(id);
   const holder = holderOf(id);

@@ -12,7 +12,10 @@ function isField(target: EventTarget | null): boolean {
 /** Controls that have a use of their own for these keys. */
 const OWN_USE = ['Tab', 'Shift+Tab', 'Enter', 'Escape', 'Space', 'ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'];
 
-/** A button that took itself away leaves what it stood in without the focus for a moment; the keys are still not the bench’s. */
+/**
+ * A button that took itself away leaves what it stood in without the focus for a moment; the keys are still not the
+ * bench’s.
+ */
 const isSomethingOpen = () => document.querySelector('.MuiModal-root') !== null;
 
 /** Listens for the keys of the commands. Tab, Enter and the arrows belong to the bench only while it has the focus. */

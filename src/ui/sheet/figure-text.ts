@@ -31,7 +31,10 @@ export function figureText(figure: Figure, unit: JobUnit): FigureText {
   return { value: write(unit), unit, other: isUneven ? 'top right bottom left' : elsewhere(values, otherUnit(unit)) };
 }
 
-/** The same in the other system, to a tenth of a millimetre or a hundredth of an inch; a sign says when that is not exact. */
+/**
+ * The same in the other system, to a tenth of a millimetre or a hundredth of an inch; a sign says when that is not
+ * exact.
+ */
 function elsewhere(values: readonly number[], unit: Unit): string {
   const all = values.length === 4 ? values.slice(0, 1) : values;
   const parts = unit === 'mm' ? 10 : 100;

@@ -10,7 +10,9 @@ interface Refused {
   readonly problem: string;
 }
 
-/** How a file is read: its largest size in MB, what to do when it is larger, and the reader with what it needs to know. */
+/**
+ * How a file is read: its largest size in MB, what to do when it is larger, and the reader with what it needs to know.
+ */
 interface Way<T> {
   readonly mostMb: number;
   readonly larger: string;

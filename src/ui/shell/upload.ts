@@ -16,7 +16,8 @@ const isPassing = (error: unknown): boolean =>
 class Stopped extends Error {}
 
 /**
- * Sends a file as the body of a request, with what it should be when it arrives (RFC 9530); where the line breaks it is sent again.
+ * Sends a file as the body of a request, with what it should be when it arrives (RFC 9530); where the line breaks it is
+ * sent again.
  * @throws ApiError, Unreachable, or an error that says it was stopped
  */
 export async function upload<T>(path: string, file: File): Promise<T> {
