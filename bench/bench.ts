@@ -171,16 +171,18 @@ async function press() {
       const bare = await bareWriter(pages, streams[0] ?? '');
       const desk = await openDesk(job, assets);
       writeFileSync(join(folder, 'picture.jpg'), bytes);
-      const html = `<style>@page{size:148mm 210mm;margin:0}body{margin:0}svg{display:block;page-break-after:always}</style>${desk.sides
-        .map((side) =>
-          svgPage(itemsOf(side.drawing), side.surface.boxes.trim, {
-            fonts: desk.fonts.set,
-            colour: desk.colour,
-            picture: () => 'picture.jpg',
-            page: () => '',
-          }),
-        )
-        .join('')}`;
+      const html =
+        '<style>@page{size:148mm ' +
+        `210mm;margin:0}body{margin:0}svg{display:block;page-break-after:always}</style>${desk.sides
+          .map((side) =>
+            svgPage(itemsOf(side.drawing), side.surface.boxes.trim, {
+              fonts: desk.fonts.set,
+              colour: desk.colour,
+              picture: () => 'picture.jpg',
+              page: () => '',
+            }),
+          )
+          .join('')}`;
       writeFileSync(join(folder, 'pages.html'), html);
       const page = await browser.newPage();
       const chrome = await once(async () => {

@@ -40,7 +40,8 @@ export function chainedPage(count: number): readonly Element[] {
 }
 
 export const PROSE =
-  'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light only, and point it at the ground. The bus leaves the bridge at ten past eight and waits for everybody.';
+  'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light ' +
+  'only, and point it at the ground. The bus leaves the bridge at ten past eight and waits for everybody.';
 
 /** Pages with a picture, a heading and a column of text each. */
 export function manyPages(count: number, sha: string, width: number, height: number): Job {

@@ -48,7 +48,8 @@ export async function plates(): Promise<void> {
     const ours = await mean(fine);
     const theirs = await once(separate(300));
     note(
-      'plates of an A4 side with four pictures at 300 ppi, inks of its pictures at hand (wanted: under 1.5 s; floor: tiffsep)',
+      'plates of an A4 side with four pictures at 300 ppi, inks of its pictures at hand (wanted: under 1.5 ' +
+        's; floor: tiffsep)',
       ms(ours),
       ms(theirs),
       times(ours, theirs),

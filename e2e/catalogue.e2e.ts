@@ -18,7 +18,7 @@ async function setting(hand: Hand, name: string): Promise<string> {
   return hand.page.getByRole('region', { name: 'Selection' }).locator('input[name="set in"]').inputValue();
 }
 
-test('a catalogue from nothing: ten spreads from three base layouts and a file; a base style and a base layout changed are changed on all', async ({
+test('a catalogue from nothing: ten spreads from three base layouts and a file; what is based on them follows', async ({
   page,
 }) => {
   const hand = new Hand(page);

@@ -17,7 +17,7 @@ async function read(page: Page): Promise<void> {
   await expect(page.getByText('reading the plates')).toHaveCount(0);
 }
 
-test('a bookmark with matt varnish over the moons in its picture: seen on its plates, spoilt, checked, mended, exported', async ({
+test('a bookmark with varnish over the moons in its picture: seen on its plates, spoilt, mended, exported', async ({
   page,
 }) => {
   const hand = new Hand(page);
@@ -65,7 +65,7 @@ test('a bookmark with matt varnish over the moons in its picture: seen on its pl
   expect(beneath / solid).toBeGreaterThan(0.9);
 });
 
-test('a printer’s own profile is brought in, another intent is seen, and the press file carries it; a screen’s is refused', async ({
+test('a printer’s own profile is brought in, seen, and carried by the press file; a screen’s is refused', async ({
   page,
 }) => {
   await openJob(page, 'demo-bookmark');

@@ -49,7 +49,7 @@ test('one change of a large job is sent as what changed, and leaving at once aft
   expect(Math.max(...sizes)).toBeLessThan(4_000);
 });
 
-test('a hundred and thirty changes without a line are written down here, and saved by another page when it is back', async ({
+test('a hundred and thirty changes without a line are written down, and saved by another page later', async ({
   page,
   context,
 }) => {
@@ -131,7 +131,7 @@ test('of two tabs that were closed without a line the later one goes on, and the
   await expect(third.locator('[data-element]')).toHaveCount(221);
 });
 
-test('a save that failed is tried again by itself, one whose answer was lost is kept once, and closing asks until then', async ({
+test('a save that failed is tried again, one whose answer was lost is kept once, and closing asks until then', async ({
   page,
 }) => {
   const id = await large(page);

@@ -128,11 +128,13 @@ test('a grid in a box takes many pictures at once, in reading order; placeholder
   await saved(page);
 });
 
-test('a drawing comes in as paths, is recoloured and taken apart; a PDF page is shown; what was left out is said', async ({
+test('a drawing comes in as paths, is recoloured and taken apart; a PDF page is shown; what is not is said', async ({
   page,
 }) => {
   await begin(page, 'Brought in');
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="40mm" viewBox="0 0 60 40"><script>alert(1)</script><rect width="30" height="40" fill="#c00"/><circle cx="45" cy="20" r="10"/><text>x</text></svg>`;
+  const svg =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="40mm" viewBox="0 0 60 40"><script>alert(1)' +
+    '</script><rect width="30" height="40" fill="#c00"/><circle cx="45" cy="20" r="10"/><text>x</text></svg>';
   const input = page.getByLabel('Pictures, drawings, PDFs and fonts to bring in');
   await input.setInputFiles({ name: 'emblem.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(svg) });
   await expect(page.getByText(/came without: .*scripts/)).toBeVisible();

@@ -53,9 +53,8 @@ test.describe.configure({ mode: 'parallel' });
 
 for (const { file, build, most, always } of PIECES) {
   const isBuilt = always ?? process.env['YS_ALL'] !== undefined;
-  test(`${file}, ${isBuilt ? 'built from the empty format, is the one the demo keeps' : 'as the demo keeps it'}, and the bench shows what is printed`, async ({
-    page,
-  }) => {
+  const how = isBuilt ? 'built from the empty format, is the one the demo keeps' : 'as the demo keeps it';
+  test(`${file}, ${how}, and the bench shows what is printed`, async ({ page }) => {
     if (isBuilt) {
       const hand = new Hand(page);
       await build(hand);

@@ -51,9 +51,7 @@ test('the flyer is copied to an A3 poster with its lengths, and what finds no pl
   await expect(again.getByText(/Moon \(back\): there is no back any more/)).toBeVisible();
 });
 
-test('a template of a job: a slot for words and one for a date are filled in another, and nothing else can be changed', async ({
-  page,
-}) => {
+test('a template of a job: its two slots are filled in another, and nothing else can be changed', async ({ page }) => {
   await openJob(page, 'demo-meteor-night');
   await page.keyboard.press('Alt+1');
   await page.getByRole('button', { name: 'Make a template of this job' }).click();

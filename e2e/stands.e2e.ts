@@ -42,7 +42,7 @@ test('every fortieth of the hostile things is answered in words, ends nothing an
   expect(found.notes.filter((note) => note.includes('without words'))).toEqual([]);
 });
 
-test('killed while saving, uploading, exporting and at the first start: nothing acknowledged is lost, nothing is left', async () => {
+test('killed while saving, uploading, exporting, at the first start: nothing acknowledged is lost', async () => {
   const found = await kills({ saving: 14, uploading: 2, exporting: 2, firstStart: 1 });
   expect({ lost: found.lost, left: found.left, notes: found.notes.slice(1) }).toEqual({ lost: 0, left: 0, notes: [] });
 });
@@ -90,7 +90,8 @@ test('a job whose newest state cannot be read goes on from the one before', asyn
   await server.kill();
   const database = await DatabaseFile.change(databasePath(data));
   await database.all(
-    "INSERT INTO revisions (jobId, number, kind, label, hash, document, createdAt) SELECT jobId, 2, 'edit', 'Edit', 'x', x'00ff', createdAt FROM revisions",
+    "INSERT INTO revisions (jobId, number, kind, label, hash, document, createdAt) SELECT jobId, 2, 'edit', " +
+      "'Edit', 'x', x'00ff', createdAt FROM revisions",
   );
   await database.all('UPDATE jobs SET head = 2');
   await database.close();

@@ -19,7 +19,9 @@ const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest(
 /** A page, and beside it a stream of so many bytes that nothing can be packed smaller. */
 function pdfOf(size: number): Buffer {
   const head = Buffer.from(
-    `%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj\n2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj\n3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 200 100]/Resources<<>>>>endobj\n4 0 obj<</Length ${size}>>stream\n`,
+    '%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj\n2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj\n' +
+      '3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 200 100]/Resources<<>>>>endobj\n4 0 obj<</Length ' +
+      `${size}>>stream\n`,
   );
   return Buffer.concat([head, randomBytes(size), Buffer.from('\nendstream endobj\ntrailer<</Root 1 0 R>>\n%%EOF\n')]);
 }

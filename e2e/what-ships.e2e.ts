@@ -8,7 +8,7 @@ import { begin, clickAt, exportedFile, openChoice, openJob, saved, stored } from
 const off = (kinds: readonly PictureKind[], at: Parameters<typeof worstOf>[2]) =>
   kinds.flatMap((kind, i) => (worstOf(kind, i, at) < 1 ? [] : [`${kind.name}: ${worstOf(kind, i, at).toFixed(2)} %`]));
 
-test('every kind of picture has the inks that transicc gives it, in the server’s press file and on the bench’s plates', async ({
+test('every kind of picture has the inks that transicc gives it, in the press file and on the bench’s plates', async ({
   page,
 }) => {
   const kinds = await pictureKinds();

@@ -121,7 +121,8 @@ export async function memberCard(hand: Hand): Promise<void> {
   await hand.key('w');
   await hand.text(
     'Rules',
-    'Shows the way to the dark field.\nOpens the gate on all clear Fridays.\nEntitles to one bowl of soup, and to silence.',
+    'Shows the way to the dark field.\nOpens the gate on all clear Fridays.\nEntitles to one bowl of soup, ' +
+      'and to silence.',
     {
       'x-left': 1,
       'x-width': '',

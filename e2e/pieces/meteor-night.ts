@@ -196,12 +196,14 @@ async function back(hand: Hand): Promise<void> {
   };
   await hand.text(
     'Why dark, left',
-    'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light only, and point it at the ground.',
+    'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light ' +
+      'only, and point it at the ground.',
     { box: 'column 1 of notes', 'x-left': 0, 'x-right': 0, ...body },
   );
   await hand.another(
     'Why dark, right',
-    'The bus leaves Hollin Ford bridge at ten past eight and waits for everybody. If cloud comes in, we try again the night after.',
+    'The bus leaves Hollin Ford bridge at ten past eight and waits for everybody. If cloud comes in, we try ' +
+      'again the night after.',
     { box: 'column 2 of notes', 'x-left': 0, 'x-right': 0 },
   );
   await hand.shape('x', 'Foot band', {

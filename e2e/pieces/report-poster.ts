@@ -6,19 +6,25 @@ const FIGURES = [
     icon: 'telescope',
     figure: '214',
     head: 'clear nights',
-    body: 'Counted from the roof of the observatory, eleven more than the year before. The best run was in March: nineteen nights without a cloud.',
+    body:
+      'Counted from the roof of the observatory, eleven more than the year before. The best run was in March: ' +
+      'nineteen nights without a cloud.',
   },
   {
     icon: 'people',
     figure: '3,906',
     head: 'visitors',
-    body: 'Every fourth of them came by the Friday bus. Two hundred and sixty saw the rings of Saturn for the first time, and said so in the book.',
+    body:
+      'Every fourth of them came by the Friday bus. Two hundred and sixty saw the rings of Saturn for the ' +
+      'first time, and said so in the book.',
   },
   {
     icon: 'lamp',
     figure: '61',
     head: 'lamps shaded',
-    body: 'Porches, a car park and the whole of Mill Lane now shine down only. The sky over Hollin Ford is a fifth of a magnitude darker for it.',
+    body:
+      'Porches, a car park and the whole of Mill Lane now shine down only. The sky over Hollin Ford is a fifth ' +
+      'of a magnitude darker for it.',
   },
 ] as const;
 

@@ -112,19 +112,25 @@ const WAYS = [
     panel: 'inside left',
     icon: 'book',
     head: 'By day',
-    body: 'The library and the sun telescope are open from ten. Children may draw on the long table; the best sunspots of the year hang above it. Soup is at one, and the bus down goes at four.',
+    body:
+      'The library and the sun telescope are open from ten. Children may draw on the long table; the best ' +
+      'sunspots of the year hang above it. Soup is at one, and the bus down goes at four.',
   },
   {
     panel: 'inside centre',
     icon: 'eye',
     head: 'At dusk',
-    body: 'Come while there is light to find your feet. Eyes need about twenty minutes to learn the dark. A guide tells the old names of the stars as they come out, and which of them are not stars at all.',
+    body:
+      'Come while there is light to find your feet. Eyes need about twenty minutes to learn the dark. A guide ' +
+      'tells the old names of the stars as they come out, and which of them are not stars at all.',
   },
   {
     panel: 'inside right',
     icon: 'telescope',
     head: 'In the dark',
-    body: 'Three telescopes and a field to lie down in. Red lamps only, pointed at the ground. If cloud comes in, the dome stays open and somebody reads aloud until it goes.',
+    body:
+      'Three telescopes and a field to lie down in. Red lamps only, pointed at the ground. If cloud comes in, ' +
+      'the dome stays open and somebody reads aloud until it goes.',
   },
 ] as const;
 

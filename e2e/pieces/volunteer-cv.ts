@@ -59,7 +59,8 @@ export async function volunteerCv(hand: Hand): Promise<void> {
       [SECTION, 'At a glance'],
       [
         BODY,
-        'Volunteer guide of the Quillrook Dark-Sky Society since it had one telescope and no roof. Explains the sky to people who came for the soup.',
+        'Volunteer guide of the Quillrook Dark-Sky Society since it had one telescope and no roof. Explains ' +
+          'the sky to people who came for the soup.',
       ],
       [SECTION, 'Reached at'],
       [BODY, 'The Old Toll House, Hollin Ford'],

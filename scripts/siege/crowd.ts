@@ -59,7 +59,8 @@ export async function crowd(writers: number, saves: number, exports: number): Pr
   const slowest = Math.max(...times);
   const sorted = [...times].sort((a, b) => a - b);
   notes.push(
-    `${writers} writers, ${times.length} answers, half within ${sorted[Math.floor(times.length / 2)] ?? 0} ms, 95 % within ${sorted[Math.floor(times.length * 0.95)] ?? 0} ms`,
+    `${writers} writers, ${times.length} answers, half within ${sorted[Math.floor(times.length / 2)] ?? 0} ` +
+      `ms, 95 % within ${sorted[Math.floor(times.length * 0.95)] ?? 0} ms`,
   );
 
   const made = await Promise.all(

@@ -108,7 +108,8 @@ export async function hostileAtServer(share = 1): Promise<Found> {
     if (wordless) notes.push(`${thing.what}: ${wordless.status} without words, ${wordless.text.slice(0, 120)}`);
   });
   notes.push(
-    `${all.filter((a) => a.status < 400).length} of ${all.length} answers gave something, in ${Math.round((Date.now() - waiting) / 1000)} s`,
+    `${all.filter((a) => a.status < 400).length} of ${all.length} answers gave something, in ` +
+      `${Math.round((Date.now() - waiting) / 1000)} s`,
   );
   for (const { what, ms } of slow.sort((a, b) => b.ms - a.ms).slice(0, SLOWEST_TOLD)) notes.push(`${ms} ms: ${what}`);
   await somebody.end();

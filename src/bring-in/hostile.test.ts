@@ -162,7 +162,8 @@ describe('working files', () => {
   test('a zip bomb is refused before it is unpacked', () => {
     // Packed by a program: packing 200 MB of nothing here takes twenty seconds.
     const script =
-      "import io, sys, zipfile\nout = io.BytesIO()\nwith zipfile.ZipFile(out, 'w', zipfile.ZIP_DEFLATED) as z: z.writestr('job.json', bytes(200 << 20))\nsys.stdout.buffer.write(out.getvalue())";
+      "import io, sys, zipfile\nout = io.BytesIO()\nwith zipfile.ZipFile(out, 'w', zipfile.ZIP_DEFLATED) as " +
+      "z: z.writestr('job.json', bytes(200 << 20))\nsys.stdout.buffer.write(out.getvalue())";
     const bomb = new Uint8Array(execFileSync('/usr/bin/python3', ['-c', script]));
     expect(bomb.length).toBeLessThan(1024 * 1024);
     expect(readWorkingFile(bomb, hash).ok).toBe(false);

@@ -21,7 +21,9 @@ const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes)
 
 /** A page without anything on it. */
 const ONE_PAGE_PDF =
-  '%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj\n2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj\n3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 200 100]/Resources<<>>>>endobj\ntrailer<</Root 1 0 R>>\n%%EOF\n';
+  '%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj\n2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj\n3 ' +
+  '0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 200 100]/Resources<<>>>>endobj\ntrailer<</Root 1 0 R>>\n' +
+  '%%EOF\n';
 
 /** The sentence that no input may lead to. */
 const NEVER = /should not have happened|\n\s+at /;

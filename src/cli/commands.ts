@@ -64,11 +64,13 @@ export const COMMANDS: readonly Command[] = [
     name: 'bring',
     typed: ['ys bring JOB moon.jpg map.pdf --page 2 --side back', 'ys bring JOB rows.csv --into Programme'],
     about:
-      'Brings pictures, drawings, PDF pages, fonts, output profiles and rows into a job; their hashes and facts are found.',
+      'Brings pictures, drawings, PDF pages, fonts, output profiles and rows into a job; their hashes and ' +
+      'facts are found.',
     options: [
       [
         '--into NAME',
-        'the element that takes the file: a picture frame, a drawing, a page, a table; otherwise it gets one of its own',
+        'the element that takes the file: a picture frame, a drawing, a page, a table; otherwise it gets one ' +
+          'of its own',
       ],
       ['--side NAME', 'the side it lies on; otherwise the first'],
       ['--page N', 'the page of a PDF'],

@@ -35,17 +35,22 @@ export function formatsMarkdown(): string {
     const formats = FORMATS.filter((f) => f.group === group);
     return `## ${GROUP_TITLES[group]}\n\n${formats.map(section).join('\n')}`;
   });
-  return `# Formats
-
-Made from the registry by \`npm run formats\`; a test notices when the two differ. Every decision has the same name in the
-job file, on the command line (\`ys new KIND --set NAME=VALUE\`) and as a field. Defaults are written as one types them,
-metric | inches.
-
-Every kind also has: ${Object.entries(commonParameters)
-    .map(([name, p]) => `\`${name}\` (${p.help.replace(/\.$/, '').toLowerCase()})`)
-    .join(', ')}.
-
-${sections.join('\n')}`;
+  return (
+    '# Formats\n' +
+    '\n' +
+    'Made from the registry by `npm run formats`; a test notices when the two differ. Every decision has the ' +
+    'same name in the\n' +
+    'job file, on the command line (`ys new KIND --set NAME=VALUE`) and as a field. Defaults are written as ' +
+    'one types them,\n' +
+    'metric | inches.\n' +
+    '\n' +
+    'Every kind also has: ' +
+    `${Object.entries(commonParameters)
+      .map(([name, p]) => `\`${name}\` (${p.help.replace(/\.$/, '').toLowerCase()})`)
+      .join(', ')}.\n` +
+    '\n' +
+    sections.join('\n')
+  );
 }
 
 function section(format: Format): string {

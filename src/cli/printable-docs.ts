@@ -42,15 +42,23 @@ export function printablesMarkdown(): string {
       const entries = of.presets.map(
         (p) => `| ![${p.title}](../assets/printables/${p.id}.png) | **${p.title}** (\`${p.id}\`). ${p.about} |`,
       );
-      return `### \`${of.kind}\`\n\n| | |\n| --- | --- |\n${entries.join('\n')}\n\n| decision | is | left out | what it means |\n| --- | --- | --- | --- |\n${parameterRows(of.parameters)}\n`;
+      return (
+        `### \`${of.kind}\`\n\n| | |\n| --- | --- |\n${entries.join('\n')}\n\n| decision | is | left out | ` +
+        `what it means |\n| --- | --- | --- | --- |\n${parameterRows(of.parameters)}\n`
+      );
     });
     return `## ${GROUP_TITLES[group]}\n\n${parts.join('\n')}`;
   });
-  return `# Printables
-
-Content that works itself out in its box. Made from the registry by \`npm run formats\`; a test notices when the two differ. Begin
-one with \`ys new --printable ID --set NAME=VALUE\`, from the gallery of the board, or on the bench under Add. Defaults are
-written as one types them, metric | inches. On a base layout each page shows the next day, week, month, card or number.
-
-${sections.join('\n')}`;
+  return (
+    '# Printables\n' +
+    '\n' +
+    'Content that works itself out in its box. Made from the registry by `npm run formats`; a test notices ' +
+    'when the two differ. Begin\n' +
+    'one with `ys new --printable ID --set NAME=VALUE`, from the gallery of the board, or on the bench under ' +
+    'Add. Defaults are\n' +
+    'written as one types them, metric | inches. On a base layout each page shows the next day, week, month, ' +
+    'card or number.\n' +
+    '\n' +
+    sections.join('\n')
+  );
 }

@@ -24,7 +24,8 @@ export function meteorSky(width: number, height: number): string {
     const warm = random();
     const colour = warm > 0.86 ? '#ffdcae' : warm > 0.7 ? '#cfe0ff' : '#ffffff';
     stars.push(
-      `<circle cx="${n(x)}" cy="${n(y)}" r="${n(radius)}" fill="${colour}" opacity="${n(0.25 + size * 0.7 + random() * 0.2)}"/>`,
+      `<circle cx="${n(x)}" cy="${n(y)}" r="${n(radius)}" fill="${colour}" ` +
+        `opacity="${n(0.25 + size * 0.7 + random() * 0.2)}"/>`,
     );
   }
   const dust: string[] = [];
@@ -48,7 +49,8 @@ export function meteorSky(width: number, height: number): string {
     const [dx, dy] = [-Math.sin(angle), Math.cos(angle)];
     const half = (1.2 + random() * 2.2) * (width / 1819);
     return (
-      `<path d="M${n(x1)} ${n(y1)}L${n(x2 + dx * half)} ${n(y2 + dy * half)}L${n(x2 - dx * half)} ${n(y2 - dy * half)}Z" fill="#fff4d8" opacity="${n(0.5 + random() * 0.4)}"/>` +
+      `<path d="M${n(x1)} ${n(y1)}L${n(x2 + dx * half)} ${n(y2 + dy * half)}L${n(x2 - dx * half)} ` +
+      `${n(y2 - dy * half)}Z" fill="#fff4d8" opacity="${n(0.5 + random() * 0.4)}"/>` +
       `<circle cx="${n(x2)}" cy="${n(y2)}" r="${n(half * 1.5)}" fill="#fffdf4"/>`
     );
   });
@@ -63,17 +65,25 @@ export function meteorSky(width: number, height: number): string {
     return `M0 ${n(height)}${points.join('')}L${n(width)} ${n(height)}Z`;
   };
   const hut = { x: width * 0.2, y: height * 0.862, s: width * 0.055 };
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">
-<defs><linearGradient id="sky" x1="0" y1="0" x2="0.12" y2="1">
-<stop offset="0" stop-color="#0b1030"/><stop offset="0.42" stop-color="#1f2658"/><stop offset="0.68" stop-color="#4a3f7c"/>
-<stop offset="0.82" stop-color="#a3627f"/><stop offset="0.9" stop-color="#e0946c"/></linearGradient></defs>
-<rect width="${width}" height="${height}" fill="url(#sky)"/>
-${dust.join('')}${stars.join('')}${meteors.join('')}
-<path d="${ridge(0.84, 0.028, 31)}" fill="#3a2d55"/>
-<path d="${ridge(0.905, 0.022, 77)}" fill="#141a35"/>
-<path d="M${n(hut.x - hut.s)} ${n(hut.y + hut.s * 0.9)}V${n(hut.y)}A${n(hut.s)} ${n(hut.s)} 0 0 1 ${n(hut.x + hut.s)} ${n(hut.y)}V${n(hut.y + hut.s * 0.9)}Z" fill="#141a35"/>
-<path d="M${n(hut.x + hut.s * 0.12)} ${n(hut.y - hut.s)}L${n(hut.x + hut.s * 0.4)} ${n(hut.y - hut.s * 0.95)}L${n(hut.x + hut.s * 0.4)} ${n(hut.y)}L${n(hut.x + hut.s * 0.12)} ${n(hut.y)}Z" fill="#f2c879" opacity="0.85"/>
-</svg>`;
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ` +
+    `${height}">\n` +
+    '<defs><linearGradient id="sky" x1="0" y1="0" x2="0.12" y2="1">\n' +
+    '<stop offset="0" stop-color="#0b1030"/><stop offset="0.42" stop-color="#1f2658"/><stop offset="0.68" ' +
+    'stop-color="#4a3f7c"/>\n' +
+    '<stop offset="0.82" stop-color="#a3627f"/><stop offset="0.9" stop-color="#e0946c"/></linearGradient>' +
+    '</defs>\n' +
+    `<rect width="${width}" height="${height}" fill="url(#sky)"/>\n` +
+    `${dust.join('')}${stars.join('')}${meteors.join('')}\n` +
+    `<path d="${ridge(0.84, 0.028, 31)}" fill="#3a2d55"/>\n` +
+    `<path d="${ridge(0.905, 0.022, 77)}" fill="#141a35"/>\n` +
+    `<path d="M${n(hut.x - hut.s)} ${n(hut.y + hut.s * 0.9)}V${n(hut.y)}A${n(hut.s)} ${n(hut.s)} 0 0 1 ` +
+    `${n(hut.x + hut.s)} ${n(hut.y)}V${n(hut.y + hut.s * 0.9)}Z" fill="#141a35"/>\n` +
+    `<path d="M${n(hut.x + hut.s * 0.12)} ${n(hut.y - hut.s)}L${n(hut.x + hut.s * 0.4)} ` +
+    `${n(hut.y - hut.s * 0.95)}L${n(hut.x + hut.s * 0.4)} ${n(hut.y)}L${n(hut.x + hut.s * 0.12)} ${n(hut.y)}Z" ` +
+    'fill="#f2c879" opacity="0.85"/>\n' +
+    '</svg>'
+  );
 }
 
 /** A crescent over a hill, small and square, for trying a picture frame. */
@@ -82,11 +92,16 @@ export function crescent(size: number): string {
   const stars = Array.from(
     { length: 90 },
     () =>
-      `<circle cx="${n(random() * size)}" cy="${n(random() * size * 0.8)}" r="${n(0.6 + random() * 1.6)}" fill="#fff" opacity="0.8"/>`,
+      `<circle cx="${n(random() * size)}" cy="${n(random() * size * 0.8)}" r="${n(0.6 + random() * 1.6)}" ` +
+      'fill="#fff" opacity="0.8"/>',
   );
   const s = size / 100;
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${size}" height="${size}" viewBox="0 0 ${size} ${size}">
-<rect width="${size}" height="${size}" fill="#1b2350"/>${stars.join('')}
-<path d="M${n(62 * s)} ${n(18 * s)}A${n(22 * s)} ${n(22 * s)} 0 1 0 ${n(78 * s)} ${n(52 * s)}A${n(18 * s)} ${n(18 * s)} 0 1 1 ${n(62 * s)} ${n(18 * s)}Z" fill="#f6e7c1"/>
-<path d="M0 ${n(86 * s)}Q${n(30 * s)} ${n(72 * s)} ${n(58 * s)} ${n(84 * s)}T${n(100 * s)} ${n(80 * s)}V${n(100 * s)}H0Z" fill="#10162f"/></svg>`;
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${size}" height="${size}" viewBox="0 0 ${size} ${size}">\n` +
+    `<rect width="${size}" height="${size}" fill="#1b2350"/>${stars.join('')}\n` +
+    `<path d="M${n(62 * s)} ${n(18 * s)}A${n(22 * s)} ${n(22 * s)} 0 1 0 ${n(78 * s)} ` +
+    `${n(52 * s)}A${n(18 * s)} ${n(18 * s)} 0 1 1 ${n(62 * s)} ${n(18 * s)}Z" fill="#f6e7c1"/>\n` +
+    `<path d="M0 ${n(86 * s)}Q${n(30 * s)} ${n(72 * s)} ${n(58 * s)} ${n(84 * s)}T${n(100 * s)} ` +
+    `${n(80 * s)}V${n(100 * s)}H0Z" fill="#10162f"/></svg>`
+  );
 }

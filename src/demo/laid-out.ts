@@ -155,7 +155,8 @@ export const LAID_OUT: readonly LaidOut[] = [
     due: '2027-01-12',
     quantity: 2000,
     notes:
-      'On clear film for the windows of the library: the moon and its stars come off one by one, the sheet is cut through.',
+      'On clear film for the windows of the library: the moon and its stars come off one by one, the sheet ' +
+      'is cut through.',
   },
   {
     file: 'trail-map',

@@ -60,7 +60,7 @@ describe('gradients on the plates (Ghostscript tiffsep)', () => {
       expect(Math.abs(at('Black', x, 50) - 20 * share)).toBeLessThan(1);
     }
   });
-  test('its angle and length are those of the box: at 90° half as long it is even outside its middle half', async () => {
+  test('its angle and length are those of the box: at 90°, half as long, it is even outside its middle', async () => {
     const at = await onPlates(await pdfOf(filled(gradient({ angle: 90, length: 50 }))), 144);
     expect(at('Cyan', 70, 22)).toBeCloseTo(100, 0);
     expect(at('Cyan', 70, 50)).toBeCloseTo(50, -0.3);
@@ -155,7 +155,7 @@ describe('shadows and blur against the closed form of a blurred box', () => {
     // The silhouette is drawn with smoothed edges, a pixel wide: less than one level here.
     expect(worst).toBeLessThanOrEqual(1);
   });
-  test('of a picture: an edge between white and black fades as the error function, and no finer than that is sent', async () => {
+  test('of a picture: an edge of white and black fades as the error function, and no finer is sent', async () => {
     const [wide, high] = [1_200, 600];
     const grey = Uint8Array.from({ length: wide * high }, (_, i) => (i % wide < wide / 2 ? 255 : 0));
     const png = await sharp(grey, { raw: { width: wide, height: high, channels: 1 } })
@@ -330,12 +330,17 @@ function difference(a: { data: Uint8Array; width: number; height: number }, b: t
   return sum / a.data.length / 255;
 }
 
-const LOGO = `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 160 100">
-<style>.ring{fill:none;stroke:#000;stroke-width:5} .d{stroke-dasharray:9 4;stroke-linecap:round}</style>
-<rect x="4" y="6" width="50" height="30" rx="8"/><path d="M70 10C90 -5 120 40 140 12L150 50Q120 60 100 44T60 60Z" fill-rule="evenodd"/>
-<g transform="translate(30 70) rotate(20) scale(1.3)"><circle r="15"/><polygon points="20,-12 40,0 20,12" fill="#777"/></g>
-<ellipse class="ring" cx="110" cy="76" rx="30" ry="15"/><path class="ring d" d="M8 52H90"/><path d="M120 66A14 9 30 1 0 140 80Z" opacity="0.5"/>
-<defs><g id="k"><rect width="6" height="6"/></g></defs><use href="#k" x="150" y="90"/><use href="#k" transform="translate(3 92) skewX(30)"/></svg>`;
+const LOGO =
+  '<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 160 100">\n' +
+  '<style>.ring{fill:none;stroke:#000;stroke-width:5} .d{stroke-dasharray:9 4;stroke-linecap:round}</style>\n' +
+  '<rect x="4" y="6" width="50" height="30" rx="8"/><path d="M70 10C90 -5 120 40 140 12L150 50Q120 60 100 ' +
+  '44T60 60Z" fill-rule="evenodd"/>\n' +
+  '<g transform="translate(30 70) rotate(20) scale(1.3)"><circle r="15"/><polygon points="20,-12 40,0 20,12" ' +
+  'fill="#777"/></g>\n' +
+  '<ellipse class="ring" cx="110" cy="76" rx="30" ry="15"/><path class="ring d" d="M8 52H90"/><path d="M120 ' +
+  '66A14 9 30 1 0 140 80Z" opacity="0.5"/>\n' +
+  '<defs><g id="k"><rect width="6" height="6"/></g></defs><use href="#k" x="150" y="90"/><use href="#k" ' +
+  'transform="translate(3 92) skewX(30)"/></svg>';
 
 const drawing = (text: string) => {
   const bytes = new TextEncoder().encode(text);
@@ -436,7 +441,9 @@ describe('a page of somebody else’s PDF', () => {
   test('untagged RGB in it is given a meaning, and nothing that acts comes along', async () => {
     const original = await inFolder((folder) => {
       const ps =
-        '%!PS\n<< /PageSize [283.46 283.46] >> setpagedevice 1 0.5 0 setrgbcolor 20 20 200 200 rectfill [/Rect [0 0 50 50] /Action << /Subtype /URI /URI (http://example.com) >> /Subtype /Link /ANN pdfmark showpage';
+        '%!PS\n<< /PageSize [283.46 283.46] >> setpagedevice 1 0.5 0 setrgbcolor 20 20 200 200 rectfill ' +
+        '[/Rect [0 0 50 50] /Action << /Subtype /URI /URI (http://example.com) >> /Subtype /Link /ANN ' +
+        'pdfmark showpage';
       writeFileSync(join(folder, 'f.ps'), ps);
       run('gs', [
         '-q',

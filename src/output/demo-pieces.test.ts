@@ -140,11 +140,12 @@ describe('the pieces of the demo', () => {
   );
 });
 
-test('text that flows through three frames of two sides, hyphenated and justified, is read off the press file whole', async () => {
+test('text that flows through three frames, hyphenated and justified, is read off the press file whole', async () => {
   const prose = Array.from(
     { length: 9 },
     (_, i) =>
-      `${i + 1}. Eyes need about twenty minutes to accustom themselves to darkness, and one thoughtless headlamp to forget it altogether; unfortunately photographers are remarkably absent-minded.`,
+      `${i + 1}. Eyes need about twenty minutes to accustom themselves to darkness, and one thoughtless ` +
+      'headlamp to forget it altogether; unfortunately photographers are remarkably absent-minded.',
   ).join('\n');
   const look = { sizePt: 11, align: 'justified', hyphenate: true } as const;
   const front = [words('a', prose, [10, 10, 60, 60], look), words('b', '', [78, 10, 60, 60], look, { after: 'a' })];

@@ -87,7 +87,7 @@ describe('process lines in the press file', () => {
     })),
   });
 
-  test('each is a plate of its own, and overprints: the artwork’s plates are the same with and without it', async () => {
+  test('each is a plate of its own, and overprints: the artwork’s plates are the same without it', async () => {
     const scored = ground(begin('brochure', { crease: 'score' }), 297, 210);
     const withLines = await platesOf(await pdfOf(scored), 1, 100);
     expect(withLines.get('Score')?.mean).toBeGreaterThan(0);

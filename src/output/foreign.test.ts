@@ -35,7 +35,9 @@ function rawPdf({ content, resources = '', page = '', catalog = '', objects = []
     return at;
   });
   const xref = text.length;
-  text += `xref\n0 ${all.length + 1}\n0000000000 65535 f \n${offsets.map((at) => `${String(at).padStart(10, '0')} 00000 n \n`).join('')}`;
+  text +=
+    `xref\n0 ${all.length + 1}\n0000000000 65535 f \n` +
+    offsets.map((at) => `${String(at).padStart(10, '0')} 00000 n \n`).join('');
   text += `trailer<</Size ${all.length + 1}/Root 1 0 R>>\nstartxref\n${xref}\n%%EOF\n`;
   return Uint8Array.from(text, (c) => c.charCodeAt(0));
 }
@@ -180,7 +182,9 @@ function lzw(text: string): string {
 describe('what a press file may not have is taken out, and the page looks the same', () => {
   test('LZW', async () => {
     const packed = lzw('0 1 0 0 k 0 0 40 40 re f');
-    const form = `<</Type/XObject/Subtype/Form/BBox[0 0 50 50]/Filter/LZWDecode/Length ${packed.length}>>stream\n${packed}\nendstream`;
+    const form =
+      `<</Type/XObject/Subtype/Form/BBox[0 0 50 50]/Filter/LZWDecode/Length ${packed.length}>>stream\n` +
+      `${packed}\nendstream`;
     const page = rawPdf({ content: '/F Do', resources: '/XObject<</F 5 0 R>>', objects: [form] });
     expect(await jsonOf([page])).not.toContain('LZW');
     expect((await inkOn([page]))('Magenta', 20, 20)).toBe(100);
@@ -190,7 +194,9 @@ describe('what a press file may not have is taken out, and the page looks the sa
     const invert = '<</FunctionType 2/Domain[0 1]/C0[1]/C1[0]/N 1>>';
     const page = rawPdf({
       content: '/G gs 0 1 0 0 k 10 10 60 60 re f',
-      resources: `/ExtGState<</G<</TR ${invert}/TR2 ${invert}/HT<</Type/Halftone/HalftoneType 1/Frequency 40/Angle 30/SpotFunction/Round>>/SMask/None>>>>`,
+      resources:
+        `/ExtGState<</G<</TR ${invert}/TR2 ${invert}/HT<</Type/Halftone/HalftoneType 1/Frequency 40/Angle ` +
+        '30/SpotFunction/Round>>/SMask/None>>>>',
     });
     const json = await jsonOf([page]);
     expect(json).not.toMatch(/"\/TR2?"|"\/HT"/);
@@ -198,12 +204,15 @@ describe('what a press file may not have is taken out, and the page looks the sa
 
   test('untagged RGB in patterns, in glyphs that are drawn, in masks and in groups', async () => {
     const pattern =
-      '<</Type/Pattern/PatternType 1/PaintType 1/TilingType 1/BBox[0 0 5 5]/XStep 5/YStep 5/Resources<<>>/Length 23>>stream\n1 0 0 rg 0 0 5 5 re f  \nendstream';
+      '<</Type/Pattern/PatternType 1/PaintType 1/TilingType 1/BBox[0 0 5 5]/XStep 5/YStep 5/Resources<' +
+      '<>>/Length 23>>stream\n1 0 0 rg 0 0 5 5 re f  \nendstream';
     const glyph = '<</Length 44>>stream\n1000 0 d0 0 0 1 rg 0 0 700 700 re f          \nendstream';
     const font =
-      '<</Type/Font/Subtype/Type3/FontBBox[0 0 1000 1000]/FontMatrix[0.001 0 0 0.001 0 0]/CharProcs<</a 6 0 R>>/Encoding<</Type/Encoding/Differences[97/a]>>/FirstChar 97/LastChar 97/Widths[1000]/Resources<<>>>>';
+      '<</Type/Font/Subtype/Type3/FontBBox[0 0 1000 1000]/FontMatrix[0.001 0 0 0.001 0 0]/CharProcs<</a 6 0 ' +
+      'R>>/Encoding<</Type/Encoding/Differences[97/a]>>/FirstChar 97/LastChar 97/Widths[1000]/Resources<<>>>>';
     const mask =
-      '<</Type/XObject/Subtype/Form/BBox[0 0 100 100]/Group<</S/Transparency/CS/DeviceRGB>>/Resources<<>>/Length 28>>stream\n1 1 1 rg 0 0 100 100 re f   \nendstream';
+      '<</Type/XObject/Subtype/Form/BBox[0 0 100 100]/Group<</S/Transparency/CS/DeviceRGB>>/Resources<' +
+      '<>>/Length 28>>stream\n1 1 1 rg 0 0 100 100 re f   \nendstream';
     const page = rawPdf({
       content: '/Pattern cs /P scn 0 0 50 50 re f BT /T 30 Tf 60 60 Td (a) Tj ET /M gs 1 0 0 rg 0 60 30 30 re f',
       resources: '/Pattern<</P 5 0 R>>/Font<</T 7 0 R>>/ExtGState<</M<</SMask<</S/Luminosity/G 8 0 R>>>>>>',
@@ -220,7 +229,9 @@ describe('what a press file may not have is taken out, and the page looks the sa
     const page = (k: number) =>
       rawPdf({
         content: '/S cs 1 scn 10 10 60 60 re f',
-        resources: `/ColorSpace<</S[/Separation/Silver/DeviceCMYK<</FunctionType 2/Domain[0 1]/C0[0 0 0 0]/C1[0 0 0 ${k}]/N 1>>]>>`,
+        resources:
+          '/ColorSpace<</S[/Separation/Silver/DeviceCMYK<</FunctionType 2/Domain[0 1]/C0[0 0 0 0]/C1[0 0 0 ' +
+          `${k}]/N 1>>]>>`,
       });
     const json = JSON.parse(
       await jsonOf([page(0.2), page(0.9)], {}, [box('own', [0, 0, 3, 3], { fill: spot(100) })]),

@@ -43,7 +43,10 @@ describe('shapes in a picture', () => {
   });
 
   test('a ring keeps its hole, and dust is no shape', async () => {
-    const ring = `<rect width="600" height="400" fill="#fff"/><path fill-rule="evenodd" fill="#000" d="M300 50A150 150 0 1 0 300 350A150 150 0 1 0 300 50ZM300 120A80 80 0 1 1 300 280A80 80 0 1 1 300 120Z"/><rect x="20" y="20" width="3" height="3"/>`;
+    const ring =
+      '<rect width="600" height="400" fill="#fff"/><path fill-rule="evenodd" fill="#000" d="M300 50A150 150 0 ' +
+      '1 0 300 350A150 150 0 1 0 300 50ZM300 120A80 80 0 1 1 300 280A80 80 0 1 1 300 120Z"/><rect x="20" ' +
+      'y="20" width="3" height="3"/>';
     const { shapes, count } = await traceShapes(await drawn(picture(ring)), 'dark', 50);
     expect(count).toBe(1);
     const read = readPathData(shapes);

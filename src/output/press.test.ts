@@ -340,7 +340,7 @@ test('the preview is cut to the trim, in sRGB, without marks', async () => {
   });
 });
 
-test('a profile that was brought in is the output intent, byte for byte; what stays a build is not touched by it', async () => {
+test('a profile that was brought in is the output intent, byte for byte; builds are not touched by it', async () => {
   const icc = readFileSync('/usr/share/color/icc/ghostscript/default_cmyk.icc');
   const sha = createHash('sha256').update(icc).digest('hex');
   const ground = box('ground', [0, 0, 148, 210], { fill: { kind: 'process', c: 30, m: 20, y: 10, k: 0 } });

@@ -75,7 +75,7 @@ describe('every entry of the gallery', () => {
 });
 
 describe('a wall calendar', () => {
-  test('its pages hold the days of the months that the reference library gives; next year’s are one decision away', async () => {
+  test('its pages hold the days that the reference library gives; next year’s are one decision away', async () => {
     for (const year of [2027, 2028]) {
       const desk = await openDesk(
         begun('wall-month', { year: String(year), neighbours: 'hidden', names: 'none' }),

@@ -35,12 +35,13 @@ const xmpTitle = (pdf: Uint8Array): Promise<string> =>
     const path = join(folder, 'f.pdf');
     writeFileSync(path, pdf);
     return python(
-      `import re
-from xml.etree import ElementTree
-bytes = open(data, 'rb').read()
-xmp = bytes[bytes.index(b'<x:xmpmeta'):bytes.index(b'</x:xmpmeta>') + 12]
-tree = ElementTree.fromstring(xmp.decode('utf-8'))
-print(json.dumps(tree.find('.//{http://purl.org/dc/elements/1.1/}title//{http://www.w3.org/1999/02/22-rdf-syntax-ns#}li').text or ''))`,
+      'import re\n' +
+        'from xml.etree import ElementTree\n' +
+        `bytes = open(data, 'rb').read()\n` +
+        `xmp = bytes[bytes.index(b'<x:xmpmeta'):bytes.index(b'</x:xmpmeta>') + 12]\n` +
+        `tree = ElementTree.fromstring(xmp.decode('utf-8'))\n` +
+        `dc, rdf = 'http://purl.org/dc/elements/1.1/', 'http://www.w3.org/1999/02/22-rdf-syntax-ns#'\n` +
+        `print(json.dumps(tree.find('.//{%s}title//{%s}li' % (dc, rdf)).text or ''))`,
       path,
     ) as string;
   });

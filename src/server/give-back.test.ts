@@ -1,6 +1,6 @@
 import { afterRest } from './give-back';
 
-test('what is done after a rest is done once, a while after the last of many moments, and again after the next', async () => {
+test('what is done after a rest is done once, a while after the last moment, and again after the next', async () => {
   let count = 0;
   const moment = afterRest(() => (count += 1), 60);
   const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));

@@ -155,7 +155,7 @@ function choose(tab: Tab, mine: boolean, now: number): void {
   tab.journal = journalOf(tab.saving);
 }
 
-test('whatever breaks, in one page or two at once: nothing that was acknowledged or done is lost, and nothing is kept twice', async () => {
+test('whatever breaks, in one page or two: nothing acknowledged or done is lost, nothing is kept twice', async () => {
   await fc.assert(
     fc.asyncProperty(
       fc.integer({ min: 1, max: 2 }),

@@ -91,7 +91,9 @@ describe('copies of the database', () => {
 
 describe('one program at a time', () => {
   test('a second one is refused while the first lives, and not after it was killed', async () => {
-    const script = `import('${process.cwd()}/src/upkeep/index.ts').then(async (m) => { globalThis.hold = await m.takeHold('${data}'); console.log('held'); setInterval(() => {}, 1000); })`;
+    const script =
+      `import('${process.cwd()}/src/upkeep/index.ts').then(async (m) => { globalThis.hold = await ` +
+      `m.takeHold('${data}'); console.log('held'); setInterval(() => {}, 1000); })`;
     const first = spawn(process.execPath, ['--import', './scripts/test-modules.mjs', '--no-warnings', '-e', script], {
       stdio: ['ignore', 'pipe', 'inherit'],
     });

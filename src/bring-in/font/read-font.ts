@@ -43,7 +43,8 @@ export async function readFont(name: string, bytes: Uint8Array): Promise<FontRea
   const embedding = os2 && os2.byteLength >= 10 ? embeddingOf(os2.getUint16(8)) : 'refused';
   if (embedding === 'refused') {
     return bad(
-      `“${name}” may not be embedded: its maker forbids it in the font. Choose another, or ask for a licence that permits print.`,
+      `“${name}” may not be embedded: its maker forbids it in the font. Choose another, or ask for a licence ` +
+        'that permits print.',
     );
   }
   const names = tables.get('name');

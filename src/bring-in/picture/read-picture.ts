@@ -45,7 +45,8 @@ export async function readPicture(name: string, bytes: Uint8Array): Promise<Pict
     const meta = await sharp(bytes, { limitInputPixels: false }).metadata();
     if (meta.width * meta.height > MAX_PIXELS) {
       return bad(
-        `“${name}” has ${meta.width} × ${meta.height} pixels; at most ${MAX_PIXELS / 1e6} million can be placed. Save it smaller.`,
+        `“${name}” has ${meta.width} × ${meta.height} pixels; at most ${MAX_PIXELS / 1e6} million can be ` +
+          'placed. Save it smaller.',
       );
     }
     if ((meta.pages ?? 1) > 100)

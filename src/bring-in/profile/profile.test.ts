@@ -104,7 +104,7 @@ test.each([
   ['coated-fogra39', 'FOGRA39L', 300],
   ['uncoated-fogra29', 'FOGRA29L', 280],
 ] as const)(
-  '%s gives back the published measurements of %s (characterisation data of Debian’s icc-profiles-free), relative to their paper',
+  '%s gives back the published measurements of %s (Debian’s icc-profiles-free), relative to their paper',
   async (name, data, limit) => {
     const { engine } = await openShipped(name);
     const rows = readFileSync(`/usr/share/color/icc/${data}.ti3`, 'utf8')
@@ -156,7 +156,7 @@ test('neighbours of a colour outside are inside, of its hue, and the nearest is 
   }
 });
 
-test('grey balance of the coated paper is near that of ISO 12647-2:2004 (25/19/19, 50/40/40, 75/64/64, from memory)', async () => {
+test('grey balance of coated paper is near ISO 12647-2:2004 (25/19/19, 50/40/40, 75/64/64, from memory)', async () => {
   const { engine } = await openShipped('coated-fogra39');
   const steps = greyBalance(engine, [25, 50, 75]);
   const published = [

@@ -20,6 +20,8 @@ const [MOST_SHAPES, MOST_STEPS, DEEPEST] = [20_000, 400_000, 60];
 /** Elements that are looked at, those that are used several times once for each: uses within uses multiply. */
 const MOST_LOOKS = 200_000;
 
+const TOO_MUCH = `There are more than ${MOST_SHAPES} shapes or ${MOST_STEPS} points in this SVG. Save it simpler.`;
+
 /** Never drawn by themselves. */
 const SKIPPED = new Set([
   'defs',
@@ -153,8 +155,7 @@ class Walker {
     if (!path.every((s) => s.slice(1).every(Number.isFinite)))
       return void (this.problem ||= 'A number in this SVG is too large.');
     this.steps += path.length;
-    if (this.shapes.length >= MOST_SHAPES || this.steps > MOST_STEPS)
-      return void (this.problem ||= `There are more than ${MOST_SHAPES} shapes or ${MOST_STEPS} points in this SVG. Save it simpler.`);
+    if (this.shapes.length >= MOST_SHAPES || this.steps > MOST_STEPS) return void (this.problem ||= TOO_MUCH);
     if (path.length < 2) return;
     const scale = scaleOf(transforms);
     const fill = this.paint(styles['fill'] ?? 'black', styles);

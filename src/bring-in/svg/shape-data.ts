@@ -73,7 +73,9 @@ export function dataOf(element: Element): string | undefined {
       const rx = Math.min(n('rx') || n('ry'), w / 2);
       const ry = Math.min(n('ry') || n('rx'), h / 2);
       return rx > 0 && ry > 0
-        ? `M${x + rx} ${y}H${x + w - rx}A${rx} ${ry} 0 0 1 ${x + w} ${y + ry}V${y + h - ry}A${rx} ${ry} 0 0 1 ${x + w - rx} ${y + h}H${x + rx}A${rx} ${ry} 0 0 1 ${x} ${y + h - ry}V${y + ry}A${rx} ${ry} 0 0 1 ${x + rx} ${y}Z`
+        ? `M${x + rx} ${y}H${x + w - rx}A${rx} ${ry} 0 0 1 ${x + w} ${y + ry}V${y + h - ry}A${rx} ${ry} 0 0 1 ` +
+            `${x + w - rx} ${y + h}H${x + rx}A${rx} ${ry} 0 0 1 ${x} ${y + h - ry}V${y + ry}A${rx} ${ry} 0 0 1 ` +
+            `${x + rx} ${y}Z`
         : `M${x} ${y}h${w}v${h}h${-w}Z`;
     }
     case 'circle':

@@ -65,7 +65,8 @@ export function readWorkingFile(bytes: Uint8Array, hash: (bytes: Uint8Array) => 
   }
   if (strange.length > 0) {
     return bad(
-      `“${printable(strange[0] ?? '')}” does not belong in a working file, so nothing was opened. Export it again from Yellow Sheet.`,
+      `“${printable(strange[0] ?? '')}” does not belong in a working file, so nothing was opened. Export it ` +
+        'again from Yellow Sheet.',
     );
   }
   if (count > MAX_ENTRIES || total > MAX_WORKING_BYTES)

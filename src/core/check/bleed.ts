@@ -34,7 +34,9 @@ function shortEdges(subject: Subject, element: Reaching, rect: Rect): Report[] {
       severity: 'fault',
       element: element.id,
       where: rect,
-      message: `Stops at the trim on the ${list(held)} edge${held.length > 1 ? 's' : ''}; it has to run ${writeIn(subject.job, toBleed[held[0] ?? 'top'])} further.`,
+      message:
+        `Stops at the trim on the ${list(held)} edge${held.length > 1 ? 's' : ''}; it has to run ` +
+        `${writeIn(subject.job, toBleed[held[0] ?? 'top'])} further.`,
       fixes: [replace('Let it bleed', { ...element, atTrim: 'bleeds' })],
     });
   }
@@ -71,7 +73,9 @@ function uncovered(subject: Subject, element: Reaching, frame: Frame): Report[] 
       severity: 'fault',
       element: element.id,
       where: frame.rect,
-      message: `The frame bleeds on the ${list(bare)} edge${bare.length > 1 ? 's' : ''}, but the picture does not fill it there.`,
+      message:
+        `The frame bleeds on the ${list(bare)} edge${bare.length > 1 ? 's' : ''}, but the picture does not ` +
+        'fill it there.',
       fixes: [replace('Fill the frame', { ...element, fit: { mode: 'fill' } })],
     },
   ];

@@ -15,7 +15,9 @@ export const coatOnGlueRule: Rule = {
           severity: 'fault' as const,
           element: null,
           where: pathBounds(zone.outline),
-          message: `${rules.coatings[coat.coating].title} reaches onto “${zone.name}”. Let it follow shapes that stop short of it.`,
+          message:
+            `${rules.coatings[coat.coating].title} reaches onto “${zone.name}”. Let it follow shapes that stop ` +
+            'short of it.',
         })),
     );
   },

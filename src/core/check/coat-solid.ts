@@ -25,7 +25,7 @@ export const coatSolidRule: Rule = {
           : [
               {
                 ...about,
-                message: `${title} has a stroke of ${formatNumber(mmToPt(coat.stroke), 2)} pt; it should be areas alone.`,
+                message: `${title} is stroked, ${formatNumber(mmToPt(coat.stroke), 2)} pt; it has to be areas alone.`,
               },
             ]),
       ];

@@ -10,6 +10,8 @@ export const copiesLeftRule: Rule = {
       severity: 'fault',
       element: element.id,
       where: frame.rect,
-      message: `Only ${drawn} of ${asked} copies are drawn: with what is in it there would be too much. Repeat something simpler, or fewer times.`,
+      message:
+        `Only ${drawn} of ${asked} copies are drawn: with what is in it there would be too much. Repeat ` +
+        'something simpler, or fewer times.',
     })),
 };

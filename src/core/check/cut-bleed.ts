@@ -48,7 +48,9 @@ function short(subject: Subject, id: string, points: readonly Point[], bleed: nu
     severity: 'fault',
     element: null,
     where: around(points),
-    message: `Ink ends on the cut${id ? '' : ' line'}; it has to run ${writeIn(subject.job, bleed)} past it, or the cut has to lie ${writeIn(subject.job, bleed)} inside the ink.`,
+    message:
+      `Ink ends on the cut${id ? '' : ' line'}; it has to run ${writeIn(subject.job, bleed)} past it, or the ` +
+      `cut has to lie ${writeIn(subject.job, bleed)} inside the ink.`,
   };
 }
 

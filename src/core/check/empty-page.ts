@@ -20,7 +20,7 @@ export const emptyPageRule: Rule = {
         element: null,
         where: drawing.boxes.trim,
         message: isMany
-          ? `Nothing is printed on ${bare.length === blank.surfaces.length ? `any of its ${bare.length} sides yet` : `${bare.length} of its ${blank.surfaces.length} sides, of which ${side} is the first`}.`
+          ? `Nothing is printed on ${bareWords(bare.length, blank.surfaces.length, side)}.`
           : `Nothing is printed on ${/^(page|month) /.test(side) ? '' : 'the '}${side}.`,
         fixes:
           side === 'back' && typeof piece['sides'] === 'number'
@@ -30,3 +30,6 @@ export const emptyPageRule: Rule = {
     ];
   },
 };
+
+const bareWords = (bare: number, all: number, first: string): string =>
+  bare === all ? `any of its ${bare} sides yet` : `${bare} of its ${all} sides, of which ${first} is the first`;

@@ -13,7 +13,9 @@ const ALONG = 0.5;
 export const foldMeetRule: Rule = {
   id: 'fold-meet',
   title: 'Ends beside the fold',
-  why: 'Where a colour ends a hair beside the fold, a stripe of it shows on the wrong panel, or paper on the right one.',
+  why:
+    'Where a colour ends a hair beside the fold, a stripe of it shows on the wrong panel, or paper on the ' +
+    'right one.',
   check: (subject) => {
     const surface = subject.blank.surfaces.find((s) => s.name === subject.side);
     const folds = surface

@@ -4,7 +4,9 @@ import { framed, type Report, type Rule } from './rule';
 export const foreignPageRule: Rule = {
   id: 'foreign-page',
   title: 'A PDF page that does not bring its fonts',
-  why: 'A press sets words in the fonts that lie in the file. What is not there is replaced, with other widths and other letters, or left out.',
+  why:
+    'A press sets words in the fonts that lie in the file. What is not there is replaced, with other widths ' +
+    'and other letters, or left out.',
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }): readonly Report[] => {
       if (element.kind !== 'page') return [];
@@ -17,7 +19,9 @@ export const foreignPageRule: Rule = {
           severity: 'fault',
           element: element.id,
           where: frame.rect,
-          message: `The page does not carry ${fonts.length === 1 ? 'its font' : 'its fonts'} ${list}. Save the PDF anew with all fonts embedded, and bring it in again.`,
+          message:
+            `The page does not carry ${fonts.length === 1 ? 'its font' : 'its fonts'} ${list}. Save the PDF ` +
+            'anew with all fonts embedded, and bring it in again.',
         },
       ];
     }),

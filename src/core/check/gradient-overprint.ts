@@ -15,7 +15,9 @@ const told = (gradient: Gradient, overprint: boolean): Gradient => ({
 export const gradientOverprintRule: Rule = {
   id: 'gradient-overprint',
   title: 'A gradient that overprints in part',
-  why: 'A press file can lay a gradient over what is beneath or let it knock that out, but not change from one to the other along it.',
+  why:
+    'A press file can lay a gradient over what is beneath or let it knock that out, but not change from one to ' +
+    'the other along it.',
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }): readonly Report[] => {
       if (element.kind !== 'shape' || element.fill?.kind !== 'gradient') return [];

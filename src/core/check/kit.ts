@@ -27,7 +27,9 @@ const SHOWN = 6;
 export const kitRule: Rule = {
   id: 'kit',
   title: 'Differs from its kit',
-  why: 'A client knows its colours, type and measures; a piece that departs from them by accident looks like another’s.',
+  why:
+    'A client knows its colours, type and measures; a piece that departs from them by accident looks like ' +
+    'another’s.',
   check: (subject) => {
     const { job, side, blank, drawing } = subject;
     const { kit } = job;

@@ -24,7 +24,9 @@ export const lineThinRule: Rule = {
           severity: 'warning',
           element: element.id,
           where: frame.bounds,
-          message: `${formatNumber(widthPt, 3)} pt line; at least ${formatNumber(least, 3)} pt is wanted${least > subject.rules.minLinePt.value ? ' in a tint, in several inks or reversed' : ''}.`,
+          message:
+            `${formatNumber(widthPt, 3)} pt line; at least ${formatNumber(least, 3)} pt is ` +
+            `wanted${least > subject.rules.minLinePt.value ? ' in a tint, in several inks or reversed' : ''}.`,
           fixes: [replace(`Make it ${formatNumber(least, 3)} pt`, thicker)],
         },
       ];

@@ -17,7 +17,9 @@ export const missingRule: Rule = {
   why: 'Something else stands in for what is missing, and is printed unless somebody sees it.',
   check: (subject) => [
     ...noted(subject, 'missing-font').map(({ note, element, frame }): Report => {
-      const message = `The font “${note.family}” is not here; ${FALLBACK_FAMILY} stands in. Bring the font in, or choose another.`;
+      const message =
+        `The font “${note.family}” is not here; ${FALLBACK_FAMILY} stands in. Bring the font in, or choose ` +
+        'another.';
       const { book } = subject;
       const uses = (text: TextElement) =>
         mapLooks(text, book, ({ family }) => (family === note.family ? { family: FALLBACK_FAMILY } : {}));
@@ -48,13 +50,15 @@ export const missingRule: Rule = {
       severity: 'warning',
       element: element.id,
       where: frame.bounds,
-      message: `The font has no ${note.features.map((f) => FEATURES[f] ?? f).join(', no ')}; its usual signs are set. Choose another font for it, or the usual figures.`,
+      message:
+        `The font has no ${note.features.map((f) => FEATURES[f] ?? f).join(', no ')}; its usual signs are set. ` +
+        'Choose another font for it, or the usual figures.',
     })),
     ...noted(subject, 'missing-glyphs').map(({ note, element, frame }): Report => ({
       severity: 'fault',
       element: element.id,
       where: frame.bounds,
-      message: `The font has no sign for ${note.characters}; an empty box would be printed. Choose another font for it.`,
+      message: `The font has no sign for ${note.characters}; an empty box would be printed. Choose another font.`,
     })),
   ],
 };

@@ -34,7 +34,9 @@ const plainDistances = (elements: readonly Element[]): readonly Held[] =>
 export const nearMissRule: Rule = {
   id: 'near-miss',
   title: 'Almost the same distance',
-  why: 'Distances that differ by a hair look like a mistake, because they are one: the eye sees it before the ruler does.',
+  why:
+    'Distances that differ by a hair look like a mistake, because they are one: the eye sees it before the ' +
+    'ruler does.',
   check: (subject) => {
     const held = plainDistances(framed(subject).map((f) => f.element));
     return held.flatMap((one) => {

@@ -22,19 +22,25 @@ export const pictureResolutionRule: Rule = {
       const has = effectivePpi(item.image, asset) / subject.blank.scale;
       const most = subject.rules.maxPpi;
       if (most !== undefined && has > most + 0.5) {
-        const message = `${Math.floor(has)} ppi where ${most} are of use to ${subject.rules.house ?? 'the house'}; it is brought down at export.`;
+        const message =
+          `${Math.floor(has)} ppi where ${most} are of use to ${subject.rules.house ?? 'the house'}; it is ` +
+          'brought down at export.';
         return [{ severity: 'note', element: element.id, where: frame.rect, message }];
       }
       if (has >= need - 0.5) return [];
       const largest = ((asset.width / need) * MM_PER_INCH) / subject.blank.scale;
-      const wanted = `${pixels(item.image.width * subject.blank.scale, need)} × ${pixels(item.image.height * subject.blank.scale, need)} px`;
+      const wanted =
+        `${pixels(item.image.width * subject.blank.scale, need)} × ` +
+        `${pixels(item.image.height * subject.blank.scale, need)} px`;
       const percent = element.fit.mode === 'scale' ? (element.fit.percent * has) / need : 0;
       return [
         {
           severity: has < (subject.rules.minPpi ?? need * SOFT) ? 'fault' : 'warning',
           element: element.id,
           where: frame.rect,
-          message: `${Math.floor(has)} ppi where ${Math.round(need)} are needed. It wants ${wanted}, or a width of at most ${writeIn(subject.job, largest)}.`,
+          message:
+            `${Math.floor(has)} ppi where ${Math.round(need)} are needed. It wants ${wanted}, or a width of at ` +
+            `most ${writeIn(subject.job, largest)}.`,
           fixes:
             percent >= 1
               ? [replace('Scale it down', { ...element, fit: { mode: 'scale', percent: Math.floor(percent) } })]

@@ -14,7 +14,9 @@ export const placementRule: Rule = {
       const where = frame.rect;
       if (plain.width < 0 || plain.height < 0) {
         const axis = plain.width < 0 ? 'across' : 'down';
-        const message = `No room left ${axis} in ${boxName(placement.against, boxes)}: its edges pass each other. Give smaller distances.`;
+        const message =
+          `No room left ${axis} in ${boxName(placement.against, boxes)}: its edges pass each other. Give ` +
+          'smaller distances.';
         return [{ severity: 'fault', element: element.id, where, message }];
       }
       if (boxes.circular.includes(element.id)) {

@@ -23,7 +23,9 @@ export const plateNamesRule: Rule = {
           severity: 'fault',
           element: null,
           where,
-          message: `The layer “${layer.name}” has the name of a process plate: it would be printed. Give it another name in the printer’s record.`,
+          message:
+            `The layer “${layer.name}” has the name of a process plate: it would be printed. Give it another ` +
+            'name in the printer’s record.',
         });
       if (ink)
         reports.push({

@@ -20,7 +20,9 @@ const isRich = (ink: Ink): boolean =>
 export const richBlackRule: Rule = {
   id: 'rich-black',
   title: 'Black for what it is used',
-  why: 'A large area in black alone looks grey and shows pinholes; small type in four blacks blurs as soon as a plate shifts.',
+  why:
+    'A large area in black alone looks grey and shows pinholes; small type in four blacks blurs as soon as a ' +
+    'plate shifts.',
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }): Report[] => {
       const leaves = leavesOf(frame.items);

@@ -47,7 +47,10 @@ function report(
   const words = past.map((edge) => {
     const mm = toTrim[edge] * subject.blank.scale;
     if (mm < 0) return `cut at the ${edge} edge`;
-    return `${writeIn(subject.job, mm)} from the ${edge} trim (${writeIn(subject.job, subject.blank.safe[edge])} wanted)`;
+    return (
+      `${writeIn(subject.job, mm)} from the ${edge} trim (${writeIn(subject.job, subject.blank.safe[edge])} ` +
+      'wanted)'
+    );
   });
   const moved = into(rect, bounds, boxes.safe);
   return {

@@ -61,12 +61,13 @@ const shapes = (subject: Subject): readonly Report[] =>
       return paint.kind === 'rgb' ? asPaint(reduced) : paint;
     });
     const spots = (worst.spots ?? []).map(({ name, tint }) => ` + ${name} ${Math.round(tint)}`).join('');
+    const laid = Math.round(totalLaid(worst));
     return [
       {
         severity: 'fault',
         element: element.id,
         where: frame.bounds,
-        message: `${writeBuild(worst.build)}${spots} is ${Math.round(totalLaid(worst))} %; this paper takes ${limit} %.`,
+        message: `${writeBuild(worst.build)}${spots} is ${laid} %; this paper takes ${limit} %.`,
         fixes: [replace(`Reduce to ${writeBuild(reduced)}${spots}`, mended)],
       },
     ];

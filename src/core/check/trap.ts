@@ -66,7 +66,10 @@ export const trapRule: Rule = {
           severity: 'note',
           element: element.id,
           where: frame.bounds,
-          message: `It meets “${beneath.frame.name}” without an ink in common. A spread of ${writeIn(subject.job, SPREAD)} (a stroke of ${formatNumber(mmToPt(2 * SPREAD), 2)} pt that overprints) hides a shift.`,
+          message:
+            `It meets “${beneath.frame.name}” without an ink in common. A spread of ` +
+            `${writeIn(subject.job, SPREAD)} (a stroke of ${formatNumber(mmToPt(2 * SPREAD), 2)} pt that ` +
+            'overprints) hides a shift.',
           fixes: spread ? [replace(`Spread it by ${writeIn(subject.job, SPREAD)}`, spread)] : [],
         },
       ];

@@ -31,7 +31,9 @@ export const typeDistanceRule: Rule = {
           severity: 'note',
           element: element.id,
           where: frame.bounds,
-          message: `${formatNumber(smallest, 1)} pt is small from ${formatNumber(readingDistance / 1000, 2)} m; ${formatNumber(least, 1)} pt can be read from there.`,
+          message:
+            `${formatNumber(smallest, 1)} pt is small from ${formatNumber(readingDistance / 1000, 2)} m; ` +
+            `${formatNumber(least, 1)} pt can be read from there.`,
           fixes: [
             replace(
               `Set it in ${formatNumber(least, 1)} pt`,

@@ -39,7 +39,9 @@ export const typeSmallRule: Rule = {
           severity: 'warning',
           element: element.id,
           where: frame.bounds,
-          message: `${formatNumber(sizePt, 2)} pt type${isFine ? ' reversed or in several inks' : ''}; at least ${formatNumber(least, 2)} pt is wanted.`,
+          message:
+            `${formatNumber(sizePt, 2)} pt type${isFine ? ' reversed or in several inks' : ''}; at least ` +
+            `${formatNumber(least, 2)} pt is wanted.`,
           fixes: [
             replace(
               `Set it in ${formatNumber(least, 2)} pt`,

@@ -57,7 +57,9 @@ export const typographyRule: Rule = {
           severity: 'note',
           element: element.id,
           where: frame.rect,
-          message: `${found.length === 1 ? 'One place' : `${found.length} places`} with ${kinds.join(', ')}: “${example}”.`,
+          message:
+            `${found.length === 1 ? 'One place' : `${found.length} places`} with ${kinds.join(', ')}: ` +
+            `“${example}”.`,
           fixes: [replace(`Set ${found.length === 1 ? 'it' : 'all'} properly`, mended)],
         },
       ];

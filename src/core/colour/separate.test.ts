@@ -37,7 +37,9 @@ describe.each([300, 280, 240])('ink held to %d %', (limit) => {
     const differences = old.map((lab, i) => deltaE2000(lab, made[i] ?? { L: 0, a: 0, b: 0 })).sort((a, b) => a - b);
     const mean = differences.reduce((sum, d) => sum + d, 0) / differences.length;
     console.log(
-      `held to ${limit} %: ${over.length} builds, mean ΔE2000 ${mean.toFixed(2)}, nine in ten under ${(differences[Math.floor(differences.length * 0.9)] ?? 0).toFixed(2)}, worst ${(differences.at(-1) ?? 0).toFixed(2)}`,
+      `held to ${limit} %: ${over.length} builds, mean ΔE2000 ${mean.toFixed(2)}, nine in ten under ` +
+        `${(differences[Math.floor(differences.length * 0.9)] ?? 0).toFixed(2)}, worst ` +
+        (differences.at(-1) ?? 0).toFixed(2),
     );
     // The most saturated have nothing grey that black could take over.
     expect(mean).toBeLessThan(limit < 280 ? 1.2 : 0.7);

@@ -35,7 +35,8 @@ describe('coated areas', () => {
       return leaf?.kind === 'path' ? flatten(leaf.path, 0.002).flatMap((part) => part.map(({ x, y }) => [x, y])) : [];
     });
     const theirs = python(
-      `from shapely.geometry import Polygon\nfrom shapely.ops import unary_union\nprint(json.dumps(unary_union([Polygon(p) for p in data]).buffer(0.5, 64).area))`,
+      'from shapely.geometry import Polygon\nfrom shapely.ops import unary_union\n' +
+        'print(json.dumps(unary_union([Polygon(p) for p in data]).buffer(0.5, 64).area))',
       outlines,
     );
     expect(Math.abs(pathArea(coats[0]?.path ?? []) - Number(theirs)) / Number(theirs)).toBeLessThan(0.001);

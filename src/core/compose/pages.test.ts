@@ -56,7 +56,7 @@ test('page numbers in every style, counted from the first page’s number; a cov
   expect(textOn(on('cover outside'), 't3')).toBe('/////32');
 });
 
-test('a running head repeats the heading of its page, or the last before it; one set in two paragraphs is one', async () => {
+test('a running head repeats the heading of its page, or the last before; one in two paragraphs is one', async () => {
   const job = laid(book(), (p) => {
     const heading = (id: string, paragraphs: readonly Paragraph[]) =>
       ({ ...words(id, '', [5, 30, 90, 60]), paragraphs }) as Element;
@@ -98,7 +98,7 @@ describe('across the spine', () => {
       i.kind === 'path' ? [mappedBounds(pathBounds(i.path), i.matrix)] : [],
     );
 
-  test('what is held against both pages is on both, joined at the spine, with its bleed at both outer edges', async () => {
+  test('what is held against both pages is on both, joined at the spine, with bleed at both outer edges', async () => {
     const on = await drawnOf(laid(book(), (p) => withSide(p, 'page 4', [across('a', { start: 0, end: 0 })])));
     const [left] = boundsOf(on('page 4'));
     const [right] = boundsOf(on('page 5'));

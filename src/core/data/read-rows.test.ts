@@ -22,8 +22,15 @@ test('semicolons, tabs, a byte order mark, one column, empty rows', () => {
 
 test('what cannot be read says where and why', () => {
   expect(rows('')).toBe('There is nothing in it.');
-  expect(rows('a,b\n"open,c')).toBe('Row 2 begins a cell with a quotation mark and does not end it. Mend it in the spreadsheet.');
+  expect(rows('a,b\n"open,c')).toBe(
+    'Row 2 begins a cell with a quotation mark and does not end it. Mend it in the spreadsheet.',
+  );
   expect(readRows('a\nb\nc', { rows: 2 })).toEqual({ ok: false, problem: 'It has 3 rows; at most 2 are taken.' });
-  expect(readRows('a,b\nc,d,e', { columns: 2 })).toEqual({ ok: false, problem: 'Row 2 has 3 columns; at most 2 are taken.' });
-  expect(rows(`Star,Note\nVega,${'bright '.repeat(3_000)}`)).toBe('Row 2, column 2 has 21,000 letters; at most 20,000 are taken in a cell.');
+  expect(readRows('a,b\nc,d,e', { columns: 2 })).toEqual({
+    ok: false,
+    problem: 'Row 2 has 3 columns; at most 2 are taken.',
+  });
+  expect(rows(`Star,Note\nVega,${'bright '.repeat(3_000)}`)).toBe(
+    'Row 2, column 2 has 21,000 letters; at most 20,000 are taken in a cell.',
+  );
 });

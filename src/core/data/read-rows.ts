@@ -46,7 +46,10 @@ function beyondBounds(data: readonly (readonly string[])[], most: DataBounds): s
     const c = row.findIndex((cell) => cell.length > most.letters);
     const long = row[c];
     if (long !== undefined)
-      return `Row ${r + 1}, column ${c + 1} has ${figure(long.length)} letters; at most ${figure(most.letters)} are taken in a cell.`;
+      return (
+        `Row ${r + 1}, column ${c + 1} has ${figure(long.length)} letters; ` +
+        `at most ${figure(most.letters)} are taken in a cell.`
+      );
   }
   return undefined;
 }

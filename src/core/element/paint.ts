@@ -71,7 +71,8 @@ const TAKEN = ['cyan', 'magenta', 'yellow', 'black', 'all', 'none'];
 /** Why an ink cannot be called so; undefined when it can. */
 export const whyNoInkName = (name: string): string | undefined =>
   TAKEN.includes(name.trim().toLowerCase())
-    ? `No spot ink can be called “${name}”: a press takes that name for ${/^(all|none)$/i.test(name.trim()) ? 'every plate, or for none' : 'a process plate'}. Choose another.`
+    ? `No spot ink can be called “${name}”: a press takes that name for ` +
+      `${/^(all|none)$/i.test(name.trim()) ? 'every plate, or for none' : 'a process plate'}. Choose another.`
     : undefined;
 
 /** An ink of a plate of its own, mixed before it comes to the press. */

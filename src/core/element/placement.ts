@@ -42,7 +42,8 @@ export const BoxRef = z.discriminatedUnion('box', [
   z
     .strictObject({ box: z.literal('element'), element: elementId, part: z.enum(ELEMENT_PARTS).default('whole') })
     .describe(
-      'Another element: whole, what is left of it after trimming, or the line at its near edge (before) or far edge (past).',
+      'Another element: whole, what is left of it after trimming, or the line at its near edge (before) or ' +
+        'far edge (past).',
     ),
 ]);
 export type BoxRef = z.infer<typeof BoxRef>;

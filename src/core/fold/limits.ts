@@ -41,22 +41,30 @@ export function paperWarnings(
   const found: FoldWarning[] = [];
   const { grammage } = stock;
   if (grammage !== null && grammage >= SCORE_FROM && !facts.scored) {
-    const message = `${grammage} g/m² cracks in the fold unless it is scored first (from ${SCORE_FROM} g/m²). Set the creases to score.`;
+    const message =
+      `${grammage} g/m² cracks in the fold unless it is scored first (from ${SCORE_FROM} g/m²). Set the ` +
+      'creases to score.';
     found.push({ kind: 'score', message });
   }
   if (grammage !== null && facts.directions > rightAngleFoldsFor(grammage)) {
-    const message = `${grammage} g/m² takes ${rightAngleFoldsFor(grammage)} right-angle folds; this has ${facts.directions}. Take a lighter paper or fewer folds.`;
+    const message =
+      `${grammage} g/m² takes ${rightAngleFoldsFor(grammage)} right-angle folds; this has ${facts.directions}. ` +
+      'Take a lighter paper or fewer folds.';
     found.push({ kind: 'right-angles', message });
   }
   if (facts.thickness > THICKEST) {
-    const message = `Folded it is ${facts.thickness.toFixed(1)} mm thick and springs open. Take a thinner paper or fewer folds.`;
+    const thick = facts.thickness.toFixed(1);
+    const message = `Folded it is ${thick} mm thick and springs open. Take a thinner paper or fewer folds.`;
     found.push({ kind: 'thick', message });
   }
   if (stock.grain !== null) {
     const longIsUpright = facts.flat.height >= facts.flat.width;
     const grain = (stock.grain === 'long') === longIsUpright ? 'upright' : 'level';
     if (grain !== facts.creases) {
-      const message = `The creases run ${facts.creases}, the grain ${grain}: folded against the grain paper cracks and springs. Ask for ${stock.grain === 'long' ? 'short' : 'long'}-grain sheets, or turn the piece on the sheet.`;
+      const message =
+        `The creases run ${facts.creases}, the grain ${grain}: folded against the grain paper cracks and ` +
+        `springs. Ask for ${stock.grain === 'long' ? 'short' : 'long'}-grain sheets, or turn the piece on the ` +
+        'sheet.';
       found.push({ kind: 'grain', message });
     }
   }

@@ -67,7 +67,8 @@ export const banner = defineFormat({
         unit: 'mm',
         working: [
           `${write(width)} + 2 × ${write(d.hem)} hem = ${twice(cut.width)}`,
-          `${write(height)} + ${write(pocket || d.hem)} + ${write(d.pockets === 'both' ? pocket : d.hem)} = ${twice(cut.height)}`,
+          `${write(height)} + ${write(pocket || d.hem)} + ${write(d.pockets === 'both' ? pocket : d.hem)} = ` +
+            twice(cut.height),
         ],
         rule: 'Finished size plus what is turned back',
       },

@@ -31,13 +31,18 @@ export function assertPages(binding: Binding, pages: number, unit: 'cover' | 'pl
     const more = Math.ceil(pages / step) * step;
     const fewer = more - step;
     const blank = Array.from({ length: more - pages }, (_, i) => pages + i + 1);
-    const message = `${words} has pages in ${step}s: take ${more}, with ${blank.length === 1 ? `page ${blank[0]}` : `pages ${blank.join(', ')}`} blank${fewer >= least ? `, or ${fewer}` : ''}.`;
+    const message =
+      `${words} has pages in ${step}s: take ${more}, with ` +
+      `${blank.length === 1 ? `page ${blank[0]}` : `pages ${blank.join(', ')}`} ` +
+      `blank${fewer >= least ? `, or ${fewer}` : ''}.`;
     throw new Impossible('pages', message);
   }
   if (pages < least || pages > most)
     throw new Impossible(
       'pages',
-      `${words} has from ${least} to ${most} pages${unit === 'cover' ? ' inside its cover' : ''}${pages > most && binding === 'saddle' ? '; bind it otherwise' : ''}.`,
+      `${words} has from ${least} to ${most} pages` +
+        (unit === 'cover' ? ' inside its cover' : '') +
+        `${pages > most && binding === 'saddle' ? '; bind it otherwise' : ''}.`,
     );
 }
 

@@ -50,7 +50,9 @@ export const booklet = defineFormat({
               {
                 severity: 'warning',
                 parameter: 'pages',
-                message: `The innermost sheet creeps ${write(most)}: move the inner pages toward the fold by that, or bind it otherwise.`,
+                message:
+                  `The innermost sheet creeps ${write(most)}: move the inner pages toward the fold by that, or ` +
+                  'bind it otherwise.',
               },
             ]
           : [],

@@ -80,7 +80,9 @@ function meeting([left = 0, centre = 0, right = 0]: readonly number[]) {
         {
           severity: gap < 0 ? ('fault' as const) : ('warning' as const),
           parameter: 'allowance',
-          message: `The leaves of the gate ${gap < 0 ? 'overlap' : 'meet'} in the middle: each should stop 1 to 2 mm short (common practice).`,
+          message:
+            `The leaves of the gate ${gap < 0 ? 'overlap' : 'meet'} in the middle: each should stop 1 to 2 mm ` +
+            'short (common practice).',
         },
       ]
     : [];

@@ -67,8 +67,10 @@ export function commonFigures(
       unit: 'mm',
       working: [
         ...(scale === 1 ? [] : [`drawn at 1:${formatNumber(scale)}:`]),
-        `width = ${write(boxes.trim.x - boxes.bleed.x)} + ${write(boxes.trim.width)} + ${write(boxes.bleed.x + boxes.bleed.width - boxes.trim.width)} = ${write(withBleed.width)}`,
-        `height = ${write(boxes.trim.y - boxes.bleed.y)} + ${write(boxes.trim.height)} + ${write(boxes.bleed.y + boxes.bleed.height - boxes.trim.height)} = ${write(withBleed.height)}`,
+        `width = ${write(boxes.trim.x - boxes.bleed.x)} + ${write(boxes.trim.width)} + ` +
+          `${write(boxes.bleed.x + boxes.bleed.width - boxes.trim.width)} = ${write(withBleed.width)}`,
+        `height = ${write(boxes.trim.y - boxes.bleed.y)} + ${write(boxes.trim.height)} + ` +
+          `${write(boxes.bleed.y + boxes.bleed.height - boxes.trim.height)} = ${write(withBleed.height)}`,
       ],
       rule: 'Trim plus the bleed on both sides',
       measured: { kind: 'box', box: 'bleed' },
@@ -94,7 +96,8 @@ export function commonFigures(
     ...sheetFigures(sheets, context),
     ruledFigure('ppi', 'picture and ink', 'Resolution', 'ppi', ppi, rules.ppi, rules.ppi.computed, {
       working: [
-        `25.4 ÷ (${formatNumber(commons.readingDistance)} mm × tan 1′) = ${formatNumber(eye, 0)} ppi at reading distance`,
+        `25.4 ÷ (${formatNumber(commons.readingDistance)} mm × tan 1′) = ${formatNumber(eye, 0)} ppi at ` +
+          'reading distance',
         `rounded up to 50, at most 300: ${rules.ppi.computed} ppi`,
       ],
     }),
@@ -106,7 +109,8 @@ export function commonFigures(
       unit: 'px',
       working: [
         `round(${formatNumber(withBleed.width * scale)} mm ÷ 25.4 × ${ppi}) = ${pixels(withBleed.width * scale, ppi)}`,
-        `round(${formatNumber(withBleed.height * scale)} mm ÷ 25.4 × ${ppi}) = ${pixels(withBleed.height * scale, ppi)}`,
+        `round(${formatNumber(withBleed.height * scale)} mm ÷ 25.4 × ${ppi}) = ` +
+          `${pixels(withBleed.height * scale, ppi)}`,
         `trimmed: ${pixels(flat.width * scale, ppi)} × ${pixels(flat.height * scale, ppi)} px`,
       ],
       rule: 'A picture to the bleed needs this many pixels',

@@ -46,7 +46,8 @@ export function envelopeFacts(
         value: [envelope.width, envelope.height],
         unit: 'mm',
         working: [
-          `clearance across = ${write(clearance.width)}, down = ${write(clearance.height)}${turned ? ' (turned a quarter)' : ''}`,
+          `clearance across = ${write(clearance.width)}, down = ` +
+            `${write(clearance.height)}${turned ? ' (turned a quarter)' : ''}`,
           `needed in total each way = 1/8 in + ${write(thickness)} thick = ${write(needed)}`,
         ],
         rule: named
@@ -60,7 +61,9 @@ export function envelopeFacts(
           {
             severity: 'fault',
             parameter: 'envelope',
-            message: `It does not go into a ${envelope.name}: ${write(Math.min(clearance.width, clearance.height))} is left, ${write(needed)} is needed.${better ? ` A ${better.envelope.name} takes it.` : ''}`,
+            message:
+              `It does not go into a ${envelope.name}: ${write(Math.min(clearance.width, clearance.height))} ` +
+              `is left, ${write(needed)} is needed.${better ? ` A ${better.envelope.name} takes it.` : ''}`,
           },
         ],
   };

@@ -46,7 +46,9 @@ export function filingHoles(
   const { apart, n, inset, diameter } = PATTERNS[holes];
   const span = (n - 1) * apart;
   if (span + diameter + 4 > height) {
-    const message = `${n} holes ${apart.toFixed(0)} mm apart need a sheet at least ${(span + diameter + 4).toFixed(0)} mm high. Take two holes, or none.`;
+    const message =
+      `${n} holes ${apart.toFixed(0)} mm apart need a sheet at least ${(span + diameter + 4).toFixed(0)} mm ` +
+      'high. Take two holes, or none.';
     throw new Impossible('holes', message);
   }
   const first = (height - span) / 2;

@@ -69,7 +69,8 @@ function onSheet(sheet: Size, flat: Size, side: boolean, write: (mm: number) => 
       value: score,
       unit: 'mm',
       working: [
-        `left over: (${write(sheet.width)} − ${write(flat.width)}) ÷ 2 = ${write(left)}, (${write(sheet.height)} − ${write(flat.height)}) ÷ 2 = ${write(top)}`,
+        `left over: (${write(sheet.width)} − ${write(flat.width)}) ÷ 2 = ${write(left)}, ` +
+          `(${write(sheet.height)} − ${write(flat.height)}) ÷ 2 = ${write(top)}`,
         `score at ${write(side ? left : top)} + ${write(side ? flat.width / 2 : flat.height / 2)} = ${write(score)}`,
       ],
       rule: `Centred on the sheet, from its ${side ? 'left' : 'top'} edge`,

@@ -81,7 +81,9 @@ export function foldedSheet(sheet: FoldedSheet, context: FormatContext): Plan {
   const { flat, columns, rows } = sheet;
   const narrow = Math.min(...columns, ...rows);
   if (narrow < LEAST_PANEL) {
-    const message = `A panel would be ${narrow < 0 ? 'of negative width' : `${context.write(narrow)} wide`}; a folder needs at least ${context.write(LEAST_PANEL)}. Take a larger sheet, fewer panels or a smaller allowance.`;
+    const message =
+      `A panel would be ${narrow < 0 ? 'of negative width' : `${context.write(narrow)} wide`}; a folder needs ` +
+      `at least ${context.write(LEAST_PANEL)}. Take a larger sheet, fewer panels or a smaller allowance.`;
     throw new Impossible(sheet.parameter, message);
   }
   const caliper = context.rules.thickness.value;
@@ -263,7 +265,9 @@ function collisionProblems(
       : {
           severity: 'warning',
           parameter,
-          message: `At ${fold}, ${names} lies in the bend and buckles: it needs ${write(by)} more room. Take an allowance by thickness or a shift.`,
+          message:
+            `At ${fold}, ${names} lies in the bend and buckles: it needs ${write(by)} more room. Take an ` +
+            'allowance by thickness or a shift.',
         };
   });
 }

@@ -207,7 +207,7 @@ describe('values that practitioners know by heart [cp]', () => {
     expect(blank.problems).toEqual([]);
   });
 
-  test('a wrap of 130 + 13 + 130 × 184 is 273 × 184 flat, 279 × 190 with bleed, 3224 × 2173 px, and lies on A4 landscape with its marks', () => {
+  test('a wrap of 130 + 13 + 130 × 184 is 273 × 184 flat, 279 × 190 with bleed, and lies on A4 landscape', () => {
     const blank = blankFor('wrap', { panel: '130x184mm', spine: '13mm' });
     expect(blank.flat).toEqual({ width: 273, height: 184 });
     expect(blank.withBleed).toEqual({ width: 279, height: 190 });
@@ -233,7 +233,7 @@ describe('values that practitioners know by heart [cp]', () => {
     expect(round(blank.finished.height / MM_PER_INCH)).toEqual([9]);
   });
 
-  test('a banner of 5 × 3 ft is 1524 × 914.4 mm, 6000 × 3600 px at 100 ppi, and keeps that whatever it is drawn at', () => {
+  test('a banner of 5 × 3 ft is 1524 × 914.4 mm, 6000 × 3600 px at 100 ppi, at whatever scale it is drawn', () => {
     for (const scale of ['1:1', '1:2', '1:10']) {
       const blank = blankFor('banner', { size: '5x3ft', scale, grommets: '500mm' });
       expect(round([blank.finished.width, blank.finished.height])).toEqual([1524, 914.4]);

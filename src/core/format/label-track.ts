@@ -66,13 +66,15 @@ export function solveTrack(request: TrackRequest, write: (mm: Mm) => string): Tr
   if (pitch < label - NEAR)
     throw new Impossible(
       names.count,
-      `${count} labels of ${write(label)} do not fit between these margins: the pitch would be ${write(pitch)}. At most ${Math.max(1, Math.floor((sheet - 2 * margin) / label + NEAR))} fit.`,
+      `${count} labels of ${write(label)} do not fit between these margins: the pitch would be ` +
+        `${write(pitch)}. At most ${Math.max(1, Math.floor((sheet - 2 * margin) / label + NEAR))} fit.`,
     );
   const end = sheet - margin - (count - 1) * pitch - label;
   if (end < -NEAR || margin < -NEAR)
     throw new Impossible(
       names.count,
-      `${count} labels at ${write(pitch)} need ${write((count - 1) * pitch + label)}; the sheet has ${write(sheet)}. At most ${Math.max(1, Math.floor((sheet - label) / pitch + NEAR) + 1)} fit.`,
+      `${count} labels at ${write(pitch)} need ${write((count - 1) * pitch + label)}; the sheet has ` +
+        `${write(sheet)}. At most ${Math.max(1, Math.floor((sheet - label) / pitch + NEAR) + 1)} fit.`,
     );
   return {
     count,
@@ -81,7 +83,8 @@ export function solveTrack(request: TrackRequest, write: (mm: Mm) => string): Tr
     end: Math.max(0, end),
     working: [
       `${how}${given('count', request.count)}${given('pitch', request.pitch)}${given('margin', request.margin)}`,
-      `${write(margin)} + ${count - 1} × ${write(pitch)} + ${write(label)} + ${write(Math.max(0, end))} = ${write(sheet)}`,
+      `${write(margin)} + ${count - 1} × ${write(pitch)} + ${write(label)} + ${write(Math.max(0, end))} = ` +
+        write(sheet),
       `gap between labels ${write(pitch - label)}`,
     ],
   };

@@ -27,7 +27,8 @@ export const map = defineFormat({
       const fewer = Math.floor(MOST_PARTS / d.across);
       throw new Impossible(
         'down',
-        `${d.across} × ${d.down} parts lie ${d.across * d.down} sheets thick; nobody folds more than ${MOST_PARTS}. At most ${fewer} down with ${d.across} across.`,
+        `${d.across} × ${d.down} parts lie ${d.across * d.down} sheets thick; nobody folds more than ` +
+          `${MOST_PARTS}. At most ${fewer} down with ${d.across} across.`,
       );
     }
     const { write } = context;

@@ -72,7 +72,9 @@ export function readOutline(text: string): { readonly path: Path } | { readonly 
   const points = flatten(path, FINE).reduce((sum, part) => sum + part.length, 0);
   if (points > MOST_POINTS)
     return {
-      problem: `This outline has ${points.toLocaleString('en-GB')} points; at most ${MOST_POINTS.toLocaleString('en-GB')} make a die. Simplify it in the program it comes from.`,
+      problem:
+        `This outline has ${points.toLocaleString('en-GB')} points; at most ` +
+        `${MOST_POINTS.toLocaleString('en-GB')} make a die. Simplify it in the program it comes from.`,
     };
   return { path };
 }
@@ -84,7 +86,8 @@ export function openEnd(path: Path): string | undefined {
   let open = false;
   const gap = () => Math.hypot(at[0] - start[0], at[1] - start[1]);
   const report = () =>
-    `The outline is open: from ${round(at)} back to ${round(start)} ${gap().toFixed(2)} mm are missing. Close it with Z or bring it back to its start.`;
+    `The outline is open: from ${round(at)} back to ${round(start)} ${gap().toFixed(2)} mm are missing. ` +
+    'Close it with Z or bring it back to its start.';
   for (const s of path) {
     if (s[0] === 'M') {
       if (open && gap() > 0.01) return report();

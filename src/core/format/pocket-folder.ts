@@ -170,7 +170,8 @@ export const pocketFolder = defineFormat({
           value: [width, d.spine, width],
           unit: 'mm',
           working: [
-            `flap ${write(f)} | back ${write(width)} | spine ${write(d.spine)} | front ${write(width)} | flap ${write(f)}`,
+            `flap ${write(f)} | back ${write(width)} | spine ${write(d.spine)} | front ${write(width)} | ` +
+              `flap ${write(f)}`,
           ],
           rule: 'Read from the outside',
           measured: {

@@ -74,7 +74,8 @@ export const rollLabels = defineFormat({
           value: web,
           unit: 'mm',
           working: [
-            `${write(edge)} + ${d.across} × ${write(d.size.width)} + ${d.across - 1} × ${write(d.gap)} + ${write(edge)} = ${write(web)}`,
+            `${write(edge)} + ${d.across} × ${write(d.size.width)} + ${d.across - 1} × ${write(d.gap)} + ` +
+              `${write(edge)} = ${write(web)}`,
           ],
           rule: 'Labels, gaps, and an edge at each side',
           measured: { kind: 'stops', axis: 'x', surface: 'web', stops: [0, edge, web - edge, web] },

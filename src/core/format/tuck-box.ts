@@ -158,7 +158,8 @@ export const tuckBox = defineFormat({
           value: [g, w, p, w, p],
           unit: 'mm',
           working: [
-            `glue flap ${write(g)} | back ${write(w)} | left side ${write(p)} | front ${write(w)} | right side ${write(p)}`,
+            `glue flap ${write(g)} | back ${write(w)} | left side ${write(p)} | front ${write(w)} | right ` +
+              `side ${write(p)}`,
           ],
           rule: 'Read from the outside',
           measured: { kind: 'stops', axis: 'x', stops: [0, xb, xl, xf, xr, end] },

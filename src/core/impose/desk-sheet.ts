@@ -96,8 +96,10 @@ export function deskSheet(request: DeskSheetRequest, write: (mm: Mm) => string):
         ? cutMarks(request, { ...block, ...at }, { across, down, size, offset: Math.max(OFFSET, bleedOutside) })
         : [],
       working: [
-        `across: floor((${write(size.width)} − 2 × ${write(edge + clear)} + ${write(gap)}) ÷ (${write(trim.width)} + ${write(gap)})) = ${best.across}`,
-        `down: floor((${write(size.height)} − 2 × ${write(edge + clear)} + ${write(gap)}) ÷ (${write(trim.height)} + ${write(gap)})) = ${best.down}`,
+        `across: floor((${write(size.width)} − 2 × ${write(edge + clear)} + ${write(gap)}) ÷ ` +
+          `(${write(trim.width)} + ${write(gap)})) = ${best.across}`,
+        `down: floor((${write(size.height)} − 2 × ${write(edge + clear)} + ${write(gap)}) ÷ ` +
+          `(${write(trim.height)} + ${write(gap)})) = ${best.down}`,
         `${across} × ${down} = ${across * down} up; ${write(at.x)} left and right, ${write(at.y)} above and below`,
       ],
     },
@@ -113,10 +115,13 @@ function whyNot(
 ): string {
   const piece = `${write(trim.width)} × ${write(trim.height)}`;
   if (across !== undefined || down !== undefined)
-    return `${across ?? 'any number'} across and ${down ?? 'any number'} down do not fit: ask for fewer, or make the gap of ${write(gap)} smaller.`;
+    return (
+      `${across ?? 'any number'} across and ${down ?? 'any number'} down do not fit: ask for fewer, or make ` +
+      `the gap of ${write(gap)} smaller.`
+    );
   if (fitsBare)
     return `There is no room for marks beside a piece of ${piece}: print without marks, or on a larger sheet.`;
-  return `A piece of ${piece} is larger than what the printer prints of ${write(sheet.width)} × ${write(sheet.height)}.`;
+  return `A piece of ${piece} is larger than what the printer prints, ${write(sheet.width)} × ${write(sheet.height)}.`;
 }
 
 interface Laid {

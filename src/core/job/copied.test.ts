@@ -17,8 +17,16 @@ function numbersIn(value: unknown, path = ''): readonly (readonly [path: string,
 }
 
 /** Names of facts that are lengths by their meaning, written down here apart from the schema. */
-const LENGTHS =
-  /\.(sizePt|leadingPt|shiftPt|widthPt|onPt|offPt|before|after|indent|indentRight|firstIndent|start|end|centre|size|blur|spread|distance|dx|dy|gap\w*|columnGap|top|right|bottom|left|plus|wrap|radius|depth|shaft|head|bend|out|lean|length|width|height|gutter|rowGutter|at|x|y)$/;
+const LENGTHS = new RegExp(
+  `\\.(${`
+    sizePt leadingPt shiftPt widthPt onPt offPt before after indent indentRight firstIndent start end
+    centre size blur spread distance dx dy gap\\w* columnGap top right bottom left plus wrap radius
+    depth shaft head bend out lean length width height gutter rowGutter at x y
+  `
+    .trim()
+    .split(/\s+/)
+    .join('|')})$`,
+);
 /** Of those, what is a length wherever it stands. */
 const ALWAYS = /\.(sizePt|leadingPt|widthPt)$|placement\.[xy]\.(start|end|centre|size)$/;
 /** Of those names, what is no length in its place: shares, counts, angles, corners of a gradient. */

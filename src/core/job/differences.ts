@@ -118,9 +118,10 @@ function contentChange(was: Element, is: Element, assets: Readonly<Record<string
     const changed = Object.entries(parameters).filter(([name]) => !same(was.content[name], is.content[name]));
     const written = (value: unknown, p: Parameter) =>
       value === undefined ? 'worked out' : oneLine(p.write(value, 'mm'));
-    return changed.length > 0
-      ? `has ${changed.map(([name, p]) => `${p.label.toLowerCase()} ${written(is.content[name], p)}, not ${written(was.content[name], p)}`).join('; ')}`
-      : undefined;
+    const lines = changed.map(
+      ([name, p]) => `${p.label.toLowerCase()} ${written(is.content[name], p)}, not ${written(was.content[name], p)}`,
+    );
+    return lines.length > 0 ? `has ${lines.join('; ')}` : undefined;
   }
   if (was.kind === 'table' && is.kind === 'table') {
     const cells = is.rows.flatMap((row, r) =>

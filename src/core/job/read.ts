@@ -19,7 +19,9 @@ export type JobReading =
 export function readJob(data: unknown): JobReading {
   if (typeof data === 'object' && data !== null && 'version' in data && typeof data.version === 'number') {
     if (data.version > JOB_VERSION) {
-      const problem = `This job was written by a newer Yellow Sheet (format ${data.version}; this one reads up to ${JOB_VERSION}). Update this one and open it again.`;
+      const problem =
+        `This job was written by a newer Yellow Sheet (format ${data.version}; this one reads up to ` +
+        `${JOB_VERSION}). Update this one and open it again.`;
       return { ok: false, problems: [problem] };
     }
   }

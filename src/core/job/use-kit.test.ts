@@ -35,7 +35,7 @@ test('a kit made of a piece and taken by another is not differed from', async ()
   expect(takeKit(job, kit)).toMatchObject({ styles: job.styles, measures: job.measures, client: job.client });
 });
 
-test('styles and measures of the same name become the kit’s under the job’s ids; what the job has beside them stays', () => {
+test('styles and measures of one name become the kit’s under the job’s ids; what else the job has stays', () => {
   const own = [
     paragraphStyle('mine', { family: 'Lora', sizePt: 20 }),
     { ...paragraphStyle('x7', { family: 'Lora', sizePt: 12 }), name: 'base' },
@@ -73,7 +73,7 @@ test('styles and measures of the same name become the kit’s under the job’s 
   expect(kitDifferences(rebased).map((d) => 'name' in d && d.name)).toEqual(['base']);
 });
 
-test('colours and families that the kit does not have are named where they are, and mended; black and paper are everybody’s', async () => {
+test('colours and families that the kit does not have are named and mended; black is everybody’s', async () => {
   const box = shape('box', [10, 10, 40, 20], { form: 'rectangle' }, { fill: RED });
   const text = words('t', 'Dark nights', [10, 40, 60, 10], { family: 'Lora', sizePt: 12 });
   const bar = shape('bar', [10, 60, 40, 5], { form: 'rectangle' }, { fill: NIGHT });

@@ -13,7 +13,8 @@ const GREY: Ink = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 45 }, overpri
 /** Room around a dummy for its notes, mm. */
 const RIM = 14;
 const CAUTION =
-  'Cut along the solid outline: a fresh blade along a metal rule, on a mat, away from the hand. A guillotine is for trained people.';
+  'Cut along the solid outline: a fresh blade along a metal rule, on a mat, away from the hand. A guillotine ' +
+  'is for trained people.';
 
 export interface DummyPage {
   readonly sheet: Rect;

@@ -25,7 +25,8 @@ export const bingo = definePrintable({
       about: 'Your own words, shuffled for each card.',
       decisions: {
         words:
-          'Moon\nVenus\nJupiter\nMars\nSaturn\nPleiades\nOrion\nGreat Bear\nPole Star\nMilky Way\nMeteor\nSatellite\nSirius\nVega\nCassiopeia\nOwl',
+          'Moon\nVenus\nJupiter\nMars\nSaturn\nPleiades\nOrion\nGreat Bear\nPole Star\nMilky Way\nMeteor\n' +
+          'Satellite\nSirius\nVega\nCassiopeia\nOwl',
         cells: '4',
         free: 'no',
         title: 'Sky bingo',
@@ -39,7 +40,8 @@ export const bingo = definePrintable({
     words: rowsOfWords(
       'Words',
       '',
-      'One a line, as many as there are boxes or more. Left out, numbers 1 to 15 in the first column, 16 to 30 in the second, and so on.',
+      'One a line, as many as there are boxes or more. Left out, numbers 1 to 15 in the first column, 16 to ' +
+        '30 in the second, and so on.',
     ),
     free: choice('Middle', 'yes', 'A star in the middle box, where there is one.', {
       yes: 'free',

@@ -72,7 +72,8 @@ export const fields = definePrintable({
     if (longest > (columns[0]?.size ?? 0))
       throw new Impossible(
         'fields',
-        `The longest field takes ${write(longest)} of ${write(columns[0]?.size ?? 0)}: fewer side by side, or smaller labels.`,
+        `The longest field takes ${write(longest)} of ${write(columns[0]?.size ?? 0)}: fewer side by side, ` +
+          'or smaller labels.',
       );
     if (rows * step > box.height + 1e-6)
       throw new Impossible(
@@ -111,7 +112,8 @@ export const fields = definePrintable({
           value: entries.length,
           unit: 'count',
           working: [
-            `${across} side by side: (${write(box.width)} − ${across - 1} × ${write(across > 1 ? d.gap : 0)}) ÷ ${across} = ${write(columns[0]?.size ?? 0)} each`,
+            `${across} side by side: (${write(box.width)} − ${across - 1} × ` +
+              `${write(across > 1 ? d.gap : 0)}) ÷ ${across} = ${write(columns[0]?.size ?? 0)} each`,
             `${rows} rows of ${write(step)}`,
           ],
           rule: 'Equally wide, in their order',

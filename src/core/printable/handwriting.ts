@@ -156,7 +156,8 @@ export const handwriting = definePrintable({
       if (width === undefined)
         throw new Impossible(
           'words',
-          `“${text}” has a character that there are no strokes for: letters a to z, A to Z and 0 to 9. Choose the typeface.`,
+          `“${text}” has a character that there are no strokes for: letters a to z, A to Z and 0 to 9. ` +
+            'Choose the typeface.',
         );
       return width;
     };
@@ -168,7 +169,8 @@ export const handwriting = definePrintable({
       if (width > room + 1e-6)
         throw new Impossible(
           'words',
-          `“${text}” is ${context.write(width)} long, the row ${context.write(room)}: a smaller x-height, or shorter words.`,
+          `“${text}” is ${context.write(width)} long, the row ${context.write(room)}: a smaller x-height, or ` +
+            'shorter words.',
         );
       const between = BETWEEN_COPIES * d.spacing;
       const copies = d.copies === 'once' ? 1 : Math.floor((room + between) / (width + between) + 1e-9);
@@ -209,7 +211,8 @@ export const handwriting = definePrintable({
         value: set,
         unit: 'mm',
         working: [
-          `${context.write(above)} above + ${context.write(d.spacing)} x-height${d.lines === 'four' ? ` + ${context.write(below)} below` : ''} = ${context.write(set)}`,
+          `${context.write(above)} above + ${context.write(d.spacing)} ` +
+            `x-height${d.lines === 'four' ? ` + ${context.write(below)} below` : ''} = ${context.write(set)}`,
         ],
         rule: byFace ? 'Outer lines where ascenders and descenders of the typeface end' : 'Lines equally far apart',
       },
@@ -221,8 +224,11 @@ export const handwriting = definePrintable({
               value: (size * 72) / 25.4,
               unit: 'pt' as const,
               working: [
-                `${context.write(d.spacing)} ÷ ${face.xHeight.toFixed(3)} (x-height of the typeface) = ${context.write(size)}`,
-                `ascenders reach ${context.write(size * face.ascender)}, the line stands at ${context.write(d.spacing + above)}; descenders ${context.write(size * face.descender)}, the line at ${context.write(below)}`,
+                `${context.write(d.spacing)} ÷ ${face.xHeight.toFixed(3)} (x-height of the typeface) = ` +
+                  context.write(size),
+                `ascenders reach ${context.write(size * face.ascender)}, the line stands at ` +
+                  `${context.write(d.spacing + above)}; descenders ${context.write(size * face.descender)}, ` +
+                  `the line at ${context.write(below)}`,
               ],
               rule: 'size = spacing ÷ (x-height ÷ em)',
             },

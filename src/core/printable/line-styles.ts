@@ -28,7 +28,8 @@ export function readLineStyles(entry: string): Read {
       return {
         ok: false,
         message:
-          'Each line is written as solid, dashed or dotted, with a weight and a colour if you like: solid 0.5pt, dashed 0.3pt pale.',
+          'Each line is written as solid, dashed or dotted, with a weight and a colour if you like: solid ' +
+          '0.5pt, dashed 0.3pt pale.',
       };
     for (const word of words) {
       const weight = parseLength(word, { unit: 'pt', ppi: 300 });
@@ -40,7 +41,9 @@ export function readLineStyles(entry: string): Read {
       else
         return {
           ok: false,
-          message: `“${word}” is neither a dash (${DASHES.join(', ')}), a colour (${ROLES.join(', ')}), a weight such as 0.5pt, nor 2x.`,
+          message:
+            `“${word}” is neither a dash (${DASHES.join(', ')}), a colour (${ROLES.join(', ')}), a weight such ` +
+            'as 0.5pt, nor 2x.',
         };
     }
     styles.push(...Array.from({ length: times }, () => style));

@@ -160,7 +160,10 @@ export const month = definePrintable({
         value: rowHeight,
         unit: 'mm',
         working: [
-          `${context.write(box.height)}${titleHeight > 0 ? ` − ${context.write(titleHeight)} title` : ''}${weekdayHeight > 0 ? ` − ${context.write(weekdayHeight)} weekdays` : ''} = ${context.write(grid.height)}`,
+          context.write(box.height) +
+            (titleHeight > 0 ? ` − ${context.write(titleHeight)} title` : '') +
+            (weekdayHeight > 0 ? ` − ${context.write(weekdayHeight)} weekdays` : '') +
+            ` = ${context.write(grid.height)}`,
           `${context.write(grid.height)} ÷ ${weeks.length} = ${context.write(rowHeight)}`,
         ],
         rule: 'What title and weekdays leave, in equal rows',
@@ -172,7 +175,8 @@ export const month = definePrintable({
         value: columns[0]?.size ?? 0,
         unit: 'mm',
         working: [
-          `(${context.write(box.width)}${margin > 0 ? ` − ${context.write(margin)} week numbers` : ''}) ÷ 7 = ${context.write(columns[0]?.size ?? 0)}`,
+          `(${context.write(box.width)}${margin > 0 ? ` − ${context.write(margin)} week numbers` : ''}) ÷ 7 ` +
+            `= ${context.write(columns[0]?.size ?? 0)}`,
         ],
         rule: 'Seven equal columns',
         stops: { axis: 'x', stops: [0, ...columns.map((c) => c.start + c.size)] },

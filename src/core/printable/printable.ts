@@ -129,7 +129,8 @@ export function definePrintable<P extends Readonly<Record<string, unknown>>>(def
       if (Math.min(box.width, box.height) < LEAST_BOX)
         throw new Impossible(
           Object.keys(all)[0] ?? '',
-          `The box is ${context.write(box.width)} × ${context.write(box.height)}: at least ${context.write(LEAST_BOX)} each way is wanted.`,
+          `The box is ${context.write(box.width)} × ${context.write(box.height)}: at least ` +
+            `${context.write(LEAST_BOX)} each way is wanted.`,
         );
       const solved = solve(decisions as ValuesOf<P>, box, context);
       return { ...solved, marks: solved.marks.map((mark) => inside(mark, box)) };

@@ -94,8 +94,10 @@ export function rhythm(beat: Beat, { write }: Pick<PrintableContext, 'write'>): 
         fit === 'count'
           ? [`${count} ${plural}, as given`]
           : [
-              `floor((${write(height)} − ${write(head)} head − ${write(foot)} ${footWords} + ${write(gap)} gap) ÷ (${write(set)} + ${write(gap)}))`,
-              `floor(${((room + gap) / pitch).toFixed(2)}) = ${count} ${count === 1 ? what : plural}, ${write(rest)} left over`,
+              `floor((${write(height)} − ${write(head)} head − ${write(foot)} ${footWords} + ${write(gap)} ` +
+                `gap) ÷ (${write(set)} + ${write(gap)}))`,
+              `floor(${((room + gap) / pitch).toFixed(2)}) = ${count} ${count === 1 ? what : plural}, ` +
+                `${write(rest)} left over`,
             ],
       rule: 'n = floor((H − head − foot + gap) ÷ (set + gap))',
       stops: { axis: 'y', stops: [0, ...starts, height] },
@@ -108,8 +110,11 @@ export function rhythm(beat: Beat, { write }: Pick<PrintableContext, 'write'>): 
       working: [
         fit === 'keep'
           ? `${write(solved.set)} + ${write(solved.gap)}`
-          : `the ${beat.gives === 'set' ? `${what}s give` : 'gaps give'} way: ${write(beat.gives === 'set' ? set : gap)} becomes ${write(beat.gives === 'set' ? solved.set : solved.gap)}`,
-        `${count} × ${write(solved.set + solved.gap)} + ${write(head)} head + ${write(height - head - count * (solved.set + solved.gap))} below = ${write(height)}`,
+          : `the ${beat.gives === 'set' ? `${what}s give` : 'gaps give'} way: ` +
+            `${write(beat.gives === 'set' ? set : gap)} becomes ` +
+            write(beat.gives === 'set' ? solved.set : solved.gap),
+        `${count} × ${write(solved.set + solved.gap)} + ${write(head)} head + ` +
+          `${write(height - head - count * (solved.set + solved.gap))} below = ${write(height)}`,
       ],
       rule: fit === 'keep' ? 'As given' : 'Solved so that nothing is left over',
     },

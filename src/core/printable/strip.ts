@@ -39,6 +39,7 @@ export const strip = definePrintable({
   },
   regions: (d) => regionsOf(d, [d.year, d.year + 1, d.year + 2]),
   solve: (d, box, context) => {
+    const { write } = context;
     const at = monthOn(d.year, d.month, context.turn.index);
     const n = daysIn(at.year, at.month);
     const cells = parts(
@@ -117,7 +118,9 @@ export const strip = definePrintable({
           value: cell,
           unit: 'mm',
           working: [
-            `(${context.write(d.run === 'down' ? box.height : box.width)}${d.run === 'down' ? ` − ${context.write(d.head)} head` : ''}) ÷ ${cells.length} = ${context.write(cell)}`,
+            d.run === 'down'
+              ? `(${write(box.height)} − ${write(d.head)} head) ÷ ${cells.length} = ${write(cell)}`
+              : `(${write(box.width)}) ÷ ${cells.length} = ${write(cell)}`,
           ],
           rule: 'Equal parts',
           stops: { axis: d.run === 'down' ? 'y' : 'x', stops: [0, ...lines.map((l) => l.start + l.size)] },

@@ -179,7 +179,8 @@ export const weekPlanner = definePrintable({
           value: cells[0]?.size ?? 0,
           unit: 'mm',
           working: [
-            `(${write(box.height)} − ${write(d.head)} head − ${days.length - 1} × ${write(d.gap)}) ÷ ${days.length} = ${write(cells[0]?.size ?? 0)}`,
+            `(${write(box.height)} − ${write(d.head)} head − ${days.length - 1} × ${write(d.gap)}) ÷ ` +
+              `${days.length} = ${write(cells[0]?.size ?? 0)}`,
           ],
           rule: 'Equal boxes; the week’s end shares one',
           stops: { axis: 'y', stops: [0, d.head, ...cells.map((c) => d.head + c.start + c.size)] },

@@ -115,8 +115,10 @@ export const year = definePrintable({
           value: width,
           unit: 'mm',
           working: [
-            `(${context.write(box.width)} − ${across - 1} × ${context.write(d.gap)}) ÷ ${across} = ${context.write(width)} wide`,
-            `(${context.write(box.height - title)} − ${down - 1} × ${context.write(d.gap)}) ÷ ${down} = ${context.write(height)} high`,
+            `(${context.write(box.width)} − ${across - 1} × ${context.write(d.gap)}) ÷ ${across} = ` +
+              `${context.write(width)} wide`,
+            `(${context.write(box.height - title)} − ${down - 1} × ${context.write(d.gap)}) ÷ ${down} = ` +
+              `${context.write(height)} high`,
           ],
           rule: 'Equal parts with gaps between',
           stops: { axis: 'x', stops: columns.flatMap((c) => [c.start, c.start + c.size]) },

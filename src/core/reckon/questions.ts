@@ -106,7 +106,8 @@ const viewing = defineQuestion({
         whole(distance / 250),
         'mm',
         [
-          `${formatNumber(distance, 0)} mm ÷ 250 to ÷ 200 = ${formatNumber(distance / 250, 1)} to ${formatNumber(distance / 200, 1)} mm`,
+          `${formatNumber(distance, 0)} mm ÷ 250 to ÷ 200 = ${formatNumber(distance / 250, 1)} to ` +
+            `${formatNumber(distance / 200, 1)} mm`,
         ],
         'Cap height for easy reading (common practice)',
       ),
@@ -213,7 +214,8 @@ const envelope = defineQuestion({
         [whole(f.envelope.width), whole(f.envelope.height)],
         'mm',
         [
-          `left over: ${write(f.clearance.width)} across, ${write(f.clearance.height)} down${f.turned ? ', turned a quarter' : ''}`,
+          `left over: ${write(f.clearance.width)} across, ${write(f.clearance.height)} ` +
+            `down${f.turned ? ', turned a quarter' : ''}`,
           `needed each way: 1/8 in + ${write(thick)} = ${write(f.needed)}`,
         ],
         i === 0 ? 'The smallest that takes it (common practice)' : 'Takes it too',
@@ -275,7 +277,8 @@ const sheets = defineQuestion({
         whole(kg),
         'kg',
         [
-          `${need} × ${formatNumber((sheet.width * sheet.height) / 1e6, 4)} m² × ${grammage} g/m² = ${formatNumber(kg, 2)} kg`,
+          `${need} × ${formatNumber((sheet.width * sheet.height) / 1e6, 4)} m² × ${grammage} g/m² = ` +
+            `${formatNumber(kg, 2)} kg`,
         ],
         'Area × grammage × count',
       ),
@@ -304,7 +307,8 @@ const runWeight = defineQuestion({
         whole(one),
         'count',
         [
-          `${formatNumber((s.width * s.height) / 1e6, 5)} m² × ${grammage} g/m² × ${leaves} = ${formatNumber(one, 2)} g`,
+          `${formatNumber((s.width * s.height) / 1e6, 5)} m² × ${grammage} g/m² × ${leaves} = ` +
+            `${formatNumber(one, 2)} g`,
         ],
         'Area × grammage',
       ),
@@ -322,7 +326,8 @@ const runWeight = defineQuestion({
         whole((thicknessByWeight('coated', grammage) * leaves * quantity) / 1000),
         'count',
         [
-          `about ${formatNumber((thicknessByWeight('coated', grammage) * leaves * quantity) / 1000, 2)} m high, coated paper`,
+          `about ${formatNumber((thicknessByWeight('coated', grammage) * leaves * quantity) / 1000, 2)} m ` +
+            'high, coated paper',
         ],
         'Caliper from weight × bulk (common practice)',
       ),

@@ -26,14 +26,15 @@ const frozen = (value: unknown): unknown => {
 };
 
 describe('content', () => {
-  test('canonical JSON as RFC 8785 writes it: the sample of its section 3.2.2 (from memory), and what the package of its authors says', () => {
+  test('canonical JSON: the sample of RFC 8785, 3.2.2 (from memory), and what the package of its authors says', () => {
     const sample = {
       numbers: [333333333.33333329, 1e30, 4.5, 2e-3, 0.000000000000000000000000001],
       string: '\u20ac$\u000F\u000aA\'\u0042\u0022\u005c\\"\/',
       literals: [null, true, false],
     };
     expect(canonical(sample)).toBe(
-      '{"literals":[null,true,false],"numbers":[333333333.3333333,1e+30,4.5,0.002,1e-27],"string":"€$\\u000f\\nA\'B\\"\\\\\\\\\\"/"}',
+      '{"literals":[null,true,false],"numbers":[333333333.3333333,1e+30,4.5,0.002,1e-27],' +
+        '"string":"€$\\u000f\\nA\'B\\"\\\\\\\\\\"/"}',
     );
     fc.assert(fc.property(json, (value) => canonical(value) === canonicalize(value)));
   });

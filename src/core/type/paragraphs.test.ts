@@ -15,7 +15,9 @@ import {
 
 const PT = 25.4 / 72;
 const PROSE =
-  'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light only, and point it at the ground; the telescopes will find the rest of the sky for you, and the soup is kept warm until midnight.';
+  'Eyes need about twenty minutes to learn the dark and one headlamp to forget it. Please use red light ' +
+  'only, and point it at the ground; the telescopes will find the rest of the sky for you, and the soup is ' +
+  'kept warm until midnight.';
 const LONG = Array.from({ length: 5 }, () => PROSE).join('\n');
 
 /** All of the words, in order, whatever the lines. */
@@ -105,7 +107,7 @@ describe('room', () => {
     for (const line of text.lines) expect(line.x + line.width).toBeLessThanOrEqual(55.001);
   });
 
-  test('a list hangs its sign out and sets the words at the indent; numbers count until something comes between', () => {
+  test('a list hangs its sign out, its words stand at the indent; numbers count until something comes between', () => {
     const bullets: ListMark = { list: 'bullet', mark: '•' };
     const text = setWords(`${PROSE}\n${PROSE}`, 70, { list: bullets, indent: 5, firstIndent: -5 });
     const firsts = text.lines.filter((l, i) => text.lines[i - 1]?.paragraph !== l.paragraph);

@@ -32,7 +32,7 @@ describe('against a second shaping library (fontkit): the same glyphs and advanc
   });
 });
 
-describe('line-break opportunities are those of the package that carries Unicode’s data (UAX 14), whatever is hyphenated', () => {
+describe('line-break opportunities are those of Unicode’s data (UAX 14), whatever is hyphenated', () => {
   const SAMPLES = [
     'A well-known path/track: 3.14, “quoted” (and bracketed) – dashed…',
     'Twelve 1,000-ft hills; no break before % or after € 5.',

@@ -69,7 +69,7 @@ describe('breaking lines', () => {
     expect(ends.at(-1)).toBeLessThan(60);
   });
 
-  test('breaks where Unicode allows (UAX 14): after a hyphen and a slash, not before a full stop or inside a number', () => {
+  test('breaks where Unicode allows (UAX 14): after a hyphen and a slash, not within a number', () => {
     expect(textOf(set('well-known', 14))).toEqual(['well-', 'known']);
     expect(textOf(set('aaa bbb.', 7))[0]).toBe('aaa');
   });

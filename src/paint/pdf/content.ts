@@ -217,7 +217,10 @@ function drawGlyphs(item: GlyphItem, context: ContentContext): string {
   const { stroke } = item;
   const rim = stroke ? `${colour(stroke.ink, 'stroke', context)}${lineStyle(stroke, stroke.width)}` : '';
   const mode = stroke ? `${item.hollow ? 1 : 2} Tr\n` : '';
-  return `${state(item.ink, item, context)}${colour(item.ink, 'fill', context)}${rim}BT\n${mode}/${name} ${num(item.size)} Tf\n${out}ET\n`;
+  return (
+    `${state(item.ink, item, context)}${colour(item.ink, 'fill', context)}${rim}BT\n${mode}/${name} ` +
+    `${num(item.size)} Tf\n${out}ET\n`
+  );
 }
 
 type Glyphs = GlyphItem['glyphs'];
@@ -317,7 +320,8 @@ function colour(ink: Ink, use: 'fill' | 'stroke', { purpose, resources }: Conten
     case 'process': {
       if (ink.spots) {
         const { plates, tints } = plateColour(ink);
-        return `/${resources.space(plates)} ${fill ? 'cs' : 'CS'} ${tints.map(num).join(' ')} ${fill ? 'scn' : 'SCN'}\n`;
+        const [space, set] = fill ? ['cs', 'scn'] : ['CS', 'SCN'];
+        return `/${resources.space(plates)} ${space} ${tints.map(num).join(' ')} ${set}\n`;
       }
       const { c, m, y, k } = ink.build;
       return `${[c, m, y, k].map((v) => num(v / 100)).join(' ')} ${fill ? 'k' : 'K'}\n`;

@@ -24,17 +24,22 @@ const uuid = (id: string): string =>
 /** XMP of the document; a press file names its conformance (ISO 15930-7, clause 6.3, from memory). */
 export function xmp({ title, at, id }: Metadata, conformance: 'PDF/X-4' | undefined): string {
   const x4 = conformance ? `<pdfxid:GTS_PDFXVersion>${conformance}</pdfxid:GTS_PDFXVersion>` : '';
-  return `<?xpacket begin="\ufeff" id="W5M0MpCehiHzreSzNTczkc9d"?>
-<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">
-<rdf:Description rdf:about=""
- xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/"
- xmlns:xmpMM="http://ns.adobe.com/xap/1.0/mm/" xmlns:pdf="http://ns.adobe.com/pdf/1.3/"
- xmlns:pdfxid="http://www.npes.org/pdfx/ns/id/">
-<dc:format>application/pdf</dc:format>
-<dc:title><rdf:Alt><rdf:li xml:lang="x-default">${escapeXml(title)}</rdf:li></rdf:Alt></dc:title>
-<xmp:CreateDate>${iso(at)}</xmp:CreateDate><xmp:ModifyDate>${iso(at)}</xmp:ModifyDate><xmp:MetadataDate>${iso(at)}</xmp:MetadataDate>
-<xmp:CreatorTool>${PRODUCER}</xmp:CreatorTool><pdf:Producer>${PRODUCER}</pdf:Producer><pdf:Trapped>False</pdf:Trapped>
-<xmpMM:DocumentID>${uuid(id)}</xmpMM:DocumentID><xmpMM:RenditionClass>default</xmpMM:RenditionClass><xmpMM:VersionID>1</xmpMM:VersionID>
-${x4}</rdf:Description></rdf:RDF></x:xmpmeta>
-<?xpacket end="w"?>`;
+  return (
+    '<?xpacket begin="\ufeff" id="W5M0MpCehiHzreSzNTczkc9d"?>\n' +
+    '<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">\n' +
+    '<rdf:Description rdf:about=""\n' +
+    ' xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/"\n' +
+    ' xmlns:xmpMM="http://ns.adobe.com/xap/1.0/mm/" xmlns:pdf="http://ns.adobe.com/pdf/1.3/"\n' +
+    ' xmlns:pdfxid="http://www.npes.org/pdfx/ns/id/">\n' +
+    '<dc:format>application/pdf</dc:format>\n' +
+    `<dc:title><rdf:Alt><rdf:li xml:lang="x-default">${escapeXml(title)}</rdf:li></rdf:Alt></dc:title>\n` +
+    `<xmp:CreateDate>${iso(at)}</xmp:CreateDate><xmp:ModifyDate>${iso(at)}</xmp:ModifyDate>` +
+    `<xmp:MetadataDate>${iso(at)}</xmp:MetadataDate>\n` +
+    `<xmp:CreatorTool>${PRODUCER}</xmp:CreatorTool><pdf:Producer>${PRODUCER}</pdf:Producer><pdf:Trapped>False` +
+    '</pdf:Trapped>\n' +
+    `<xmpMM:DocumentID>${uuid(id)}</xmpMM:DocumentID><xmpMM:RenditionClass>default</xmpMM:RenditionClass>` +
+    '<xmpMM:VersionID>1</xmpMM:VersionID>\n' +
+    `${x4}</rdf:Description></rdf:RDF></x:xmpmeta>\n` +
+    '<?xpacket end="w"?>'
+  );
 }

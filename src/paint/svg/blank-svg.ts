@@ -54,15 +54,20 @@ export function blankPicture(surface: BlankSurface, box: { readonly width: numbe
   const stroke = (process: ProcessLine['process']) => {
     const { colour, dash, cap } = lineStyle(process);
     const dashes = dash.length > 0 ? ` stroke-dasharray="${dash.map((n) => num(n * unit * 0.7)).join(' ')}"` : '';
-    return `fill="none" stroke="${colour}" stroke-width="${num(unit * (process === 'perforation' ? 1.8 : 1.2))}" stroke-linecap="${cap}"${dashes}`;
+    return (
+      `fill="none" stroke="${colour}" stroke-width="${num(unit * (process === 'perforation' ? 1.8 : 1.2))}" ` +
+      `stroke-linecap="${cap}"${dashes}`
+    );
   };
   // Where there are hundreds, a picture this small shows the first.
   const lines = surface.processLines.slice(0, 80);
   const panels = surface.panels.length > 1 ? surface.panels.slice(0, 60) : [];
   return (
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${box.width} ${box.height}" width="${box.width}" height="${box.height}">` +
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${box.width} ${box.height}" width="${box.width}" ` +
+    `height="${box.height}">` +
     `<g transform="translate(${num(left)} ${num(top)}) scale(${num(scale)})">` +
-    `<path d="${pathData(surface.outline)}" transform="translate(${num(2 * unit)} ${num(2 * unit)})" fill="#1b2334" fill-opacity="0.12"/>` +
+    `<path d="${pathData(surface.outline)}" transform="translate(${num(2 * unit)} ${num(2 * unit)})" ` +
+    'fill="#1b2334" fill-opacity="0.12"/>' +
     `<path d="${pathData(surface.outline)}" fill="#ffffff" stroke="#1b2334" stroke-width="${num(unit * 1.2)}"/>` +
     panels
       .map((p, i) => `<path d="${pathData(rectPath(p))}" fill="#6f8fb3" fill-opacity="${i % 2 === 0 ? 0.12 : 0.04}"/>`)

@@ -20,10 +20,14 @@ export function dieSvg(
     const paths = own.map(
       (l) => `<path d="${l.path ? pathData(l.path) : `M${l.from.x} ${l.from.y}L${l.to.x} ${l.to.y}`}"/>`,
     );
-    return `<g id="${escaped(name)}" data-process="${process}" fill="none" stroke="${lineStyle(process).colour}" stroke-width="${weight}"${dash}>${paths.join('')}</g>`;
+    return (
+      `<g id="${escaped(name)}" data-process="${process}" fill="none" stroke="${lineStyle(process).colour}" ` +
+      `stroke-width="${weight}"${dash}>${paths.join('')}</g>`
+    );
   });
   return (
-    `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" viewBox="${shown.x} ${shown.y} ${shown.width} ${shown.height}" ` +
+    `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" viewBox="${shown.x} ` +
+    `${shown.y} ${shown.width} ${shown.height}" ` +
     `width="${shown.width}mm" height="${shown.height}mm">${groups.join('')}</svg>\n`
   );
 }

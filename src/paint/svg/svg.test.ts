@@ -48,7 +48,8 @@ test('an address cannot break out of its attribute', () => {
   expect(svg).not.toContain('<script>');
   // The frame crops: a viewport of the clip, with the picture placed inside it.
   expect(svg).toContain(
-    '<svg x="0" y="0" width="10" height="10" viewBox="0 0 10 10" preserveAspectRatio="none" overflow="hidden"><image x="-5" y="0" width="20" height="10"',
+    '<svg x="0" y="0" width="10" height="10" viewBox="0 0 10 10" preserveAspectRatio="none" ' +
+      'overflow="hidden"><image x="-5" y="0" width="20" height="10"',
   );
 });
 

@@ -92,7 +92,10 @@ function drawItem(item: Item, defs: Definitions): string {
     }
     case 'glyphs': {
       const stroked = item.stroke ? strokeAttributes(item.stroke, item.stroke.width, defs) : '';
-      return `<path d="${glyphOutlines(item, context)}" fill="${item.hollow ? 'none' : screen(item.ink, context)}"${stroked}/>`;
+      return (
+        `<path d="${glyphOutlines(item, context)}" ` +
+        `fill="${item.hollow ? 'none' : screen(item.ink, context)}"${stroked}/>`
+      );
     }
     case 'picture':
       return drawPicture(item, defs);
@@ -136,8 +139,10 @@ function fillOf(ink: Ink, defs: Definitions): { readonly defs: string; readonly 
   const { run } = ink;
   const drawn =
     run.kind === 'linear'
-      ? `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${n(run.from.x)}" y1="${n(run.from.y)}" x2="${n(run.to.x)}" y2="${n(run.to.y)}">${stops}</linearGradient>`
-      : `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${n(run.centre.x)}" cy="${n(run.centre.y)}" r="${n(run.radius)}">${stops}</radialGradient>`;
+      ? `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${n(run.from.x)}" y1="${n(run.from.y)}" ` +
+        `x2="${n(run.to.x)}" y2="${n(run.to.y)}">${stops}</linearGradient>`
+      : `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${n(run.centre.x)}" ` +
+        `cy="${n(run.centre.y)}" r="${n(run.radius)}">${stops}</radialGradient>`;
   return { defs: drawn, value: `url(#${id})` };
 }
 
@@ -178,7 +183,8 @@ function writtenOutlines(item: GlyphItem, context: SvgContext): string {
 }
 
 const image = (r: Rect, href: string): string =>
-  `<image x="${n(r.x)}" y="${n(r.y)}" width="${n(r.width)}" height="${n(r.height)}" preserveAspectRatio="none" href="${escapeXml(href)}"/>`;
+  `<image x="${n(r.x)}" y="${n(r.y)}" width="${n(r.width)}" height="${n(r.height)}" ` +
+  `preserveAspectRatio="none" href="${escapeXml(href)}"/>`;
 
 function drawPicture(item: PictureItem, defs: Definitions): string {
   const { frame, content, flat } = item;
@@ -193,7 +199,8 @@ function drawPicture(item: PictureItem, defs: Definitions): string {
 }
 
 const filterArea = (r: Rect): string =>
-  `filterUnits="userSpaceOnUse" x="${n(r.x)}" y="${n(r.y)}" width="${n(r.width)}" height="${n(r.height)}" color-interpolation-filters="sRGB"`;
+  `filterUnits="userSpaceOnUse" x="${n(r.x)}" y="${n(r.y)}" width="${n(r.width)}" height="${n(r.height)}" ` +
+  'color-interpolation-filters="sRGB"';
 
 /** Everything that is drawn, in one colour, as opaque as it was. */
 function inOneColour(hex: string, region: Rect, defs: Definitions): { readonly id: string; readonly defs: string } {
@@ -232,7 +239,8 @@ function throughMask(items: readonly Item[], mask: SoftMask, defs: Definitions):
   const id = defs.id();
   const { x, y, width, height } = mask.region;
   return (
-    `${soft?.defs ?? ''}<mask id="${id}" maskUnits="userSpaceOnUse" x="${n(x)}" y="${n(y)}" width="${n(width)}" height="${n(height)}">` +
+    `${soft?.defs ?? ''}<mask id="${id}" maskUnits="userSpaceOnUse" x="${n(x)}" y="${n(y)}" ` +
+    `width="${n(width)}" height="${n(height)}">` +
     `<g${filter}>${silhouette(mask, defs.forMask)}</g></mask>` +
     `<g mask="url(#${id})">${items.map((i) => svgItem(i, defs)).join('')}</g>`
   );
@@ -279,14 +287,18 @@ const escapeXml = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#$
 export function svgPage(items: readonly Item[], view: Rect, context: SvgContext): string {
   return svgDocument(
     view,
-    `<rect x="${n(view.x)}" y="${n(view.y)}" width="${n(view.width)}" height="${n(view.height)}" fill="#ffffff"/>${svgItems(items, context)}`,
+    `<rect x="${n(view.x)}" y="${n(view.y)}" width="${n(view.width)}" height="${n(view.height)}" ` +
+      `fill="#ffffff"/>${svgItems(items, context)}`,
   );
 }
 
 /** An SVG file in millimetres that shows one box. */
 export function svgDocument(view: Rect, drawn: string): string {
   const box = [view.x, view.y, view.width, view.height].map(n);
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box.join(' ')}" width="${box[2]}mm" height="${box[3]}mm">${drawn}</svg>`;
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box.join(' ')}" width="${box[2]}mm" ` +
+    `height="${box[3]}mm">${drawn}</svg>`
+  );
 }
 
 /** What a soft mask lets through, before it is blurred: on black ground, white. */

@@ -61,7 +61,10 @@ function drawings(): readonly Hostile[] {
     (_, i) => `<g id="a${i + 1}"><use href="#a${i}"/><use href="#a${i}"/></g>`,
   ).join('');
   const plain = svg(
-    `<style>.a{fill:#c00}</style><g transform="rotate(9)">${Array.from({ length: 60 }, (_, i) => `<path class="a" d="M${i} 0C1 2 3 4 5 ${i}Z"/>`).join('')}</g>`,
+    `<style>.a{fill:#c00}</style><g transform="rotate(9)">${Array.from(
+      { length: 60 },
+      (_, i) => `<path class="a" d="M${i} 0C1 2 3 4 5 ${i}Z"/>`,
+    ).join('')}</g>`,
   );
   return [
     ...all('asset', 'plain.svg', strToU8(plain), 48),
@@ -83,7 +86,9 @@ function drawings(): readonly Hostile[] {
       'entities that multiply',
       'asset',
       'lol.svg',
-      `<!DOCTYPE svg [${Array.from({ length: 12 }, (_, i) => `<!ENTITY l${i + 1} "${`&l${i};`.repeat(10)}">`).join('')}<!ENTITY l0 "lol">]>${svg('<desc>&l12;</desc>')}`,
+      '<!DOCTYPE svg ' +
+        `[${Array.from({ length: 12 }, (_, i) => `<!ENTITY l${i + 1} "${`&l${i};`.repeat(10)}">`).join('')}` +
+        `<!ENTITY l0 "lol">]>${svg('<desc>&l12;</desc>')}`,
     ),
     drawing(
       'a script, a link and a picture from elsewhere',
@@ -142,11 +147,13 @@ async function documents(): Promise<readonly Hostile[]> {
     ...all('asset', 'loose.pdf', loose, 30),
     pdf(
       'a page tree within itself',
-      '1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj 2 0 obj<</Type/Pages/Kids[2 0 R]/Count 1>>endobj trailer<</Root 1 0 R>>',
+      '1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj 2 0 obj<</Type/Pages/Kids[2 0 R]/Count 1>>endobj trailer<' +
+        '</Root 1 0 R>>',
     ),
     pdf(
       'a million pages',
-      '1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj 2 0 obj<</Type/Pages/Kids[]/Count 1000000>>endobj trailer<</Root 1 0 R>>',
+      '1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj 2 0 obj<</Type/Pages/Kids[]/Count 1000000>>endobj trailer<' +
+        '</Root 1 0 R>>',
     ),
     pdf('brackets that never close', '['.repeat(200_000)),
     pdf('nothing within', ''),
@@ -402,7 +409,10 @@ function outlines(): readonly Hostile[] {
     file(
       'uses that double',
       svg(
-        `<defs><g id="a0"><path d="M0 0H1V1Z"/></g>${Array.from({ length: 40 }, (_, i) => `<g id="a${i + 1}"><use href="#a${i}"/><use href="#a${i}"/></g>`).join('')}</defs><use href="#a40"/>`,
+        `<defs><g id="a0"><path d="M0 0H1V1Z"/></g>${Array.from(
+          { length: 40 },
+          (_, i) => `<g id="a${i + 1}"><use href="#a${i}"/><use href="#a${i}"/></g>`,
+        ).join('')}</defs><use href="#a40"/>`,
       ),
       'die.svg',
     ),

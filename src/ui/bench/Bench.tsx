@@ -206,7 +206,10 @@ export function Bench({ onDropFiles }: Props) {
         ref={host}
         tabIndex={0}
         role="application"
-        aria-label={`${piece.name}, ${surface.name}, ${drawing.frames.length} elements. Tab steps through them; arrows nudge.`}
+        aria-label={
+          `${piece.name}, ${surface.name}, ${drawing.frames.length} elements. Tab steps through them; arrows ` +
+          'nudge.'
+        }
         data-bench
         data-scale={scale}
         data-origin={`${x},${y}`}

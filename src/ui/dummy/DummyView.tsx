@@ -180,7 +180,8 @@ interface SceneProps {
 
 function Scene({ folding, flat, progress, sheet, up, down, struck }: SceneProps) {
   const { camera, gl, invalidate } = useThree();
-  const parts = useMemo(() => makeParts(folding, flat), [folding, flat.width, flat.height]); // eslint-disable-line react-hooks/exhaustive-deps
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- its size is all of it that counts
+  const parts = useMemo(() => makeParts(folding, flat), [folding, flat.width, flat.height]);
   const controls = useRef<OrbitControls>(undefined);
   const reach = Math.hypot(flat.width, flat.height);
 

@@ -56,7 +56,8 @@ async function drawSide(
     page: (item) => carried(context.page(item)),
   });
   const svg =
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${trim.width} ${trim.height}" width="${width}" height="${height}">` +
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${trim.width} ${trim.height}" width="${width}" ` +
+    `height="${height}">` +
     `<rect width="100%" height="100%" fill="#ffffff"/>${items.length > 0 ? art : labels(surface)}</svg>`;
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
@@ -79,8 +80,11 @@ function labels(surface: BlankSurface): string {
       const [x, y] = [p.x + p.width / 2, p.y + p.height / 2];
       const turn = p.turned ? ` transform="rotate(180 ${x} ${y})"` : '';
       return (
-        `<rect x="${p.x}" y="${p.y}" width="${p.width}" height="${p.height}" fill="${i % 2 === 0 ? '#eef2f6' : '#fbfbf7'}"/>` +
-        `<text x="${x}" y="${y}"${turn} text-anchor="middle" dominant-baseline="middle" font-family="sans-serif" font-weight="700" font-size="${size}" fill="#4a5265">${p.name.replace(/&/g, '&amp;').replace(/</g, '&lt;')}</text>`
+        `<rect x="${p.x}" y="${p.y}" width="${p.width}" height="${p.height}" ` +
+        `fill="${i % 2 === 0 ? '#eef2f6' : '#fbfbf7'}"/>` +
+        `<text x="${x}" y="${y}"${turn} text-anchor="middle" dominant-baseline="middle" ` +
+        `font-family="sans-serif" font-weight="700" font-size="${size}" ` +
+        `fill="#4a5265">${p.name.replace(/&/g, '&amp;').replace(/</g, '&lt;')}</text>`
       );
     })
     .join('');

@@ -96,7 +96,8 @@ function Outside({ item }: { readonly item: PictureItem }) {
           ? 'looking …'
           : data.share === 0
             ? 'all of it is shown.'
-            : `${data.share < 0.001 ? 'less than 0.1' : formatNumber(data.share * 100, 1)} % is outside, by ΔE ${formatNumber(data.worst, 0)} at most.`}
+            : `${data.share < 0.001 ? 'less than 0.1' : formatNumber(data.share * 100, 1)} % is outside, by ΔE ` +
+              `${formatNumber(data.worst, 0)} at most.`}
     </Box>
   );
 }
@@ -324,7 +325,8 @@ function Without({ names }: { readonly names: readonly string[] }) {
             ? 'Comparing …'
             : changed.length === 0
               ? 'No other plate changes: it overprints.'
-              : `${changed.map(([name]) => name).join(', ')} ${changed.length === 1 ? 'changes' : 'change'} beneath it: it knocks out.`}
+              : `${changed.map(([name]) => name).join(', ')} ${changed.length === 1 ? 'changes' : 'change'} ` +
+                'beneath it: it knocks out.'}
         </Box>
       )}
     </Group>

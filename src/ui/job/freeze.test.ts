@@ -3,7 +3,8 @@ import { mirroredData } from './freeze';
 /** Where resvg, which reads path data by itself, sees ink: the share of dark pixels left and right of the middle. */
 async function halves(data: string): Promise<readonly [left: number, right: number]> {
   const { Resvg } = await import('@resvg/resvg-js');
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 1 1" width="100" height="100"><path d="${data}"/></svg>`;
+  const page = 'viewBox="0 0 1 1" width="100" height="100"';
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" ${page}><path d="${data}"/></svg>`;
   const { pixels } = new Resvg(svg).render();
   const counts: [number, number] = [0, 0];
   for (let i = 0; i < 10_000; i += 1) if ((pixels[i * 4 + 3] ?? 0) > 127) counts[i % 100 < 50 ? 0 : 1] += 1;

@@ -25,7 +25,8 @@ const wordsOf = (drawing: Drawing) =>
     const { x, y } = apply(item.matrix, first);
     const near = (n: number) => Math.round(n * 20) / 20 + 0;
     return [
-      `${item.glyphs.map((g) => g.text).join('')} ${near(x)} ${near(y)} ${Math.round(item.matrix[1])} ${item.size.toFixed(2)} ${item.font}`,
+      `${item.glyphs.map((g) => g.text).join('')} ${near(x)} ${near(y)} ${Math.round(item.matrix[1])} ` +
+        `${item.size.toFixed(2)} ${item.font}`,
     ];
   });
 

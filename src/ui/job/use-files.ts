@@ -41,7 +41,9 @@ export function useFiles() {
             replace(`Bring in ${asset.family}`, withAsset(job, sha, asset));
             say({
               tone: 'done',
-              text: `${asset.family} can be chosen now. ${asset.embedding === 'print' ? 'Its maker allows print only, so it stays out of working files.' : ''}`,
+              text:
+                `${asset.family} can be chosen now.` +
+                (asset.embedding === 'print' ? ' Its maker allows print only, so it stays out of working files.' : ''),
             });
             continue;
           }

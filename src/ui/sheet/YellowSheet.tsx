@@ -36,7 +36,11 @@ const GROUPS: readonly { readonly group: Figure['group']; readonly title: string
 
 const TOOTH = 12;
 /** The torn edge at the head of the sheet. */
-const TORN = `polygon(${Array.from({ length: 31 }, (_, i) => `${((i / 30) * 100).toFixed(2)}% ${i % 2 === 0 ? TOOTH / 2 : 0}px`).join(', ')}, 100% 100%, 0 100%)`;
+const TORN = `polygon(${[
+  ...Array.from({ length: 31 }, (_, i) => `${((i / 30) * 100).toFixed(2)}% ${i % 2 === 0 ? TOOTH / 2 : 0}px`),
+  '100% 100%',
+  '0 100%',
+].join(', ')})`;
 
 /** The job’s facts in the order of the work, each with its working. */
 export function YellowSheet() {
@@ -150,9 +154,15 @@ function Contents() {
 
 /** When the files have to be with the printer. */
 const filesDue = ({ due, house }: Job): string =>
-  due !== null && house.leadDays !== undefined
-    ? `files by ${new Date(`${filesBy(due, house.leadDays)}T00:00:00Z`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })}`
-    : '';
+  due !== null && house.leadDays !== undefined ? `files by ${dayWords(filesBy(due, house.leadDays))}` : '';
+
+const dayWords = (day: string): string =>
+  new Date(`${day}T00:00:00Z`).toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  });
 
 /** The heaviest build on a side, with what carries it. */
 function inkMost(drawing: ReturnType<typeof useDesk>['drawing']): { total: number; name: string } | undefined {

@@ -38,7 +38,8 @@ export function ElementSlip() {
         <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
           {drawing.frames.length === 0
             ? 'Nothing on this side yet.'
-            : `${drawing.frames.length} elements. Select one to see its facts; hold Alt to reach what lies beneath; press / for every command.`}
+            : `${drawing.frames.length} elements. Select one to see its facts; hold Alt to reach what lies ` +
+              'beneath; press / for every command.'}
         </Box>
       </Slip>
     );

@@ -43,7 +43,8 @@ export function VectorFields({ element }: { readonly element: ElementOf<'vector'
         <b>{asset?.name ?? 'A drawing'}</b>
         <br />
         {art
-          ? `${art.shapes.length} shape${art.shapes.length === 1 ? '' : 's'}, ${colours.length} colour${colours.length === 1 ? '' : 's'}`
+          ? `${art.shapes.length} shape${art.shapes.length === 1 ? '' : 's'}, ${colours.length} ` +
+            `colour${colours.length === 1 ? '' : 's'}`
           : 'not here'}
       </Box>
       <Opener label="Colours" count={element.recolour.length} width={420}>

@@ -136,7 +136,10 @@ export function BriefForm() {
         </Section>
         <Section
           title="The printer"
-          note="Ask before you start: size, bleed, limits. What is left open follows common practice, and the sheet says so."
+          note={
+            'Ask before you start: size, bleed, limits. What is left open follows common practice, and the ' +
+            'sheet says so.'
+          }
         >
           <FromBook
             label="From the shop’s printers"

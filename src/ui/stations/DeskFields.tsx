@@ -106,7 +106,8 @@ export function DeskFields() {
         }}
       >
         {laid.ok
-          ? `${laid.sheet.places.length} up: ${laid.sheet.across} × ${laid.sheet.down} on ${formatSize(laid.sheet.sheet, job.unit)}`
+          ? `${laid.sheet.places.length} up: ${laid.sheet.across} × ${laid.sheet.down} on ` +
+            formatSize(laid.sheet.sheet, job.unit)
           : laid.message}
       </Box>
     </Group>

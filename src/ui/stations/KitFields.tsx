@@ -33,7 +33,10 @@ export function KitFields({ onTake }: { readonly onTake: (label: string, recipe:
       await keep(kit);
       say({
         tone: 'done',
-        text: `The kit of ${name} is in the shop books: ${count(kit.colours.length, 'colour')}, ${count(kit.styles.length, 'style')}, ${count(kit.measures.length, 'measure')}, ${count(Object.keys(kit.logos).length, 'drawing')}.`,
+        text:
+          `The kit of ${name} is in the shop books: ${count(kit.colours.length, 'colour')}, ` +
+          `${count(kit.styles.length, 'style')}, ${count(kit.measures.length, 'measure')}, ` +
+          `${count(Object.keys(kit.logos).length, 'drawing')}.`,
         ...(before && { action: { label: 'Put the old one back', run: () => void keep(before) } }),
       });
     } catch (error) {
@@ -48,7 +51,10 @@ export function KitFields({ onTake }: { readonly onTake: (label: string, recipe:
           size="small"
           variant="outlined"
           onClick={() => void make()}
-          title="Its colours, families, drawings, measures and styles go into the shop books, for all jobs of this client"
+          title={
+            'Its colours, families, drawings, measures and styles go into the shop books, for all jobs of this ' +
+            'client'
+          }
         >
           Make a kit of this job
         </Button>

@@ -30,7 +30,8 @@ export function TemplateFields() {
   const said = job.template
     ? 'Begun from a template: only its slots can be changed.'
     : job.stage === 'template'
-      ? `A template with ${slots === 0 ? 'no slots yet' : slots === 1 ? 'one slot' : `${slots} slots`}. Jobs are begun from it on the board.`
+      ? `A template with ${slots === 0 ? 'no slots yet' : slots === 1 ? 'one slot' : `${slots} slots`}. Jobs ` +
+        'are begun from it on the board.'
       : '';
   return (
     <Box

@@ -64,7 +64,8 @@ export function useTextTarget(element: ElementOf<'text'>, among?: readonly strin
   const book = useMemo(() => styleBook({ styles, cellStyles }), [styles, cellStyles]);
   const isPart = typing !== undefined && range !== undefined;
   const chosen: TextRange | undefined = isPart ? [Math.min(...range), Math.max(...range)] : undefined;
-  const there = useMemo(() => lookThere(head, book, chosen), [head, book, chosen?.[0], chosen?.[1]]); // eslint-disable-line react-hooks/exhaustive-deps -- the two ends are the range
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the two ends are the range
+  const there = useMemo(() => lookThere(head, book, chosen), [head, book, chosen?.[0], chosen?.[1]]);
   const change = (label: string, make: (text: ElementOf<'text'>) => ElementOf<'text'>) => {
     const held = elementsOf(piece).find((e) => e.element.id === holderOf(head.id));
     if (!held) return;
