@@ -1,9 +1,18 @@
-import { polygonPath } from '../layout';
-import type { Point } from '../layout';
-import type { Panel, ProcessLine } from './blank';
-import { defineFormat } from './format';
+import { cornersOf, polygonPath, type Point, type Rect } from '../layout';
+import type { Mm } from '../measure';
+import type { Size } from '../paper';
 import { Impossible, choice, length, size } from '../parameter';
-import { shaped, zone } from './sides';
+import type { ProcessLine } from './blank';
+import { defineFormat } from './format';
+import { netSteps, type NetStep, type NetTurn } from './net';
+import { level, shaped, upright, zone } from './sides';
+
+/** Room around a card in its pocket, at each side, mm [cp]. */
+const CARD_ROOM = { beside: 10, above: 5 };
+/** How far a pocket’s outer edges are cut back where it folds, mm [cp]. */
+const BITE = 3;
+/** How much of a card’s shorter side a slit holds [cp]. */
+const CORNER = 0.3;
 
 export const pocketFolder = defineFormat({
   kind: 'pocket-folder',
@@ -22,189 +31,173 @@ export const pocketFolder = defineFormat({
     }),
     card: size('Card', ['85 x 55 mm', '3.5 x 2 in'], 'What the slits hold.', { when: (v) => v['slits'] !== 'none' }),
   },
-  plan: (d, { write }) => {
-    const { width, height } = d.size;
-    if (d.pocket >= height)
+  plan: (folder, { write }) => {
+    const { width, height } = folder.size;
+    const { pocket, flap, spine, slits, card } = folder;
+    if (pocket >= height)
       throw new Impossible('pocket', `A pocket is lower than the folder: less than ${write(height)}.`);
-    if (d.slits !== 'none' && (d.card.width > width - 20 || d.card.height > d.pocket - 10))
-      throw new Impossible(
-        'card',
-        `The card needs 10 mm around it in a pocket of ${write(width)} × ${write(d.pocket)}.`,
-      );
-    const f = d.flap;
-    const [x1, x2] = [f + width, f + width + d.spine];
-    const whole = { width: 2 * width + d.spine + 2 * f, height: height + d.pocket };
-    const bite = 3;
-    // Outside up: back at the left, front at the right; pockets hang below and fold up behind.
-    const outline = polygonPath([
-      { x: f, y: 0 },
-      { x: whole.width - f, y: 0 },
-      { x: whole.width - f, y: height },
-      { x: whole.width, y: height + bite },
-      { x: whole.width, y: whole.height - bite },
-      { x: whole.width - f, y: whole.height },
-      { x: x2 + bite, y: whole.height },
-      { x: x2, y: height },
-      { x: x1, y: height },
-      { x: x1 - bite, y: whole.height },
-      { x: f, y: whole.height },
-      { x: 0, y: whole.height - bite },
-      { x: 0, y: height + bite },
-      { x: f, y: height },
-    ]);
-    const line = (
-      process: ProcessLine['process'],
-      ax: number,
-      ay: number,
-      bx: number,
-      by: number,
-      direction?: 'down',
-    ): ProcessLine => ({ process, from: { x: ax, y: ay }, to: { x: bx, y: by }, ...(direction && { direction }) });
-    const spine = d.spine > 0 ? [x1, x2] : [x1];
-    const creases = [
-      ...spine.map((x) => line('score', x, 0, x, height, 'down')),
-      line('score', f, height, x1, height, 'down'),
-      line('score', x2, height, whole.width - f, height, 'down'),
-      line('score', f, height, f, whole.height, 'down'),
-      line('score', whole.width - f, height, whole.width - f, whole.height, 'down'),
-    ];
-    // On the flat sheet pockets are upside down, so a card’s head points to the foot.
-    const slitsIn = (x: number) =>
-      cardSlits({ x: x + width / 2, y: height + d.pocket / 2 }, d.card.width, d.card.height);
-    // Opened, one looks at the inside: the pocket of the back lies at the right.
-    const slits = d.slits === 'none' ? [] : [...slitsIn(f), ...(d.slits === 'both' ? slitsIn(x2) : [])];
-    const panels: Panel[] = [
-      { name: 'back', x: f, y: 0, width, height },
-      ...(d.spine > 0 ? [{ name: 'spine', x: x1, y: 0, width: d.spine, height }] : []),
-      { name: 'front', x: x2, y: 0, width, height },
-      { name: 'right pocket', x: f, y: height, width, height: d.pocket, turned: true },
-      { name: 'left pocket', x: x2, y: height, width, height: d.pocket, turned: true },
-    ];
-    const glue = [
-      { name: 'right glue flap', x: 0, y: height, width: f, height: d.pocket },
-      { name: 'left glue flap', x: whole.width - f, y: height, width: f, height: d.pocket },
-    ];
-    const parts = [...panels, ...glue].map((p) => ({ name: p.name, outline: rectPoints(p) }));
-    const at = (name: string) => parts.findIndex((p) => p.name === name);
-    const [back, front, right, left, rightFlap, leftFlap] = [
-      at('back'),
-      at('front'),
-      at('right pocket'),
-      at('left pocket'),
-      at('right glue flap'),
-      at('left glue flap'),
-    ];
-    const turn = (facets: readonly number[], stays: number, a: Point, b: Point, angle: number) => ({
-      facets,
-      stays,
-      from: a,
-      to: b,
-      angle,
-    });
-    const middle = d.spine > 0 ? at('spine') : front;
-    const layers = (pockets: number) =>
-      parts.map((_, i) =>
-        i === right || i === left ? -pockets : i === rightFlap || i === leftFlap ? -pockets / 2 : 0,
-      );
+    const isCardTooLarge = card.width > width - 2 * CARD_ROOM.beside || card.height > pocket - 2 * CARD_ROOM.above;
+    if (slits !== 'none' && isCardTooLarge)
+      throw new Impossible('card', `The card needs 10 mm around it in a pocket of ${write(width)} × ${write(pocket)}.`);
+    const net = netOf(folder);
+    const areas = areasOf(net);
+    const outline = polygonPath(outlineOf(net));
+    const parts = areas.map(({ name, rect }) => ({ name, outline: cornersOf(rect) }));
     return {
-      finished: d.size,
-      flat: whole,
+      finished: folder.size,
+      flat: net.whole,
       surfaces: [
         {
           name: 'outside',
-          size: whole,
+          size: net.whole,
           outline,
-          panels,
-          processLines: [shaped('cut', outline), ...creases, ...slits],
-          zones: glue.map((g) => zone('no-ink', g.name, g, 'Glue does not hold on ink.')),
+          panels: areas.flatMap(({ name, rect, isGlued }) =>
+            // On the flat sheet pockets are upside down.
+            isGlued ? [] : { name, ...rect, ...(/pocket$/.test(name) && { turned: true }) },
+          ),
+          processLines: [shaped('cut', outline), ...creasesOf(net), ...slitsOf(net, slits, card)],
+          zones: areas.flatMap(({ name, rect, isGlued }) =>
+            isGlued ? zone('no-ink', name, rect, 'Glue does not hold on ink.') : [],
+          ),
         },
       ],
-      folding: {
-        up: 'outside',
-        down: undefined,
-        parts,
-        steps: [
-          {
-            name: 'Fold the glue flaps back',
-            layers: layers(0),
-            turns: [
-              turn([rightFlap], right, { x: f, y: height }, { x: f, y: whole.height }, -180),
-              turn([leftFlap], left, { x: whole.width - f, y: height }, { x: whole.width - f, y: whole.height }, -180),
-            ],
-          },
-          {
-            name: 'Fold the pockets up behind',
-            layers: layers(1),
-            turns: [
-              turn([right, rightFlap], back, { x: f, y: height }, { x: x1, y: height }, -180),
-              turn([left, leftFlap], front, { x: x2, y: height }, { x: whole.width - f, y: height }, -180),
-            ],
-          },
-          ...(d.spine > 0
-            ? [
-                {
-                  name: 'Fold the back',
-                  layers: layers(1),
-                  turns: [turn([back, right, rightFlap], middle, { x: x1, y: 0 }, { x: x1, y: height }, -90)],
-                },
-                {
-                  name: 'Fold the front',
-                  layers: layers(1),
-                  turns: [turn([front, left, leftFlap], middle, { x: x2, y: 0 }, { x: x2, y: height }, -90)],
-                },
-              ]
-            : [
-                {
-                  name: 'Close it',
-                  layers: layers(1),
-                  turns: [turn([back, right, rightFlap], front, { x: x1, y: 0 }, { x: x1, y: height }, -180)],
-                },
-              ]),
-        ],
-      },
+      folding: { up: 'outside', down: undefined, parts, steps: netSteps(parts, stepsOf(net)) },
       figures: [
         {
           id: 'panels-across',
           group: 'panels',
           name: 'Across, outside',
-          value: [width, d.spine, width],
+          value: [width, spine, width],
           unit: 'mm',
           working: [
-            `flap ${write(f)} | back ${write(width)} | spine ${write(d.spine)} | front ${write(width)} | ` +
-              `flap ${write(f)}`,
+            `flap ${write(flap)} | back ${write(width)} | spine ${write(spine)} | front ${write(width)} | ` +
+              `flap ${write(flap)}`,
           ],
           rule: 'Read from the outside',
           measured: {
             kind: 'stops',
             axis: 'x',
-            stops: [0, f, x1, ...(d.spine > 0 ? [x2] : []), whole.width - f, whole.width],
+            stops: [0, net.left, ...spineOf(net), net.right, net.whole.width],
           },
         },
         {
           id: 'panels-down',
           group: 'panels',
           name: 'Down',
-          value: [height, d.pocket],
+          value: [height, pocket],
           unit: 'mm',
-          working: [`folder ${write(height)} | pocket ${write(d.pocket)}`],
+          working: [`folder ${write(height)} | pocket ${write(pocket)}`],
           rule: 'The pocket folds up behind',
-          measured: { kind: 'stops', axis: 'y', stops: [0, height, whole.height] },
+          measured: { kind: 'stops', axis: 'y', stops: [0, height, net.whole.height] },
         },
       ],
     };
   },
 });
 
-const rectPoints = ({ x, y, width: w, height: h }: Omit<Panel, 'name'>): readonly Point[] => [
-  { x, y },
-  { x: x + w, y },
-  { x: x + w, y: y + h },
-  { x, y: y + h },
-];
+interface Folder {
+  readonly size: Size;
+  readonly spine: Mm;
+  readonly pocket: Mm;
+  readonly flap: Mm;
+}
+
+/** The folder laid flat, outside up: back at the left, front at the right; pockets hang below and fold up behind. */
+interface Net extends Folder {
+  readonly whole: Size;
+  /** Outer edges of back and front, and the spine between them, from the left edge. */
+  readonly left: Mm;
+  readonly spineLeft: Mm;
+  readonly spineRight: Mm;
+  readonly right: Mm;
+  /** Where the pockets fold. */
+  readonly foot: Mm;
+}
+
+function netOf({ size: closed, spine, pocket, flap }: Folder): Net {
+  const { width, height } = closed;
+  return {
+    ...{ size: closed, spine, pocket, flap },
+    whole: { width: 2 * width + spine + 2 * flap, height: height + pocket },
+    left: flap,
+    spineLeft: flap + width,
+    spineRight: flap + width + spine,
+    right: flap + 2 * width + spine,
+    foot: height,
+  };
+}
+
+/** One crease where there is no spine, else two. */
+const spineOf = ({ spine, spineLeft, spineRight }: Net): readonly Mm[] =>
+  spine > 0 ? [spineLeft, spineRight] : [spineLeft];
+
+type Part = 'back' | 'spine' | 'front' | 'right pocket' | 'left pocket' | 'right glue flap' | 'left glue flap';
+
+interface Area {
+  readonly name: Part;
+  readonly rect: Rect;
+  readonly isGlued?: true;
+}
+
+/** Opened, one looks at the inside: the pocket of the back lies at the right. */
+function areasOf(net: Net): readonly Area[] {
+  const { width, height } = net.size;
+  const { spine, pocket, flap, foot } = net;
+  return [
+    { name: 'back', rect: { x: net.left, y: 0, width, height } },
+    ...(spine > 0 ? [{ name: 'spine' as const, rect: { x: net.spineLeft, y: 0, width: spine, height } }] : []),
+    { name: 'front', rect: { x: net.spineRight, y: 0, width, height } },
+    { name: 'right pocket', rect: { x: net.left, y: foot, width, height: pocket } },
+    { name: 'left pocket', rect: { x: net.spineRight, y: foot, width, height: pocket } },
+    { name: 'right glue flap', rect: { x: 0, y: foot, width: flap, height: pocket }, isGlued: true },
+    { name: 'left glue flap', rect: { x: net.right, y: foot, width: flap, height: pocket }, isGlued: true },
+  ];
+}
+
+/** Clockwise from the head of the back. */
+function outlineOf({ whole, left, right, spineLeft, spineRight, foot }: Net): readonly Point[] {
+  return [
+    { x: left, y: 0 },
+    { x: right, y: 0 },
+    { x: right, y: foot },
+    { x: whole.width, y: foot + BITE },
+    { x: whole.width, y: whole.height - BITE },
+    { x: right, y: whole.height },
+    { x: spineRight + BITE, y: whole.height },
+    { x: spineRight, y: foot },
+    { x: spineLeft, y: foot },
+    { x: spineLeft - BITE, y: whole.height },
+    { x: left, y: whole.height },
+    { x: 0, y: whole.height - BITE },
+    { x: 0, y: foot + BITE },
+    { x: left, y: foot },
+  ];
+}
+
+const creasesOf = (net: Net): readonly ProcessLine[] =>
+  [
+    ...spineOf(net).map((x) => upright('score', x, net.foot)),
+    level('score', net.foot, net.spineLeft, net.left),
+    level('score', net.foot, net.right, net.spineRight),
+    upright('score', net.left, net.whole.height, net.foot),
+    upright('score', net.right, net.whole.height, net.foot),
+  ].map((line) => ({ ...line, direction: 'down' }));
+
+function slitsOf(net: Net, slits: 'none' | 'right' | 'both', card: Size): readonly ProcessLine[] {
+  const inPocket = (x: Mm) => cardSlits({ x: x + net.size.width / 2, y: net.foot + net.pocket / 2 }, card);
+  switch (slits) {
+    case 'none':
+      return [];
+    case 'right':
+      return inPocket(net.left);
+    case 'both':
+      return [...inPocket(net.left), ...inPocket(net.spineRight)];
+  }
+}
 
 /** Four slanting slits that hold the corners of a card. */
-function cardSlits(middle: Point, width: number, height: number): readonly ProcessLine[] {
-  const corner = Math.min(width, height) * 0.3;
+function cardSlits(middle: Point, { width, height }: Size): readonly ProcessLine[] {
+  const corner = Math.min(width, height) * CORNER;
   return [-1, 1].flatMap((sx) =>
     [-1, 1].map((sy): ProcessLine => ({
       process: 'cut',
@@ -213,3 +206,59 @@ function cardSlits(middle: Point, width: number, height: number): readonly Proce
     })),
   );
 }
+
+/** Glue flaps, pockets, then the folder about its spine. */
+function stepsOf(net: Net): readonly NetStep<Part>[] {
+  const { left, right, spineLeft, spineRight, foot, whole } = net;
+  const turn = (parts: readonly Part[], stays: Part, crease: ProcessLine, angle: number): NetTurn<Part> => ({
+    parts,
+    stays,
+    crease,
+    angle,
+  });
+  const ofBack: readonly Part[] = ['back', 'right pocket', 'right glue flap'];
+  const ofFront: readonly Part[] = ['front', 'left pocket', 'left glue flap'];
+  const atLeft = upright('score', spineLeft, foot);
+  const atRight = upright('score', spineRight, foot);
+  const closing: readonly Omit<NetStep<Part>, 'layer'>[] =
+    net.spine > 0
+      ? [
+          { name: 'Fold the back', turns: [turn(ofBack, 'spine', atLeft, -90)] },
+          { name: 'Fold the front', turns: [turn(ofFront, 'spine', atRight, -90)] },
+        ]
+      : [{ name: 'Close it', turns: [turn(ofBack, 'front', atLeft, -180)] }];
+  return [
+    {
+      name: 'Fold the glue flaps back',
+      turns: [
+        turn(['right glue flap'], 'right pocket', upright('score', left, whole.height, foot), -180),
+        turn(['left glue flap'], 'left pocket', upright('score', right, whole.height, foot), -180),
+      ],
+    },
+    {
+      name: 'Fold the pockets up behind',
+      layer: behind,
+      turns: [
+        turn(['right pocket', 'right glue flap'], 'back', level('score', foot, spineLeft, left), -180),
+        turn(['left pocket', 'left glue flap'], 'front', level('score', foot, right, spineRight), -180),
+      ],
+    },
+    ...closing.map((step) => ({ ...step, layer: behind })),
+  ];
+}
+
+/** Pockets lie behind the folder, their glue flaps between. */
+const behind = (part: Part): number => {
+  switch (part) {
+    case 'right pocket':
+    case 'left pocket':
+      return -1;
+    case 'right glue flap':
+    case 'left glue flap':
+      return -0.5;
+    case 'back':
+    case 'spine':
+    case 'front':
+      return 0;
+  }
+};
