@@ -12,7 +12,7 @@ import {
 } from '@/core/job';
 import { box, makeJob, words } from '@/testing/jobs';
 import { dueWords } from './board/due';
-import { keyOf } from './palette/commands';
+import { keyOf } from './palette/command';
 import { figureText } from './sheet/figure-text';
 import { overrideFigure, restoreFigure } from './sheet/overrides';
 

@@ -4,7 +4,8 @@ import Box from '@mui/material/Box';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import { ADD_LOGO, type Command } from '../palette/commands';
+import { ADD_LOGO } from '../palette/add-commands';
+import type { Command } from '../palette/command';
 
 const SHOWN: readonly { readonly id: string; readonly label: string }[] = [
   { id: 'add-text', label: 'Text' },

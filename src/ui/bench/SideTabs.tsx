@@ -10,7 +10,7 @@ import { pageCount } from '@/core/job';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { FACES } from '../shell/theme';
-import type { Command } from '../palette/commands';
+import type { Command } from '../palette/command';
 import { useBenchView } from './view';
 
 /** So many sides stand beside each other; more go into a list. */

@@ -8,7 +8,7 @@ import Tooltip from '@mui/material/Tooltip';
 import type { Phase } from '@/core/save';
 import { Mark } from '../shell/Mark';
 import { COLOURS, FACES } from '../shell/theme';
-import { STATION_WORDS } from '../palette/commands';
+import { STATION_WORDS } from '../palette/station-words';
 import { useJob } from './context';
 import { useBeside } from './use-beside';
 import { STATIONS } from './store';

@@ -2,127 +2,126 @@ import {
   blockOf,
   cellId,
   cellOver,
-  elementsOn,
   emptied,
   seenCells,
   withColumn,
   withRow,
+  type CellBlock,
   type CellPlace,
   type ElementOf,
 } from '@/core/job';
-import { pieceOf, withElements, type JobStore } from '../job/store';
-import type { Command } from './commands';
+import { withElements, type JobState } from '../job/store';
+import { inGroup, type Command, type Entry } from './command';
+import type { Present } from './context';
+import { WAYS } from './ways';
 
-type Make = (id: string, title: string, keys: readonly string[], run: () => void, enabled: boolean) => Command;
+type Table = ElementOf<'table'>;
+
+const FIRST: CellPlace = { row: 0, column: 0 };
 
 /** What can be done with the cells of the table that is selected. They come before others that have the same keys. */
-export function tableCommands(store: JobStore, make: Make): readonly Command[] {
-  const { selection, side, job, cells, station, chooseCells, type, replace } = store.getState();
-  const only = selection.length === 1 ? elementsOn(pieceOf(job), side).find((e) => e.id === selection[0]) : undefined;
-  const table = only?.kind === 'table' && station === 'lay-out' ? only : undefined;
-  const on = table !== undefined && cells !== undefined;
-  const set = (label: string, change: (t: ElementOf<'table'>) => ElementOf<'table'>) => () =>
-    replace(
-      label,
-      withElements(job, side, (e) => (e.kind === 'table' && e.id === table?.id ? change(e) : e)),
-    );
-  const choose = (place: CellPlace, extend = false) =>
-    chooseCells({ from: extend && cells ? cells.from : place, to: place });
-  const first = { row: 0, column: 0 };
+export function tableCommands({ state, only, isLayingOut }: Present): readonly Command[] {
+  const { cells } = state;
+  const table = only?.kind === 'table' && isLayingOut ? only : undefined;
+  const isAmong = table !== undefined && cells !== undefined;
+  const within = table && cells ? { state, table, cells } : undefined;
+  return inGroup('Table', [
+    {
+      id: 'cells',
+      title: 'Choose cells of the table',
+      keys: ['Enter'],
+      enabled: table !== undefined && !isAmong,
+      run: () => state.chooseCells({ from: FIRST, to: FIRST }),
+    },
+    ...entriesWithin(within),
+  ]);
+}
 
-  const step = (dx: number, dy: number, extend: boolean) => () => {
-    if (!table || !cells) return;
-    const over = extend ? undefined : cellOver(table, cells.to);
-    // Past a span as a whole.
-    const from =
-      over && (dx > 0 || dy > 0)
-        ? { row: over.row + (dy > 0 ? over.down - 1 : 0), column: over.column + (dx > 0 ? over.across - 1 : 0) }
-        : cells.to;
-    const to = {
-      row: Math.min(Math.max(from.row + dy, 0), table.rows.length - 1),
-      column: Math.min(Math.max(from.column + dx, 0), table.columns.length - 1),
-    };
-    const seen = extend ? to : (cellOver(table, to) ?? to);
-    choose({ row: seen.row, column: seen.column }, extend);
-  };
-  const inOrder = (by: 1 | -1) => () => {
-    if (!table || !cells) return;
-    const all = seenCells(table);
-    const at = all.findIndex((c) => c.row === cells.to.row && c.column === cells.to.column);
-    const next = all[(at + by + all.length) % all.length];
-    if (next) choose({ row: next.row, column: next.column });
-  };
-  const open = () => {
-    if (!table || !cells) return;
-    const over = cellOver(table, cells.to);
-    if (over) type(cellId(table.id, over));
-  };
-  const block = cells && blockOf(cells);
+/** Cells of a table that are chosen. */
+interface Within {
+  readonly state: JobState;
+  readonly table: Table;
+  readonly cells: CellBlock;
+}
 
+function entriesWithin(within: Within | undefined): readonly Entry[] {
+  const enabled = within !== undefined;
+  const entry = (id: string, title: string, keys: readonly string[], run: (within: Within) => void): Entry => ({
+    id,
+    title,
+    keys,
+    enabled,
+    run: () => within && run(within),
+  });
   return [
-    make('cells', 'Choose cells of the table', ['Enter'], () => choose(first), table !== undefined && !on),
-    make('cell-type', 'Type in the cell', ['Enter'], open, on),
-    make('cells-none', 'Choose no cells', ['Escape'], () => chooseCells(undefined), on),
-    make('cell-next', 'Next cell', ['Tab'], inOrder(1), on),
-    make('cell-before', 'Cell before', ['Shift+Tab'], inOrder(-1), on),
-    make(
-      'cells-all',
-      'Choose all cells',
-      ['Ctrl+A'],
-      () => table && chooseCells({ from: first, to: { row: table.rows.length - 1, column: table.columns.length - 1 } }),
-      on,
+    entry('cell-type', 'Type in the cell', ['Enter'], typeInCell),
+    entry('cells-none', 'Choose no cells', ['Escape'], ({ state }) => state.chooseCells(undefined)),
+    entry('cell-next', 'Next cell', ['Tab'], (w) => stepInOrder(w, 1)),
+    entry('cell-before', 'Cell before', ['Shift+Tab'], (w) => stepInOrder(w, -1)),
+    entry('cells-all', 'Choose all cells', ['Ctrl+A'], ({ state, table }) =>
+      state.chooseCells({ from: FIRST, to: { row: table.rows.length - 1, column: table.columns.length - 1 } }),
     ),
-    make(
-      'cells-empty',
-      'Empty the cells',
-      ['Delete', 'Backspace'],
-      set('Empty cells', (t) => (cells ? emptied(t, cells) : t)),
-      on,
+    entry('cells-empty', 'Empty the cells', ['Delete', 'Backspace'], (w) =>
+      changeTable(w, 'Empty cells', (t) => emptied(t, w.cells)),
     ),
-    ...(
-      [
-        ['Left', -1, 0],
-        ['Right', 1, 0],
-        ['Up', 0, -1],
-        ['Down', 0, 1],
-      ] as const
-    ).flatMap(([name, dx, dy]) => [
-      make(`cell-${name}`, `Cell ${name.toLowerCase()}`, [`Arrow${name}`], step(dx, dy, false), on),
-      make(
-        `cells-${name}`,
-        `Choose cells as far as the next ${name.toLowerCase()}`,
-        [`Shift+Arrow${name}`],
-        step(dx, dy, true),
-        on,
+    ...WAYS.flatMap(([name, dx, dy]) => [
+      entry(`cell-${name}`, `Cell ${name.toLowerCase()}`, [`Arrow${name}`], (w) => step(w, dx, dy)),
+      entry(`cells-${name}`, `Choose cells as far as the next ${name.toLowerCase()}`, [`Shift+Arrow${name}`], (w) =>
+        extend(w, dx, dy),
       ),
     ]),
-    make(
-      'row-below',
-      'Put in a row below',
-      ['Ctrl+ArrowDown'],
-      set('Row below', (t) => withRow(t, (block?.rows[1] ?? t.rows.length - 1) + 1)),
-      on,
+    entry('row-below', 'Put in a row below', ['Ctrl+ArrowDown'], (w) =>
+      changeTable(w, 'Row below', (t) => withRow(t, blockOf(w.cells).rows[1] + 1)),
     ),
-    make(
-      'row-above',
-      'Put in a row above',
-      ['Ctrl+ArrowUp'],
-      set('Row above', (t) => withRow(t, block?.rows[0] ?? 0)),
-      on,
+    entry('row-above', 'Put in a row above', ['Ctrl+ArrowUp'], (w) =>
+      changeTable(w, 'Row above', (t) => withRow(t, blockOf(w.cells).rows[0])),
     ),
-    make(
-      'column-right',
-      'Put in a column to the right',
-      ['Ctrl+ArrowRight'],
-      set('Column right', (t) => withColumn(t, (block?.columns[1] ?? t.columns.length - 1) + 1)),
-      on,
+    entry('column-right', 'Put in a column to the right', ['Ctrl+ArrowRight'], (w) =>
+      changeTable(w, 'Column right', (t) => withColumn(t, blockOf(w.cells).columns[1] + 1)),
     ),
-    make(
-      'column-left',
-      'Put in a column to the left',
-      ['Ctrl+ArrowLeft'],
-      set('Column left', (t) => withColumn(t, block?.columns[0] ?? 0)),
-      on,
+    entry('column-left', 'Put in a column to the left', ['Ctrl+ArrowLeft'], (w) =>
+      changeTable(w, 'Column left', (t) => withColumn(t, blockOf(w.cells).columns[0])),
     ),
   ];
+}
+
+const changeTable = ({ state, table }: Within, label: string, change: (t: Table) => Table): void =>
+  state.replace(
+    label,
+    withElements(state.job, state.side, (e) => (e.kind === 'table' && e.id === table.id ? change(e) : e)),
+  );
+
+/** The cell beside the one that is chosen, past a span as a whole. */
+function step({ state, table, cells }: Within, dx: number, dy: number): void {
+  const over = cellOver(table, cells.to);
+  const from =
+    over && (dx > 0 || dy > 0)
+      ? { row: over.row + (dy > 0 ? over.down - 1 : 0), column: over.column + (dx > 0 ? over.across - 1 : 0) }
+      : cells.to;
+  const to = beside(table, from, dx, dy);
+  const { row, column } = cellOver(table, to) ?? to;
+  state.chooseCells({ from: { row, column }, to: { row, column } });
+}
+
+/** As many cells as before, and those as far as the next. */
+const extend = ({ state, table, cells }: Within, dx: number, dy: number): void =>
+  state.chooseCells({ from: cells.from, to: beside(table, cells.to, dx, dy) });
+
+const beside = (table: Table, { row, column }: CellPlace, dx: number, dy: number): CellPlace => ({
+  row: Math.min(Math.max(row + dy, 0), table.rows.length - 1),
+  column: Math.min(Math.max(column + dx, 0), table.columns.length - 1),
+});
+
+function stepInOrder({ state, table, cells }: Within, by: 1 | -1): void {
+  const all = seenCells(table);
+  const at = all.findIndex((c) => c.row === cells.to.row && c.column === cells.to.column);
+  const next = all[(at + by + all.length) % all.length];
+  if (!next) return;
+  const { row, column } = next;
+  state.chooseCells({ from: { row, column }, to: { row, column } });
+}
+
+function typeInCell({ state, table, cells }: Within): void {
+  const over = cellOver(table, cells.to);
+  if (over) state.type(cellId(table.id, over));
 }

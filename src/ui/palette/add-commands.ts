@@ -1,0 +1,85 @@
+import { artElement, plainName } from '@/core/compose';
+import { cellId } from '@/core/job';
+import { freshId, newElement, type Addable } from '../job/add-element';
+import { inGroup, type Command, type Entry } from './command';
+import { withSideChanged, type CommandContext, type Present } from './context';
+
+/** Commands that add a drawing of the client’s kit. */
+export const ADD_LOGO = 'add-logo-';
+
+/** Forms that are wanted less often, with the key of each. */
+const MORE_FORMS: readonly (readonly [form: Addable, words: string, key?: string])[] = [
+  ['polygon', 'a polygon'],
+  ['star', 'a star'],
+  ['arc', 'an arc'],
+  ['arrow', 'an arrow', 'A'],
+  ['ribbon', 'a ribbon', 'R'],
+  ['bubble', 'a speech bubble'],
+];
+
+/** What can be laid on the side that is shown. */
+export function addCommands(context: CommandContext, present: Present): readonly Command[] {
+  const { store, choosePicture, addPrintable } = context;
+  const add = (kind: Addable) => () => addTo(context, present, kind);
+  return inGroup('Add', [
+    { id: 'add-text', title: 'Add text', keys: ['T'], run: add('text') },
+    { id: 'add-table', title: 'Add a table', keys: ['Shift+T'], run: add('table') },
+    {
+      id: 'add-printable',
+      title: 'Add a printable: rulings, lists, calendars, tracing',
+      keys: ['N'],
+      run: addPrintable,
+    },
+    { id: 'add-picture', title: 'Add a picture, an SVG or a PDF page', keys: ['P'], run: choosePicture },
+    { id: 'add-frame', title: 'Add an empty picture frame', keys: ['Shift+P'], run: add('picture') },
+    { id: 'add-font', title: 'Bring in a font (TTF, OTF, WOFF2)', run: choosePicture },
+    { id: 'add-rectangle', title: 'Add a box', keys: ['X'], run: add('rectangle') },
+    { id: 'add-ellipse', title: 'Add an oval', keys: ['O'], run: add('ellipse') },
+    { id: 'add-line', title: 'Add a line', keys: ['L'], run: add('line') },
+    {
+      id: 'add-path',
+      title: 'Add a path',
+      keys: ['Q'],
+      run: () => {
+        add('path')();
+        present.state.editPath(store.getState().selection[0]);
+      },
+    },
+    ...logoEntries(context, present),
+    ...MORE_FORMS.map(([form, words, key]) => ({
+      id: `add-${form}`,
+      title: `Add ${words}`,
+      keys: key === undefined ? [] : [key],
+      run: add(form),
+    })),
+  ]);
+}
+
+function addTo({ desk }: CommandContext, { state }: Present, kind: Addable): void {
+  state.go('lay-out');
+  const element = newElement(kind, desk.surface.boxes);
+  state.editSide(`Add ${kind}`, state.side, (list) => [...list, element]);
+  state.select([element.id]);
+  if (kind === 'text') state.type(element.id);
+  if (kind === 'table') {
+    const first = { row: 0, column: 0 };
+    state.chooseCells({ from: first, to: first });
+    state.type(cellId(element.id, first));
+  }
+}
+
+/** The drawings of the client’s kit. */
+const logoEntries = ({ desk }: CommandContext, { state }: Present): readonly Entry[] =>
+  Object.entries(state.job.kit?.logos ?? {}).flatMap(([sha, asset]) => {
+    if (asset.kind !== 'drawing') return [];
+    const run = () => {
+      state.go('lay-out');
+      const element = artElement(freshId(), sha, asset, asset, desk.surface.boxes);
+      state.replace(`Add ${element.name}`, {
+        ...withSideChanged(state, (list) => [...list, element]),
+        assets: { ...state.job.assets, [sha]: asset },
+      });
+      state.select([element.id]);
+    };
+    return { id: `${ADD_LOGO}${sha}`, title: `Add ${plainName(asset.name)} of the kit`, run };
+  });

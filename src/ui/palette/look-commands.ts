@@ -1,0 +1,48 @@
+import { isCalibrated, useBenchView } from '../bench/view';
+import { inGroup, type Command } from './command';
+import type { CommandContext, Present } from './context';
+
+/** How the bench is looked at. */
+export function lookCommands({ desk, calibrate }: CommandContext, { state }: Present): readonly Command[] {
+  const view = useBenchView.getState();
+  const { boxes } = desk.surface;
+  const centre = { x: view.width / 2, y: view.height / 2 };
+  return inGroup('Look', [
+    { id: 'zoom-in', title: 'Closer', keys: ['+', '='], run: () => view.zoomAt(1.25, centre) },
+    { id: 'zoom-out', title: 'Further', keys: ['-'], run: () => view.zoomAt(0.8, centre) },
+    { id: 'fit', title: 'Whole piece', keys: ['0'], run: () => view.fit(boxes.bleed) },
+    {
+      id: 'true-size',
+      title: 'True size',
+      keys: ['1'],
+      // The first time, a ruler says how large this screen’s pixels are.
+      run: () => (isCalibrated() ? view.atTrueSize(boxes.trim) : calibrate()),
+    },
+    { id: 'calibrate', title: 'Measure the screen with a ruler', run: calibrate },
+    {
+      id: 'folded',
+      title: state.folded ? 'Show it flat' : 'Show it folded (Size)',
+      keys: ['D'],
+      enabled: desk.blank.folding !== undefined,
+      run: () => {
+        if (state.station !== 'size') state.go('size');
+        state.setFolded(!state.folded);
+      },
+    },
+    {
+      id: 'guides',
+      title: view.guides ? 'Hide all guides' : 'Show the guides',
+      keys: ['G'],
+      run: () => view.toggle('guides'),
+    },
+    {
+      id: 'trimmed',
+      title: view.trimmed ? 'Show edges and bleed (Inspect)' : 'Hide edges and bleed (Inspect)',
+      keys: ['H'],
+      run: () => {
+        if (state.station !== 'inspect') state.go('inspect');
+        view.toggle('trimmed');
+      },
+    },
+  ]);
+}
