@@ -1,4 +1,5 @@
 export * from './flat-fold';
+export * from './fold';
 export * from './schemes';
 export * from './pose';
 export * from './limits';

@@ -1,6 +1,6 @@
 import type { Point } from '../layout';
 import type { Mm } from '../measure';
-import type { FoldStep, Turn } from './flat-fold';
+import type { FoldStep, Turn } from './fold';
 
 /** A rigid motion in space: rows of a 3 × 4 matrix; x right, y down, z toward the viewer of the side that lies up. */
 export type Pose = readonly [

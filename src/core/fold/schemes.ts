@@ -1,5 +1,5 @@
 import type { Mm } from '../measure';
-import type { Fold } from './flat-fold';
+import type { Fold } from './fold';
 
 /** How the panels of a folded sheet differ, so that what is tucked lies flat. */
 export type Allowance =
