@@ -42,25 +42,25 @@ export const paperWeight = defineQuestion({
     const { width, height } = BASIS[basis];
     const grams = grammageOf(pounds, basis);
     return [
-      answerFigure(
-        'grammage',
-        'Grammage',
-        Math.round(grams * 10) / 10,
-        'g/m²',
-        [`${pounds} lb × 453.59237 g ÷ (500 × ${width} × ${height} in × 0.00064516 m²) = ${two(grams)} g/m²`],
-        'A ream of 500 sheets of the basis size weighs the basis weight',
-      ),
+      answerFigure({
+        id: 'grammage',
+        name: 'Grammage',
+        value: Math.round(grams * 10) / 10,
+        unit: 'g/m²',
+        working: [`${pounds} lb × 453.59237 g ÷ (500 × ${width} × ${height} in × 0.00064516 m²) = ${two(grams)} g/m²`],
+        rule: 'A ream of 500 sheets of the basis size weighs the basis weight',
+      }),
       ...(Object.keys(BASIS) as Basis[])
         .filter((b) => b !== basis)
         .map((b) =>
-          answerFigure(
-            `as-${b}`,
-            `As ${b}`,
-            Math.round(poundsOf(grams, b) * 10) / 10,
-            'lb',
-            [`${two(grams)} g/m² is ${two(poundsOf(grams, b))} lb ${BASIS[b].label}`],
-            'The same paper by another basis size',
-          ),
+          answerFigure({
+            id: `as-${b}`,
+            name: `As ${b}`,
+            value: Math.round(poundsOf(grams, b) * 10) / 10,
+            unit: 'lb',
+            working: [`${two(grams)} g/m² is ${two(poundsOf(grams, b))} lb ${BASIS[b].label}`],
+            rule: 'The same paper by another basis size',
+          }),
         ),
     ];
   },

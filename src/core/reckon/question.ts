@@ -36,11 +36,10 @@ export function defineQuestion<P extends Readonly<Record<string, unknown>>>(defi
 }
 
 /** A figure of an answer, with less said than on a job’s sheet. */
-export const answerFigure = (
-  id: string,
-  name: string,
-  value: Figure['value'],
-  unit: Figure['unit'],
-  working: readonly string[],
-  rule: string,
-): Figure => ({ id, group: 'size', name, value, unit, working, rule });
+export const answerFigure = (figure: Pick<Figure, 'id' | 'name' | 'value' | 'unit' | 'working' | 'rule'>): Figure => ({
+  ...figure,
+  group: 'size',
+});
+
+/** To a thousandth: as fine as a figure is shown. */
+export const toThousandths = (n: number): number => Math.round(n * 1000) / 1000;
