@@ -8,7 +8,7 @@ import { chromium } from '@playwright/test';
 import sharp from 'sharp';
 import { CHROMIUM } from '../scripts/chromium.mjs';
 import { checkSurface } from '../src/core/check';
-import { createComposer, groundOf, type Composer } from '../src/core/compose';
+import { createComposer, composeContextOf, type Composer } from '../src/core/compose';
 import type { Drawing } from '../src/core/drawing';
 import { itemsOf } from '../src/core/drawing';
 import { parseLength } from '../src/core/measure';
@@ -88,7 +88,7 @@ async function layout() {
     const elements = piece?.surfaces['front'];
     if (!piece || !elements || !side) throw new Error('nothing to lay out');
     const floor = await mean(() => structuredClone(job));
-    const ground = groundOf(job, 300, desk.resources);
+    const ground = composeContextOf(job, 300, desk.resources);
     const surface = side.surface;
     const draw = (composer: Composer, of: typeof piece): Drawing => {
       const [drawing] = composer.piece(of, [surface]).drawings;

@@ -1,4 +1,4 @@
-import { createComposer, groundOf } from '../src/core/compose';
+import { createComposer, composeContextOf } from '../src/core/compose';
 import { blankOf, elementsOn, rulesFor, sideOfBase, withSide, type Piece } from '../src/core/job';
 import { openDesk } from '../src/output';
 import { demoPiece } from '../src/testing/demo';
@@ -12,7 +12,7 @@ export async function catalogue(): Promise<void> {
   if (!piece) throw new Error('no catalogue');
   const blank = blankOf(job, piece);
   const { surfaces } = blank;
-  const fresh = () => createComposer(groundOf(job, rulesFor(job, piece).ppi.value, desk.resources));
+  const fresh = () => createComposer(composeContextOf(job, rulesFor(job, piece).ppi.value, desk.resources));
   const spread = ['page 4', 'page 5'];
   const [seen, all] = [
     await mean(() => fresh().piece(piece, surfaces, spread)),

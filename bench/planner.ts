@@ -1,4 +1,4 @@
-import { createComposer, groundOf, solvePrintable } from '../src/core/compose';
+import { createComposer, composeContextOf, solvePrintable } from '../src/core/compose';
 import { blankOf, rulesFor, startPrintable } from '../src/core/job';
 import { positive } from '../src/core/layout';
 import { galleryEntry } from '../src/core/printable';
@@ -20,7 +20,7 @@ export async function planner(): Promise<void> {
   const { job } = started;
   const desk = await openDesk(job, inMemory());
   const blank = blankOf(job, piece);
-  const ground = groundOf(job, rulesFor(job, piece).ppi.value, desk.resources);
+  const ground = composeContextOf(job, rulesFor(job, piece).ppi.value, desk.resources);
   const [element] = piece.bases[0]?.elements ?? [];
   const rect = desk.sides.find((s) => s.drawing.frames.length > 0)?.drawing.frames[0]?.rect;
   if (element?.kind !== 'printable' || !rect) throw new Error('no day');

@@ -1,4 +1,4 @@
-import { createComposer, groundOf } from '../src/core/compose';
+import { createComposer, composeContextOf } from '../src/core/compose';
 import { USUAL_LOOK, plainParagraphs, type Job, type Piece } from '../src/core/job';
 import { composeText, faceContext, plainBox, type TypeContext } from '../src/core/type';
 import { openDesk } from '../src/output';
@@ -56,7 +56,7 @@ export async function typing(): Promise<void> {
     times(whole, greedy),
   );
 
-  const composer = createComposer(groundOf(job, 300, desk.resources));
+  const composer = createComposer(composeContextOf(job, 300, desk.resources));
   const typed = (n: number): Piece => {
     const [head, ...rest] = piece.surfaces['front'] ?? [];
     if (head?.kind !== 'text') throw new Error('no text');
@@ -68,7 +68,7 @@ export async function typing(): Promise<void> {
   let n = 0;
   composer.piece(piece, [side.surface]);
   const keystroke = await mean(() => composer.piece(typed((n += 1)), [side.surface]));
-  const cold = await mean(() => createComposer(groundOf(job, 300, desk.resources)).piece(piece, [side.surface]));
+  const cold = await mean(() => createComposer(composeContextOf(job, 300, desk.resources)).piece(piece, [side.surface]));
   note(
     `a letter typed into a text of ${FRAMES} frames: set and drawn again (floor: all of it anew)`,
     ms(keystroke),

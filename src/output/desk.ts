@@ -1,5 +1,5 @@
 import type { ColourEngine } from '../core/colour';
-import { createComposer, groundOf, inkKey, inksNeeded, languagesNeeded, type Resources } from '../core/compose';
+import { createComposer, composeContextOf, inkKey, inksNeeded, languagesNeeded, type Resources } from '../core/compose';
 import type { Blank, BlankSurface } from '../core/format';
 import { blankOf, pictureAsset, rulesFor, type Job, type Piece } from '../core/job';
 import type { Rules } from '../core/rules';
@@ -60,7 +60,7 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
   const sides = job.pieces.flatMap((piece): DeskSide[] => {
     const blank = blankOf(job, piece);
     const rules = rulesFor(job, piece);
-    const composer = createComposer(groundOf(job, rules.ppi.value * blank.scale, resources));
+    const composer = createComposer(composeContextOf(job, rules.ppi.value * blank.scale, resources));
     const { drawings } = composer.piece(piece, blank.surfaces);
     return blank.surfaces.flatMap((surface, i): DeskSide[] => {
       const drawing = drawings[i];

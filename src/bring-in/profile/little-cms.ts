@@ -118,11 +118,11 @@ export async function openProfile(
 
   const engine: ColourEngine = {
     profile: key,
-    toBuild: remembered(keyOfRgb, (rgb) => {
+    toBuild: memoize(keyOfRgb, (rgb) => {
       const [c = 0, m = 0, y = 0, k = 0] = run(rgbToCmyk, rgbIn(rgb)).map((n) => (n / FULL) * 100);
       return { c, m, y, k };
     }),
-    toRgb: remembered(keyOfBuild, (build) => {
+    toRgb: memoize(keyOfBuild, (build) => {
       const [r = 0, g = 0, b = 0] = run(cmykToRgb, cmykIn(build)).map((n) => n / 257);
       return { r, g, b };
     }),
@@ -148,7 +148,7 @@ export async function openProfile(
         return link(own, grey16, srgb, rgb16, shown, compensate | exact);
       });
       const toLab = (pixels: Uint8Array) => labsInStrips(cms, cmykToLab, pixels, 4);
-      const limiterTo = remembered(String, (limit: number) => inkLimiter(limit, toLab));
+      const limiterTo = memoize(String, (limit: number) => inkLimiter(limit, toLab));
       return {
         rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk, pixels, 3, 4),
         taggedToCmyk: (icc, pixels) => convertInStrips(cms, fromRgb(icc), pixels, 3, 4),
@@ -222,7 +222,7 @@ const keyOfRgb = ({ r, g, b }: Rgb) => `${r},${g},${b}`;
 const keyOfBuild = ({ c, m, y, k }: Build) => `${c},${m},${y},${k}`;
 
 /** A conversion that remembers its answers: a page uses few colours and asks for them at every redraw. */
-function remembered<I, O>(key: (input: I) => string, convert: (input: I) => O): (input: I) => O {
+function memoize<I, O>(key: (input: I) => string, convert: (input: I) => O): (input: I) => O {
   const known = new Map<string, O>();
   return (input) => {
     const name = key(input);

@@ -1,6 +1,6 @@
 import { evenTracks, nameOf } from '../compose';
 import { baseOfSide, blankOf, elementsOn, sidesLaid, type Element, type Job, type Piece, type SideName } from '../job';
-import { boxName, isMissing, overlaps, insets, settle, turnedBounds, TOUCH, type SurfaceBoxes } from '../layout';
+import { boxName, isMissing, overlaps, insets, solveLayout, turnedBounds, TOUCH, type SurfaceBoxes } from '../layout';
 
 /** Something that a change of size, kind or fold leaves without its place. */
 export interface Lost {
@@ -42,7 +42,7 @@ const boxesOf = (job: Job, piece: Piece): ReadonlyMap<string, SurfaceBoxes> =>
   new Map(
     blankOf(job, piece).surfaces.map((s) => {
       const layout = { side: s.name, elements: elementsOn(piece, s.name), ...piece };
-      return [s.name, settle(s.boxes, layout, { name: nameOf, size: () => UNMEASURED, tracks: evenTracks })];
+      return [s.name, solveLayout(s.boxes, layout, { name: nameOf, size: () => UNMEASURED, tracks: evenTracks })];
     }),
   );
 

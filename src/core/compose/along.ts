@@ -16,7 +16,7 @@ import type { Mm } from '../measure';
 import { inkSpan, type Line } from '../type';
 import { outlineOf } from './shape';
 import type { TextElement } from './story';
-import type { Surroundings } from './surroundings';
+import type { ElementContext } from './context';
 import { glyphItems } from './glyph-items';
 
 interface Track {
@@ -69,22 +69,22 @@ function topOf(track: Track): Mm {
 export function alongOutline(
   element: TextElement,
   lines: readonly Line[],
-  around: Surroundings,
+  context: ElementContext,
 ): { readonly items: readonly Item[]; readonly ink: Rect | undefined; readonly notes: readonly Note[] } {
   const { along } = element;
-  const shape = along && around.shape(along.shape);
-  const placed = shape && around.boxes.placed[shape.id];
+  const shape = along && context.shape(along.shape);
+  const placed = shape && context.boxes.placed[shape.id];
   if (!along || !shape || !placed)
     return { items: [], ink: undefined, notes: [{ kind: 'missing-outline', element: element.id }] };
   const rect = positive(placed);
   const { rotate, shear } = shape.placement;
-  const path = mapPath(outlineOf(shape, { rect, reach: rect, matrix: IDENTITY }, around), pose(rect, rotate, shear));
+  const path = mapPath(outlineOf(shape, { rect, reach: rect, matrix: IDENTITY }, context), pose(rect, rotate, shear));
   const [points = []] = flatten(path, 0.005);
   const forward = trackOf(along.side === 'outside' ? points : [...points].reverse());
   const line = lines[0];
-  const span = line && inkSpan(line, around.type);
+  const span = line && inkSpan(line, context.type);
   if (!line || !span || forward.length === 0) return { items: [], ink: undefined, notes: [] };
-  const start = mmOf(along.start, around.boxes.measures);
+  const start = mmOf(along.start, context.boxes.measures);
   const from =
     along.anchor === 'centre'
       ? topOf(forward) + (forward.isClosed ? 0 : forward.length / 2) + start - (span[0] + span[1]) / 2
@@ -100,7 +100,7 @@ export function alongOutline(
     const turn = (there.angle * Math.PI) / 180;
     const [c, s] = [Math.cos(turn), Math.sin(turn)];
     const stand: Matrix = [c, s, -s, c, there.point.x, there.point.y];
-    return glyphItems(element.id, [{ ...glyph, x: -glyph.advance / 2, y: glyph.y }], stand, around);
+    return glyphItems(element.id, [{ ...glyph, x: -glyph.advance / 2, y: glyph.y }], stand, context);
   });
   const ink = union(
     items.map((item) => {

@@ -3,7 +3,7 @@ import type { Element } from '../element';
 import { IDENTITY, mapPath, pose, positive, type SurfaceBoxes } from '../layout';
 import { reachOf } from './element';
 import { outlineOf } from './shape';
-import type { Composed } from './surroundings';
+import type { Composed } from './context';
 
 /** An element seen only inside a shape of the same side. */
 export function withClip(

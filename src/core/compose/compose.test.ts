@@ -1,7 +1,7 @@
 import { itemsOf } from '../drawing';
 import { openDesk } from '../../output';
 import { box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
-import { createComposer, groundOf, effectivePpi, faceFor, fitPicture, nameOf, shortNameOf } from './index';
+import { createComposer, composeContextOf, effectivePpi, faceFor, fitPicture, nameOf, shortNameOf } from './index';
 
 const SHA = 'd'.repeat(64);
 
@@ -38,7 +38,7 @@ test('an element is composed once while it and its surroundings stay', async () 
   const desk = await openDesk(job, inMemory());
   const [side] = desk.sides;
   if (!side) throw new Error('nothing drawn');
-  const composer = createComposer(groundOf(job, 300, desk.resources));
+  const composer = createComposer(composeContextOf(job, 300, desk.resources));
   const [piece] = job.pieces;
   if (!piece) throw new Error('no piece');
   const drawn = (of: typeof piece) => composer.piece(of, side.blank.surfaces).drawings[0];

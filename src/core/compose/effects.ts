@@ -1,4 +1,4 @@
-import { silhouettes, widened, type GroupItem, type Ink, type Item, type Leaf, type SoftMask } from '../drawing';
+import { silhouettes, dilate, type GroupItem, type Ink, type Item, type Leaf, type SoftMask } from '../drawing';
 import { extentOf, mmOf, type Effect, type EffectOf, type Measures } from '../element';
 import { IDENTITY, edges, grow, multiply, rectPath, translation, union, type Rect } from '../layout';
 import { solidInk, type PaintBook } from './ink';
@@ -164,7 +164,7 @@ function outlined(
 ): readonly Item[] {
   const ink = solidInk(effect.paint, colour);
   // What is partly transparent has no outline to draw a band along.
-  return widened(
+  return dilate(
     items.filter((item) => item.kind !== 'picture' || !item.isClear),
     ink,
     width,

@@ -22,7 +22,7 @@ import { nameOf } from './name';
 import { composePicture } from './picture';
 import { composePrintable } from './printable';
 import { composeLine, composeShape } from './shape';
-import type { Body, Composed, Setting, Surroundings } from './surroundings';
+import type { Body, Composed, Setting, ElementContext } from './context';
 import { composeTable } from './table';
 import { composeTextFrame } from './text';
 import { composePage, composeVector } from './vector';
@@ -31,20 +31,20 @@ import { composePage, composeVector } from './vector';
  * Lays one element on its surface: its body, its effects, its copies.
  * @param placed where it stands, as the side was settled
  */
-export function composeElement(element: Element, placed: Rect, around: Surroundings): Composed {
+export function composeElement(element: Element, placed: Rect, context: ElementContext): Composed {
   const rect = positive(placed);
   const { rotate, shear } = element.placement;
   const matrix = pose(rect, rotate, shear);
   const { laid, asked } =
-    element.repeat.length > 0 ? copiesOf(element.repeat, mappedBounds(rect, matrix), around.boxes) : ONE;
-  const known = new Map<string, Whole>();
+    element.repeat.length > 0 ? copiesOf(element.repeat, mappedBounds(rect, matrix), context.boxes) : ONE;
+  const known = new Map<string, OneCopy>();
   /** One copy: what reaches the trim where it stands bleeds there, so copies that bleed alike share their items. */
-  const wholeAt = (copy: Matrix): Whole => {
-    const reach = reachOf(element, rect, copy, around.boxes);
+  const wholeAt = (copy: Matrix): OneCopy => {
+    const reach = reachOf(element, rect, copy, context.boxes);
     const key = `${reach.x} ${reach.y} ${reach.width} ${reach.height}`;
     const before = known.get(key);
     if (before) return before;
-    const made = wholeOf(element, { rect, reach, matrix }, around);
+    const made = oneCopyOf(element, { rect, reach, matrix }, context);
     known.set(key, made);
     return made;
   };
@@ -79,7 +79,7 @@ const MOST_COPIED = 50_000;
 
 const ONE = { laid: [IDENTITY], asked: 1 };
 
-interface Whole {
+interface OneCopy {
   readonly body: Body;
   readonly items: readonly Item[];
   /** Upright box around the thing itself, as it stands on the surface. */
@@ -89,10 +89,10 @@ interface Whole {
 }
 
 /** The body with its effects, laid on as one. */
-function wholeOf(element: Element, setting: Setting, around: Surroundings): Whole {
-  const body = bodyOf(element, setting, around);
+function oneCopyOf(element: Element, setting: Setting, context: ElementContext): OneCopy {
+  const body = bodyOf(element, setting, context);
   const ink = mappedBounds(body.ink, setting.matrix);
-  const { colour, boxes } = around;
+  const { colour, boxes } = context;
   const lit = withEffects(element.effects, {
     from: element.id,
     items: body.items,
@@ -105,27 +105,27 @@ function wholeOf(element: Element, setting: Setting, around: Surroundings): Whol
   return { body, items, ink, bounds: element.effects.length > 0 ? lit.bounds : ink };
 }
 
-function bodyOf(element: Element, setting: Setting, around: Surroundings): Body {
+function bodyOf(element: Element, setting: Setting, context: ElementContext): Body {
   switch (element.kind) {
     case 'shape':
-      return composeShape(element, setting, around);
+      return composeShape(element, setting, context);
     case 'line':
-      return composeLine(element, setting, around);
+      return composeLine(element, setting, context);
     case 'picture':
-      return composePicture(element, setting, around);
+      return composePicture(element, setting, context);
     case 'vector':
-      return composeVector(element, setting, around);
+      return composeVector(element, setting, context);
     case 'page':
-      return composePage(element, setting, around);
+      return composePage(element, setting, context);
     case 'text': {
-      const story = around.story(element.id);
-      return story ? composeTextFrame(element, setting, around, story) : bare(setting);
+      const story = context.story(element.id);
+      return story ? composeTextFrame(element, setting, context, story) : bare(setting);
     }
     case 'printable':
-      return composePrintable(element, setting, around);
+      return composePrintable(element, setting, context);
     case 'table': {
-      const set = around.table(element.id);
-      return set ? composeTable(element, setting, around, set) : bare(setting);
+      const set = context.table(element.id);
+      return set ? composeTable(element, setting, context, set) : bare(setting);
     }
   }
 }

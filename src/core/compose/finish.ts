@@ -21,7 +21,7 @@ import {
 import { ptToMm } from '../measure';
 import { readPathData } from '../shape';
 import { solidInk } from './ink';
-import type { Surroundings } from './surroundings';
+import type { ElementContext } from './context';
 
 /** What is done to a side beyond printing, solved. */
 export interface Finished {
@@ -30,7 +30,7 @@ export interface Finished {
   readonly notes: readonly Note[];
 }
 
-type Around = Pick<Surroundings, 'boxes' | 'fonts' | 'colour'>;
+type Around = Pick<ElementContext, 'boxes' | 'fonts' | 'colour'>;
 
 /** Solves the lines and coatings of a side from what lies on it. */
 export function composeFinish(finishings: readonly Finishing[], frames: readonly Frame[], around: Around): Finished {

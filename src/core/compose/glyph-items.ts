@@ -3,7 +3,7 @@ import type { CharacterLook } from '../element';
 import type { Matrix } from '../layout';
 import { runsOf, type LineGlyph } from '../type';
 import { fineInkOf } from './ink';
-import type { Surroundings } from './surroundings';
+import type { ElementContext } from './context';
 
 const isAlike = (a: LineGlyph, b: LineGlyph): boolean =>
   a.font === b.font && a.size === b.size && samePaint(a.look, b.look);
@@ -38,7 +38,7 @@ export const glyphItems = (
   from: string,
   glyphs: readonly LineGlyph[],
   matrix: Matrix,
-  around: Surroundings,
+  context: ElementContext,
 ): readonly Item[] =>
   runsIn(glyphs).map(({ first, glyphs: run }): Item => ({
     kind: 'glyphs',
@@ -47,6 +47,6 @@ export const glyphItems = (
     matrix,
     font: first.font,
     size: first.size,
-    ink: fineInkOf(first.look.paint, around.colour),
+    ink: fineInkOf(first.look.paint, context.colour),
     glyphs: run,
   }));

@@ -1,6 +1,6 @@
 export * from './piece';
 export * from './element';
-export * from './surroundings';
+export * from './context';
 export * from './fit-picture';
 export * from './ink';
 export { BOLD, faceOfWords, frameOfLine, shapedWords } from './lettering';

@@ -3,7 +3,7 @@ import type { Rect } from '../layout';
 import { shapeText, type Face, type SetGlyph } from '../type';
 import type { Mm } from '../measure';
 import type { PrintableElement } from '../element';
-import type { Ground } from './surroundings';
+import type { ComposeContext } from './context';
 
 /** Weight that a bold word is asked for in. */
 export const BOLD = 700;
@@ -13,7 +13,7 @@ export function faceOfWords(
   element: PrintableElement,
   name: FaceName,
   bold: boolean,
-  { fonts }: Pick<Ground, 'fonts'>,
+  { fonts }: Pick<ComposeContext, 'fonts'>,
 ): { readonly face: Face | undefined; readonly isFound: boolean } {
   const { family, weight } = element.type[name];
   const found = fonts.find(family, bold ? Math.max(BOLD, weight) : weight, false);

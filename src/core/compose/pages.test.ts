@@ -5,7 +5,7 @@ import { apply, bleedOut, mappedBounds, pathBounds } from '../layout';
 import { openDesk } from '../../output';
 import { begin, box, inMemory, words } from '../../testing/jobs';
 import { createComposer } from './piece';
-import { groundOf } from './surroundings';
+import { composeContextOf } from './context';
 
 const book = (): Job => {
   const job = begin('catalogue', { size: '100x150mm', pages: '32' });
@@ -166,7 +166,7 @@ describe('drawing what is asked for', () => {
     });
     const desk = await openDesk(job, inMemory());
     const piece = pieceOf(job);
-    const composer = createComposer(groundOf(job, 300, desk.resources));
+    const composer = createComposer(composeContextOf(job, 300, desk.resources));
     return { piece, composer, surfaces: surfacesToLay(blankOf(job, piece), piece) };
   };
 

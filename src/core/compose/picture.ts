@@ -16,12 +16,12 @@ import {
   type Rect,
 } from '../layout';
 import { fitPicture } from './fit-picture';
-import type { Body, Setting, Surroundings } from './surroundings';
+import type { Body, Setting, ElementContext } from './context';
 import { tonesOf } from './picture-inks';
 
-export function composePicture(element: ElementOf<'picture'>, setting: Setting, around: Surroundings): Body {
+export function composePicture(element: ElementOf<'picture'>, setting: Setting, context: ElementContext): Body {
   const { reach, matrix } = setting;
-  const asset = pictureAsset(around.assets, element.picture);
+  const asset = pictureAsset(context.assets, element.picture);
   if (!asset || element.picture === null || reach.width <= 0 || reach.height <= 0) {
     return {
       items: [],
@@ -29,8 +29,8 @@ export function composePicture(element: ElementOf<'picture'>, setting: Setting, 
       notes: [{ kind: 'missing-picture', element: element.id, empty: element.picture === null }],
     };
   }
-  const { measures } = around.boxes;
-  const fitted = fitPicture(reach, asset, element.fit, element.focus, around.ppi, element.turn);
+  const { measures } = context.boxes;
+  const fitted = fitPicture(reach, asset, element.fit, element.focus, context.ppi, element.turn);
   const image = {
     ...fitted,
     x: fitted.x + mmOf(element.offset.x, measures),
@@ -38,7 +38,7 @@ export function composePicture(element: ElementOf<'picture'>, setting: Setting, 
   };
   const content = contentOf(element, image);
   const tones = tonesOf(element.adjust);
-  const inkMost = around.inkMost?.({ picture: element.picture, ...tones });
+  const inkMost = context.inkMost?.({ picture: element.picture, ...tones });
   const item: PictureItem = {
     kind: 'picture',
     from: element.id,
@@ -52,11 +52,15 @@ export function composePicture(element: ElementOf<'picture'>, setting: Setting, 
     ...tones,
     ...(inkMost !== undefined && { inkMost }),
   };
-  return { items: withOverlay(item, element, around), ink: reach, notes: [] };
+  return { items: withOverlay(item, element, context), ink: reach, notes: [] };
 }
 
 /** A colour over the picture, mixed with it alone, and only where the picture is. */
-function withOverlay(item: PictureItem, { id, adjust }: ElementOf<'picture'>, around: Surroundings): readonly Item[] {
+function withOverlay(
+  item: PictureItem,
+  { id, adjust }: ElementOf<'picture'>,
+  context: ElementContext,
+): readonly Item[] {
   const { overlay } = adjust;
   if (!overlay || overlay.opacity === 0) return [item];
   const { frame: region, matrix } = item;
@@ -66,7 +70,7 @@ function withOverlay(item: PictureItem, { id, adjust }: ElementOf<'picture'>, ar
     opacity: overlay.opacity,
     matrix: IDENTITY,
     path: rectPath(region),
-    fill: solidInk(overlay.paint, around.colour),
+    fill: solidInk(overlay.paint, context.colour),
     stroke: null,
     ...(overlay.blend !== 'normal' && { blend: overlay.blend }),
   };

@@ -3,7 +3,7 @@ import { hasFields, textsIn, type Element, type ElementOf, type FieldValues } fr
 import type { Finishing } from '../finish';
 import { facingOf, type BlankSurface } from '../format';
 import { elementsOn, type Piece, type SideName } from '../job';
-import { positive, settle, type ContentReader, type PlacedBox, type Rect, type SurfaceBoxes } from '../layout';
+import { positive, solveLayout, type ContentReader, type PlacedBox, type Rect, type SurfaceBoxes } from '../layout';
 import type { Turn } from '../printable';
 import type { TypeContext } from '../type';
 import { crossing, finishRepeated, withBarePaper, withRepeats } from './bare';
@@ -14,7 +14,7 @@ import { fieldValues } from './field-values';
 import { composeFinish } from './finish';
 import { chainsOf, composeStory, type Story, type StoryFrame, type TextElement } from './story';
 import { setTable, type SetTable } from './set-table';
-import type { Composed, Ground, Surroundings } from './surroundings';
+import type { Composed, ComposeContext, ElementContext } from './context';
 import { turnsOf } from './turns';
 import { obstaclesOn } from './wrap';
 
@@ -45,7 +45,7 @@ export interface Composer {
 }
 
 /** Remembers the last thing made under a name, and what it was made of. */
-function lastOf<T>() {
+function memo<T>() {
   const known = new Map<string, { readonly from: readonly unknown[]; readonly made: T }>();
   return (name: string, from: readonly unknown[], make: () => T): T => {
     const before = known.get(name);
@@ -56,18 +56,18 @@ function lastOf<T>() {
   };
 }
 
-export function createComposer(ground: Ground): Composer {
+export function createComposer(context: ComposeContext): Composer {
   const contexts = new Map<string, TypeContext>();
   /** Measures are few and small: alike ones give the same context, on whichever side. */
   const typeContext = (measures: SurfaceBoxes['measures'], fields?: FieldValues): TypeContext => {
     const key = JSON.stringify([measures, fields]);
-    const { book, fonts, hyphenator } = ground;
+    const { book, fonts, hyphenator } = context;
     const made = contexts.get(key) ?? { book, fonts, measures, hyphenator, ...(fields && { fields }) };
     contexts.set(key, made);
     return made;
   };
-  const unplaced = (boxes: SurfaceBoxes, turn: Turn): Surroundings => ({
-    ...ground,
+  const unplaced = (boxes: SurfaceBoxes, turn: Turn): ElementContext => ({
+    ...context,
     boxes,
     turn,
     type: typeContext(boxes.measures),
@@ -84,44 +84,44 @@ export function createComposer(ground: Ground): Composer {
     mine.set(keyOfTurn(turn), made);
     return made;
   };
-  const settledOf = lastOf<SurfaceBoxes>();
-  const storyOf = lastOf<Story>();
-  const tableOf = lastOf<SetTable>();
-  const drawnOf = lastOf<Drawing>();
-  const finishedOf = lastOf<Drawing>();
+  const settledOf = memo<SurfaceBoxes>();
+  const storyOf = memo<Story>();
+  const tableOf = memo<SetTable>();
+  const drawnOf = memo<Drawing>();
+  const finishedOf = memo<Drawing>();
   const elements = new WeakMap<
     Element,
     { readonly from: readonly unknown[]; readonly placed: PlacedBox; readonly composed: Composed }
   >();
 
-  const compose = (element: Element, around: Surroundings): Composed => {
-    const { boxes } = around;
+  const compose = (element: Element, context: ElementContext): Composed => {
+    const { boxes } = context;
     const placed = boxes.placed[element.id];
     if (!placed) throw new RangeError(`“${element.id}” is not on this side.`);
     const looksAround = element.repeat.length > 0 || (element.kind === 'text' && element.along !== null);
     const from = [
       looksAround ? boxes : undefined,
-      element.kind === 'text' ? around.story(element.id) : around.table(element.id),
-      element.kind === 'printable' ? keyOfTurn(around.turn) : undefined,
+      element.kind === 'text' ? context.story(element.id) : context.table(element.id),
+      element.kind === 'printable' ? keyOfTurn(context.turn) : undefined,
     ];
     const before = elements.get(element);
     if (before && sameBox(before.placed, placed) && before.from.every((v, i) => v === from[i])) return before.composed;
-    const composed = composeElement(element, placed, around);
+    const composed = composeElement(element, placed, context);
     elements.set(element, { from, placed, composed });
     return composed;
   };
 
-  const drawSide = (name: SideName, list: readonly Element[], order: SideOrder, around: Surroundings): Drawing => {
+  const drawSide = (name: SideName, list: readonly Element[], order: SideOrder, context: ElementContext): Drawing => {
     const composed = inPaintOrder(list, order).map(({ element, locked }) => {
-      const made = compose(element, around);
-      const clipped = element.clipTo === null ? made : withClip(made, element, list, around.boxes);
+      const made = compose(element, context);
+      const clipped = element.clipTo === null ? made : withClip(made, element, list, context.boxes);
       return locked ? { ...clipped, frame: { ...clipped.frame, locked } } : clipped;
     });
     const frames = composed.map((c) => c.frame);
-    const finished = composeFinish(order.finish, frames, around);
+    const finished = composeFinish(order.finish, frames, context);
     return {
       surface: name,
-      boxes: around.boxes,
+      boxes: context.boxes,
       frames,
       repeated: [],
       reserved: [],
@@ -136,7 +136,7 @@ export function createComposer(ground: Ground): Composer {
     { name, boxes, turn }: DrawnSide,
     texts: readonly TextElement[],
     values: (side: SideName) => FieldValues,
-  ): Surroundings => {
+  ): ElementContext => {
     const plain = unplaced(boxes, turn);
     const isFilled = texts.some((t) => t.paragraphs.some((p) => p.runs.some((r) => hasFields(r.text))));
     return isFilled ? { ...plain, type: typeContext(boxes.measures, { ...values(name) }) } : plain;
@@ -171,7 +171,7 @@ export function createComposer(ground: Ground): Composer {
       for (const table of list) {
         const placed = boxes.placed[table.id];
         if (table.kind !== 'table' || !placed) continue;
-        const around = aroundOn({ name, boxes, turn, list }, textsIn(table, ground.book), values);
+        const around = aroundOn({ name, boxes, turn, list }, textsIn(table, context.book), values);
         const { x, y, width, height } = placed;
         const set = tableOf(table.id, [table, around.type, piece.baselineGrid, x, y, width, height], () =>
           setTable(table, positive(placed), around, (text, rect) => {
@@ -228,7 +228,11 @@ export function createComposer(ground: Ground): Composer {
           list,
           turn,
           boxes: settledOf(name, [list, grids, groups, guides, surface.boxes, keyOfTurn(turn)], () =>
-            settle(surface.boxes, { side: name, elements: list, grids, groups, guides }, content(surface.boxes, turn)),
+            solveLayout(
+              surface.boxes,
+              { side: name, elements: list, grids, groups, guides },
+              content(surface.boxes, turn),
+            ),
           ),
         };
         settled.set(name, made);
@@ -264,14 +268,14 @@ export function createComposer(ground: Ground): Composer {
               const shapes = new Map(
                 list.flatMap((e): [string, ElementOf<'shape'>][] => (e.kind === 'shape' ? [[e.id, e]] : [])),
               );
-              const around: Surroundings = {
+              const context: ElementContext = {
                 ...unplaced(boxes, turn),
                 shape: (id) => shapes.get(id),
                 text: (id) => texts.get(id)?.text,
                 table: (id) => tables.get(id),
                 story: (id) => stories.get(id),
               };
-              return withBarePaper(drawSide(name, list, { grids, groups, guides, layers, finish }, around), zones);
+              return withBarePaper(drawSide(name, list, { grids, groups, guides, layers, finish }, context), zones);
             },
           );
           return [name, drawing] as const;

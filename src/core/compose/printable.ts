@@ -27,7 +27,14 @@ import { carriedOut, wholeDashes } from '../shape';
 import { fineInkOf, solidInk } from './ink';
 import { advanceOf, faceOfWords, letteringOf, shapedWords } from './lettering';
 import { nameOf } from './name';
-import { groundOf, type Body, type Ground, type Resources, type Setting, type Surroundings } from './surroundings';
+import {
+  composeContextOf,
+  type Body,
+  type ComposeContext,
+  type Resources,
+  type Setting,
+  type ElementContext,
+} from './context';
 
 /** A printable worked out in a box, or the decision that cannot be there. */
 export type SolvedPrintable =
@@ -35,7 +42,7 @@ export type SolvedPrintable =
   | { readonly ok: false; readonly decision: string; readonly message: string };
 
 /** What solving needs: no boxes. */
-type Solving = Ground & Pick<Surroundings, 'turn'>;
+type Solving = ComposeContext & Pick<ElementContext, 'turn'>;
 
 const contextOf = (element: PrintableElement, around: Solving): PrintableContext => {
   const language = element.language ?? around.language;
@@ -65,17 +72,24 @@ export function solvePrintable(element: PrintableElement, { width, height }: Rec
 export function printableRefusal(
   element: PrintableElement,
   rect: Rect,
-  job: Parameters<typeof groundOf>[0],
+  job: Parameters<typeof composeContextOf>[0],
   ppi: number,
   resources: Resources,
 ): Extract<SolvedPrintable, { ok: false }> | undefined {
-  const found = solvePrintable(element, rect, { ...groundOf(job, ppi, resources), turn: { index: 0, isLeft: false } });
+  const found = solvePrintable(element, rect, {
+    ...composeContextOf(job, ppi, resources),
+    turn: { index: 0, isLeft: false },
+  });
   return found.ok ? undefined : found;
 }
 
 /** Columns and rows of a printable in its box: other elements can stand in its cells. */
-export function printableTracks(element: PrintableElement, rect: Rect, around: Surroundings): NamedTracks | undefined {
-  const found = solvePrintable(element, rect, around);
+export function printableTracks(
+  element: PrintableElement,
+  rect: Rect,
+  context: ElementContext,
+): NamedTracks | undefined {
+  const found = solvePrintable(element, rect, context);
   const tracks = found.ok ? found.solved.tracks : undefined;
   if (!tracks) return undefined;
   const columns = tracks.columns.map(({ start, size }) => ({ start: rect.x + start, size }));
@@ -90,9 +104,9 @@ const paintOf = ({ inks }: PrintableElement, role: Role): SolidPaint =>
   role === 'paper' ? { kind: 'paper' } : inks[role];
 
 /** Draws a printable: areas and outlines, then lines, then words in reading order. */
-export function composePrintable(element: PrintableElement, setting: Setting, around: Surroundings): Body {
+export function composePrintable(element: PrintableElement, setting: Setting, context: ElementContext): Body {
   const { rect, matrix } = setting;
-  const result = solvePrintable(element, rect, around);
+  const result = solvePrintable(element, rect, context);
   if (!result.ok) {
     const { decision, message } = result;
     return { items: [], ink: rect, notes: [{ kind: 'printable-impossible', element: element.id, decision, message }] };
@@ -101,28 +115,30 @@ export function composePrintable(element: PrintableElement, setting: Setting, ar
   const base = { from: element.id, opacity: 1, matrix };
   const placed = (path: Path): Path => {
     const there = mapPath(path, translation(rect.x, rect.y));
-    return setting.reach === rect ? there : carriedOut(there, around.boxes.trim, around.boxes.bleed);
+    return setting.reach === rect ? there : carriedOut(there, context.boxes.trim, context.boxes.bleed);
   };
   const shapes = marks.flatMap((mark): Item[] => {
     if (mark.kind !== 'shape') return [];
     const path = placed(mark.path);
-    const fill = mark.fill && solidInk(paintOf(element, mark.fill), around.colour);
-    return [{ kind: 'path', ...base, path, fill, stroke: mark.stroke && strokeOf(element, mark.stroke, path, around) }];
+    const fill = mark.fill && solidInk(paintOf(element, mark.fill), context.colour);
+    return [
+      { kind: 'path', ...base, path, fill, stroke: mark.stroke && strokeOf(element, mark.stroke, path, context) },
+    ];
   });
   const lines = linesTogether(marks).map(({ style, runs }): Item => {
-    const path = runs.flatMap((run) => linePath(...endsOf(run, setting, around)));
+    const path = runs.flatMap((run) => linePath(...endsOf(run, setting, context)));
     const [first] = runs;
     return {
       kind: 'path',
       ...base,
       path,
       fill: null,
-      stroke: strokeOf(element, style, first ? linePath(first.from, first.to) : [], around),
+      stroke: strokeOf(element, style, first ? linePath(first.from, first.to) : [], context),
     };
   });
   const notes = new Map<string, Note>();
   const written = marks.flatMap((mark) =>
-    mark.kind === 'words' ? wordItems(element, mark, base, rect, around, notes) : [],
+    mark.kind === 'words' ? wordItems(element, mark, base, rect, context, notes) : [],
   );
   return {
     items: [...shapes, ...lines, ...written],
@@ -144,7 +160,7 @@ type Line = Extract<Mark, { kind: 'line' }>;
 function endsOf(
   { from, to }: Line,
   { rect, reach }: Setting,
-  { boxes: { trim, bleed } }: Surroundings,
+  { boxes: { trim, bleed } }: ElementContext,
 ): readonly [Point, Point] {
   const there = (p: Point): Point => ({ x: p.x + rect.x, y: p.y + rect.y });
   const [a, b] = [there(from), there(to)];
@@ -188,9 +204,9 @@ function linesTogether(
 const DASHED = [5, 4] as const;
 const DOTTED = [0, 2.6] as const;
 
-function strokeOf(element: PrintableElement, style: LineStyle, path: Path, around: Surroundings): StrokeStyle {
+function strokeOf(element: PrintableElement, style: LineStyle, path: Path, context: ElementContext): StrokeStyle {
   const width = ptToMm(style.weightPt);
-  const ink = fineInkOf(paintOf(element, style.role), around.colour);
+  const ink = fineInkOf(paintOf(element, style.role), context.colour);
   if (style.dash === 'solid') return { ink, width, dash: [], cap: 'butt' };
   const [dash, gap] = style.dash === 'dashed' ? DASHED : DOTTED;
   const asked = [dash * width, gap * width * (style.sparse ?? 1)] as const;
@@ -243,15 +259,15 @@ function wordItems(
   mark: Words,
   base: { readonly from: string; readonly opacity: number; readonly matrix: Matrix },
   rect: Rect,
-  around: Surroundings,
+  context: ElementContext,
   notes: Map<string, Note>,
 ): readonly Item[] {
   if (mark.text === '') return [];
-  const { face, isFound } = faceOfWords(element, mark.face, mark.bold, around);
+  const { face, isFound } = faceOfWords(element, mark.face, mark.bold, context);
   const { family } = element.type[mark.face];
   if (!isFound) notes.set(`font ${family}`, { kind: 'missing-font', element: element.id, family });
   if (!face) return [];
-  const { runs, missing } = setWords(mark, face, element.language ?? around.language);
+  const { runs, missing } = setWords(mark, face, element.language ?? context.language);
   if (missing !== '') {
     const before = notes.get('glyphs');
     const known = before?.kind === 'missing-glyphs' ? before.characters : '';
@@ -262,7 +278,7 @@ function wordItems(
       characters: known + [...new Set(fresh)].join(''),
     });
   }
-  const ink = fineInkOf(paintOf(element, mark.role), around.colour);
+  const ink = fineInkOf(paintOf(element, mark.role), context.colour);
   const there = translation(rect.x + mark.at.x, rect.y + mark.at.y);
   const turned = mark.turn === undefined ? there : multiply(there, rotation(mark.turn, { x: 0, y: 0 }));
   const matrix = multiply(base.matrix, turned);

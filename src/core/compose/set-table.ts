@@ -12,7 +12,7 @@ import type { Mm } from '../measure';
 import { textSize } from './text';
 import { nameOf } from './name';
 import type { Story } from './story';
-import type { Surroundings } from './surroundings';
+import type { ElementContext } from './context';
 
 /** A cell where it stands, and its words as a text of their own. */
 export interface PlacedCell extends SeenCell {
@@ -32,8 +32,8 @@ export interface SetTable {
 const sum = (sizes: readonly Mm[]): Mm => sizes.reduce((all, n) => all + n, 0);
 
 /** What the cells of a table take alone, asked again and again while tracks are found. */
-function contentsOf(table: TableElement, around: Surroundings) {
-  const cells = seenCells(table).map((cell) => ({ ...cell, text: cellText(table, cell, around.book) }));
+function contentsOf(table: TableElement, context: ElementContext) {
+  const cells = seenCells(table).map((cell) => ({ ...cell, text: cellText(table, cell, context.book) }));
   return {
     cells,
     /** The longest line of any cell that stands in one column alone. */
@@ -42,7 +42,7 @@ function contentsOf(table: TableElement, around: Surroundings) {
         0,
         ...cells
           .filter((c) => c.column === column && c.across === 1)
-          .map((c) => textSize(c.text, 'x', undefined, around)),
+          .map((c) => textSize(c.text, 'x', undefined, context)),
       ),
   };
 }
@@ -54,9 +54,9 @@ function columnWidths(
   table: TableElement,
   contents: Contents,
   width: Mm | undefined,
-  around: Surroundings,
+  context: ElementContext,
 ): readonly Mm[] {
-  const { measures } = around.boxes;
+  const { measures } = context.boxes;
   const needs = table.columns.map((column, c) => {
     if (column.width === null && width !== undefined) return 0;
     return column.width === null || column.width === 'content' ? contents.width(c) : extentOf(column.width, measures);
@@ -75,15 +75,15 @@ function rowNeeds(
   table: TableElement,
   { cells }: Contents,
   widths: readonly Mm[],
-  around: Surroundings,
+  context: ElementContext,
 ): readonly Mm[] {
-  const { measures } = around.boxes;
+  const { measures } = context.boxes;
   const needs = table.rows.map(({ height }) => (height === null ? 0 : extentOf(height, measures)));
   const inOrder = [...cells].sort((a, b) => a.down - b.down);
   for (const { row, column, across, down, text } of inOrder) {
     const last = row + down - 1;
     if (table.rows[last]?.height !== null) continue;
-    const height = textSize(text, 'y', sum(widths.slice(column, column + across)), around);
+    const height = textSize(text, 'y', sum(widths.slice(column, column + across)), context);
     const missing = height - sum(needs.slice(row, last + 1));
     if (missing > 0) needs[last] = (needs[last] ?? 0) + missing;
   }
@@ -91,10 +91,10 @@ function rowNeeds(
 }
 
 /** What a table takes on an axis by itself. */
-export function tableSize(table: TableElement, axis: 'x' | 'y', width: Mm | undefined, around: Surroundings): Mm {
-  const contents = contentsOf(table, around);
-  const widths = columnWidths(table, contents, axis === 'y' ? width : undefined, around);
-  return sum(axis === 'x' ? widths : rowNeeds(table, contents, widths, around));
+export function tableSize(table: TableElement, axis: 'x' | 'y', width: Mm | undefined, context: ElementContext): Mm {
+  const contents = contentsOf(table, context);
+  const widths = columnWidths(table, contents, axis === 'y' ? width : undefined, context);
+  return sum(axis === 'x' ? widths : rowNeeds(table, contents, widths, context));
 }
 
 const spansFrom = (start: Mm, sizes: readonly Mm[]): readonly Span[] => {
@@ -111,10 +111,10 @@ interface Solved {
   readonly needs: Mm;
 }
 
-function solved(table: TableElement, rect: Rect, around: Surroundings): Solved {
-  const contents = contentsOf(table, around);
-  const widths = columnWidths(table, contents, rect.width, around);
-  const needs = rowNeeds(table, contents, widths, around);
+function solved(table: TableElement, rect: Rect, context: ElementContext): Solved {
+  const contents = contentsOf(table, context);
+  const widths = columnWidths(table, contents, rect.width, context);
+  const needs = rowNeeds(table, contents, widths, context);
   const heights = shareOut(
     needs,
     table.rows.map(({ height }) => height === null),
@@ -131,8 +131,8 @@ function solved(table: TableElement, rect: Rect, around: Surroundings): Solved {
 }
 
 /** Columns and rows of a table in its box: boxes that other elements can stand in. */
-export const tableTracks = (table: TableElement, rect: Rect, around: Surroundings): NamedTracks =>
-  solved(table, rect, around).tracks;
+export const tableTracks = (table: TableElement, rect: Rect, context: ElementContext): NamedTracks =>
+  solved(table, rect, context).tracks;
 
 const spanOf = (spans: readonly Span[], from: number, count: number): Span => ({
   start: spans[from]?.start ?? 0,
@@ -143,10 +143,10 @@ const spanOf = (spans: readonly Span[], from: number, count: number): Span => ({
 export function setTable(
   table: TableElement,
   rect: Rect,
-  around: Surroundings,
+  context: ElementContext,
   storyOf: (text: TextElement, rect: Rect) => Story,
 ): SetTable {
-  const { contents, tracks, needs } = solved(table, rect, around);
+  const { contents, tracks, needs } = solved(table, rect, context);
   const cells = contents.cells.map((cell): PlacedCell => {
     const across = spanOf(tracks.columns, cell.column, cell.across);
     const down = spanOf(tracks.rows, cell.row, cell.down);

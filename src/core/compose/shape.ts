@@ -3,7 +3,7 @@ import { edges, grow, linePath, pathBounds, union, type Path, type Rect } from '
 import { carriedOut, shapePath } from '../shape';
 import { strokeReach, strokedItems } from './stroke';
 import { inkOf } from './ink';
-import type { Body, Setting, Surroundings } from './surroundings';
+import type { Body, Setting, ElementContext } from './context';
 
 /**
  * The outline of a shape where it stands; a rectangle simply grows into the bleed, others carry out what lies on the
@@ -12,31 +12,35 @@ import type { Body, Setting, Surroundings } from './surroundings';
 export function outlineOf(
   element: ElementOf<'shape'>,
   { rect, reach }: Setting,
-  around: Pick<Surroundings, 'boxes'>,
+  context: Pick<ElementContext, 'boxes'>,
 ): Path {
-  const { measures, trim, bleed } = around.boxes;
+  const { measures, trim, bleed } = context.boxes;
   if (element.shape.form === 'rectangle') return shapePath(element.shape, reach, measures);
   const path = shapePath(element.shape, rect, measures);
   return reach === rect ? path : carriedOut(path, trim, bleed);
 }
 
-export function composeShape(element: ElementOf<'shape'>, setting: Setting, around: Surroundings): Body {
-  const path = outlineOf(element, setting, around);
+export function composeShape(element: ElementOf<'shape'>, setting: Setting, context: ElementContext): Body {
+  const path = outlineOf(element, setting, context);
   const base = {
     from: element.id,
     opacity: 1,
     matrix: setting.matrix,
     ...(element.shape.form === 'path' && element.shape.rule === 'evenodd' && { rule: 'evenodd' as const }),
   };
-  const fill = element.fill && inkOf(element.fill, setting.rect, around.colour);
-  const items = path.length > 0 ? strokedItems(base, path, fill, element.stroke, around.colour) : [];
+  const fill = element.fill && inkOf(element.fill, setting.rect, context.colour);
+  const items = path.length > 0 ? strokedItems(base, path, fill, element.stroke, context.colour) : [];
   const outline = path.length > 0 ? union([pathBounds(path)]) : setting.rect;
   return { items, ink: element.stroke ? grow(outline, edges(strokeReach(element.stroke))) : outline, notes: [] };
 }
 
-export function composeLine(element: ElementOf<'line'>, { rect, reach, matrix }: Setting, around: Surroundings): Body {
+export function composeLine(
+  element: ElementOf<'line'>,
+  { rect, reach, matrix }: Setting,
+  context: ElementContext,
+): Body {
   const base = { from: element.id, opacity: 1, matrix };
-  const items = strokedItems(base, runOf(element, rect, reach), null, element.stroke, around.colour);
+  const items = strokedItems(base, runOf(element, rect, reach), null, element.stroke, context.colour);
   return { items, ink: thickened(rect, strokeReach(element.stroke)), notes: [] };
 }
 

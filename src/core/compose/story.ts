@@ -4,7 +4,7 @@ import { extentOf } from '../element';
 import { ptToMm } from '../measure';
 import { fitText, type FittedText, type LookedParagraph, type TextBox, type TypeContext } from '../type';
 import type { BaselineGrid } from '../job';
-import type { Surroundings } from './surroundings';
+import type { ElementContext } from './context';
 import { avoiding, obstaclesOn } from './wrap';
 
 export type TextElement = ElementOf<'text'>;
@@ -71,17 +71,17 @@ export const storyParagraphs = (
 /** Has no words. */
 export const isEmpty = (text: TextElement): boolean => text.paragraphs.every((p) => p.runs.every((r) => r.text === ''));
 
-export function composeStory(frames: readonly StoryFrame[], around: Surroundings, grid: BaselineGrid | null): Story {
+export function composeStory(frames: readonly StoryFrame[], context: ElementContext, grid: BaselineGrid | null): Story {
   const [first] = frames;
   if (!first) throw new RangeError('A story without a frame.');
-  const language = first.element.language ?? around.language;
+  const language = first.element.language ?? context.language;
   const elements = frames.map((f) => f.element);
   const boxes = frames.map((frame) => boxOfFrame(frame, grid));
-  const looked = storyParagraphs(elements, around.type);
+  const looked = storyParagraphs(elements, context.type);
   // Along an outline there is no frame to be full.
   const along =
     first.element.along && boxes[0] ? [{ ...boxes[0], width: 1e6, height: 1e6, vertical: 'top' as const }] : boxes;
-  return { ...fitText(looked, along, first.element.fit, language, around.type), chain: elements.map((e) => e.id) };
+  return { ...fitText(looked, along, first.element.fit, language, context.type), chain: elements.map((e) => e.id) };
 }
 
 /** Frames of the piece in the order in which text flows through them, each story from its first. */

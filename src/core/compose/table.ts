@@ -5,24 +5,26 @@ import type { Mm } from '../measure';
 import { inkOf } from './ink';
 import type { SetTable } from './set-table';
 import { strokeReach, strokedItems } from './stroke';
-import type { Body, Setting, Surroundings } from './surroundings';
+import type { Body, Setting, ElementContext } from './context';
 import { composeTextFrame } from './text';
 
 /** Draws a table: its tints, its words in reading order, its lines. */
-export function composeTable(table: TableElement, setting: Setting, around: Surroundings, set: SetTable): Body {
+export function composeTable(table: TableElement, setting: Setting, context: ElementContext, set: SetTable): Body {
   const base = { from: table.id, opacity: 1, matrix: setting.matrix };
-  const fills = tintsOf(table, set, around).map(({ rect, fill }): Item => ({
+  const fills = tintsOf(table, set, context).map(({ rect, fill }): Item => ({
     kind: 'path',
     ...base,
     path: rectPath(rect),
-    fill: inkOf(fill, rect, around.colour),
+    fill: inkOf(fill, rect, context.colour),
     stroke: null,
   }));
   const bodies = set.cells.map(({ rect, text, story }) =>
-    composeTextFrame(text, { rect, reach: rect, matrix: setting.matrix }, { ...around, text: () => text }, story),
+    composeTextFrame(text, { rect, reach: rect, matrix: setting.matrix }, { ...context, text: () => text }, story),
   );
   const drawn = tableLines(table);
-  const lines = drawn.flatMap((line) => strokedItems(base, pathOf(line, drawn, set), null, line.stroke, around.colour));
+  const lines = drawn.flatMap((line) =>
+    strokedItems(base, pathOf(line, drawn, set), null, line.stroke, context.colour),
+  );
   const words = bodies.flatMap((body) => body.items).map((item): Item => ({ ...item, from: table.id }));
   return {
     items: [...fills, ...words, ...lines],
@@ -50,11 +52,11 @@ function wholeOf({ tracks: { columns, rows, area } }: SetTable): Rect {
 function tintsOf(
   table: TableElement,
   { cells }: SetTable,
-  around: Surroundings,
+  context: ElementContext,
 ): readonly { readonly rect: Rect; readonly fill: SolidPaint }[] {
   const areas: { rect: Rect; fill: SolidPaint }[] = [];
   for (const cell of cells) {
-    const { fill } = cellLook(table, cell, around.book);
+    const { fill } = cellLook(table, cell, context.book);
     if (!fill) continue;
     const last = areas.at(-1);
     const { rect } = cell;

@@ -7,24 +7,24 @@ import { alongOutline } from './along';
 import { glyphItems } from './glyph-items';
 import { fineInkOf } from './ink';
 import { innerOf, lookedParagraphs, type Story, type TextElement } from './story';
-import type { Body, Setting, Surroundings } from './surroundings';
+import type { Body, Setting, ElementContext } from './context';
 
 /** Wider than anything is set. */
 const ENDLESS = 1e6;
 
 /** What a text takes on an axis: its longest line unbroken, or the height of its lines at a width. */
-export function textSize(element: TextElement, axis: 'x' | 'y', width: Mm | undefined, around: Surroundings): Mm {
-  const inset = insetsOf(element.inset, around.boxes.measures);
+export function textSize(element: TextElement, axis: 'x' | 'y', width: Mm | undefined, context: ElementContext): Mm {
+  const inset = insetsOf(element.inset, context.boxes.measures);
   const across = inset.left + inset.right;
   const inner = axis === 'y' && width !== undefined ? Math.max(0, width - across) : ENDLESS;
-  const language = element.language ?? around.language;
-  const looked = lookedParagraphs(element, around.type);
+  const language = element.language ?? context.language;
+  const looked = lookedParagraphs(element, context.type);
   // A height follows from a fitted width; a width that follows from the words cannot be fitted to.
   const fit = axis === 'y' && element.fit?.to === 'width' ? element.fit : null;
   const box = { ...plainBox(inner, ENDLESS), columns: axis === 'y' ? element.columns : 1 };
   const text = fit
-    ? fitText(looked, [box], fit, language, around.type).text
-    : composeText(looked, [box], language, around.type);
+    ? fitText(looked, [box], fit, language, context.type).text
+    : composeText(looked, [box], language, context.type);
   if (axis === 'y') return text.needs + inset.top + inset.bottom;
   return Math.max(0, ...text.lines.map((line) => line.left + line.width - Math.min(0, line.x - line.left))) + across;
 }
@@ -33,37 +33,39 @@ export function textSize(element: TextElement, axis: 'x' | 'y', width: Mm | unde
 export function composeTextFrame(
   element: TextElement,
   { rect, matrix }: Setting,
-  around: Surroundings,
+  context: ElementContext,
   story: Story,
 ): Body {
-  const inner = innerOf(element, rect, around.boxes);
+  const inner = innerOf(element, rect, context.boxes);
   const frame = story.chain.indexOf(element.id);
   const isLast = frame === story.chain.length - 1;
   const lines = story.text.lines.filter((line) => line.frame === frame);
   const notes: Note[] = [];
   if (frame === 0)
     for (const family of story.text.missing) notes.push({ kind: 'missing-font', element: element.id, family });
-  if (isLast) notes.push(...overflowOf(element, story, around));
-  notes.push(...glyphNotes(element, lines, around));
-  const body = element.along ? alongOutline(element, lines, around) : set(element, lines, story, inner, matrix, around);
+  if (isLast) notes.push(...overflowOf(element, story, context));
+  notes.push(...glyphNotes(element, lines, context));
+  const body = element.along
+    ? alongOutline(element, lines, context)
+    : set(element, lines, story, inner, matrix, context);
   return { ...body, ink: body.ink ?? rect, notes: [...notes, ...body.notes] };
 }
 
-function overflowOf(element: TextElement, { text, chain }: Story, around: Surroundings): Note[] {
+function overflowOf(element: TextElement, { text, chain }: Story, context: ElementContext): Note[] {
   const typed = chain
-    .map((id) => around.text(id))
+    .map((id) => context.text(id))
     .flatMap((t) => (t ? [plainText(t.paragraphs)] : []))
     .join('\n');
   const hidden = hiddenText(typed, text);
   if (hidden.words === 0) return [];
-  const inset = insetsOf(element.inset, around.boxes.measures);
+  const inset = insetsOf(element.inset, context.boxes.measures);
   return [{ kind: 'overflow', element: element.id, ...hidden, needs: text.needs + inset.top + inset.bottom }];
 }
 
 /** Lines of which every sign and feature is there. */
 const sound = new WeakSet<Line['glyphs']>();
 
-function glyphNotes(element: TextElement, lines: readonly Line[], { fonts }: Surroundings): Note[] {
+function glyphNotes(element: TextElement, lines: readonly Line[], { fonts }: ElementContext): Note[] {
   const missing = new Set<string>();
   const features = new Set<string>();
   for (const { glyphs } of lines) {
@@ -98,7 +100,7 @@ function set(
   { stretch }: Story,
   inner: Rect,
   matrix: Matrix,
-  around: Surroundings,
+  context: ElementContext,
 ): SetBody {
   const items = lines.flatMap((line): Item[] => {
     const wider = stretch?.[line.paragraph] ?? 1;
@@ -109,7 +111,7 @@ function set(
         element.id,
         line.glyphs,
         multiply(there, [1, 0, 0, 1, inner.x + line.left, inner.y + line.baseline]),
-        around,
+        context,
       ),
       ...line.rules.map((rule): Item => ({
         kind: 'path',
@@ -122,12 +124,12 @@ function set(
           width: rule.to - rule.from,
           height: rule.width,
         }),
-        fill: fineInkOf(rule.look.paint, around.colour),
+        fill: fineInkOf(rule.look.paint, context.colour),
         stroke: null,
       })),
     ];
   });
-  return { items, ink: inkBox(lines, stretch, inner, around), notes: [] };
+  return { items, ink: inkBox(lines, stretch, inner, context), notes: [] };
 }
 
 /** Box around the outlines of the set glyphs: where ink really lies. */
@@ -135,11 +137,11 @@ function inkBox(
   lines: readonly Line[],
   stretch: readonly number[] | undefined,
   inner: Rect,
-  around: Surroundings,
+  context: ElementContext,
 ): Rect | undefined {
   let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const line of lines) {
-    const ink = lineInk(line, around.fonts);
+    const ink = lineInk(line, context.fonts);
     if (!ink) continue;
     const wider = stretch?.[line.paragraph] ?? 1;
     left = Math.min(left, line.left + ink.left * wider);

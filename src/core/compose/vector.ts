@@ -3,14 +3,14 @@ import type { Item } from '../drawing';
 import { multiply } from '../layout';
 import { artMatrix } from './picture';
 import { fineInkOf, solidInk } from './ink';
-import type { Body, Setting, Surroundings } from './surroundings';
+import type { Body, Setting, ElementContext } from './context';
 
 /** Whether two paints are the same colour as given. */
 export const samePaint = (a: SolidPaint, b: SolidPaint): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** Every shape of a drawing as a path of its own, in its colours or those it was given instead. */
-export function composeVector(element: ElementOf<'vector'>, { rect, matrix }: Setting, around: Surroundings): Body {
-  const art = around.art(element.drawing);
+export function composeVector(element: ElementOf<'vector'>, { rect, matrix }: Setting, context: ElementContext): Body {
+  const art = context.art(element.drawing);
   if (!art || rect.width <= 0 || rect.height <= 0) {
     return { items: [], ink: rect, notes: [{ kind: 'missing-picture', element: element.id, empty: false }] };
   }
@@ -24,9 +24,9 @@ export function composeVector(element: ElementOf<'vector'>, { rect, matrix }: Se
     // Strokes are stretched with the drawing, so the matrix stays beside the path.
     matrix: multiply(matrix, set),
     path: shape.path,
-    fill: shape.fill && solidInk(colourOf(shape.fill), around.colour),
+    fill: shape.fill && solidInk(colourOf(shape.fill), context.colour),
     stroke: shape.stroke && {
-      ink: fineInkOf(colourOf(shape.stroke.paint), around.colour),
+      ink: fineInkOf(colourOf(shape.stroke.paint), context.colour),
       width: shape.stroke.width,
       dash: shape.stroke.dash,
       cap: shape.stroke.cap,
@@ -38,8 +38,8 @@ export function composeVector(element: ElementOf<'vector'>, { rect, matrix }: Se
 }
 
 /** A page of a document, as large as fits in its box. */
-export function composePage(element: ElementOf<'page'>, { rect, matrix }: Setting, around: Surroundings): Body {
-  const asset = around.assets[element.document];
+export function composePage(element: ElementOf<'page'>, { rect, matrix }: Setting, context: ElementContext): Body {
+  const asset = context.assets[element.document];
   const page = asset?.kind === 'document' ? asset.pages[element.page - 1] : undefined;
   if (!page || rect.width <= 0 || rect.height <= 0) {
     return { items: [], ink: rect, notes: [{ kind: 'missing-picture', element: element.id, empty: false }] };

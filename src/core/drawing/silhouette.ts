@@ -2,7 +2,7 @@ import { rectPath } from '../layout';
 import type { Ink, Item } from './drawing';
 
 /** Items drawn in one ink and grown by a distance all round. */
-export function widened(items: readonly Item[], ink: Ink, by: number): readonly Item[] {
+export function dilate(items: readonly Item[], ink: Ink, by: number): readonly Item[] {
   const stroke = { ink, width: by * 2, dash: [], cap: 'round', join: 'round' } as const;
   return items.map((item): Item => {
     switch (item.kind) {
@@ -53,7 +53,7 @@ export function widened(items: readonly Item[], ink: Ink, by: number): readonly 
           stroke: by > 0 ? stroke : null,
         };
       case 'group':
-        return { ...item, items: widened(item.items, ink, by) };
+        return { ...item, items: dilate(item.items, ink, by) };
     }
   });
 }
@@ -78,15 +78,15 @@ export const silhouettes = (items: readonly Item[]): readonly Item[] =>
   });
 
 /** The outlines of items as bands of an ink, a distance to either side. */
-export const rims = (items: readonly Item[], ink: Ink, by: number): readonly Item[] =>
-  widened(items, ink, by).map((item): Item => {
+export const dilatedOutlines = (items: readonly Item[], ink: Ink, by: number): readonly Item[] =>
+  dilate(items, ink, by).map((item): Item => {
     switch (item.kind) {
       case 'path':
         return { ...item, fill: null };
       case 'glyphs':
         return { ...item, hollow: true };
       case 'group':
-        return { ...item, items: rims(item.items, ink, by) };
+        return { ...item, items: dilatedOutlines(item.items, ink, by) };
       case 'picture':
       case 'page':
         return item;

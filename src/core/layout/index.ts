@@ -4,7 +4,7 @@ export * from './tracks';
 export * from './boxes';
 export * from './place';
 export * from './guide';
-export * from './settle';
+export * from './solve-layout';
 export * from './repeat';
 export * from './snap';
 export * from './gaps';

@@ -1,6 +1,6 @@
 import {
-  rims,
-  widened,
+  dilatedOutlines,
+  dilate,
   type Clip,
   type GlyphItem,
   type Ink,
@@ -30,7 +30,7 @@ import { cover, type PixelBox } from './coverage';
 import { Edges, fillEdges } from './edges';
 import { flatInk, leftByGradient, pixelMatrix, shadingOf } from './inks';
 import { pictureRows, type InkPixels, type PictureRows } from './picture-rows';
-import { cut, dimmed, met, outward, sidesOf, through, type Stencil } from './stencil';
+import { clipBox, applyAlpha, intersect, outward, sidesOf, sample, type Stencil } from './stencil';
 import { strokeEdges } from './stroke';
 
 /** What the plate reader needs beside the items. */
@@ -166,7 +166,7 @@ class Reader {
     const outer = stroke.align === 'out' ? rectPath(grow(pathBounds(path), allRound(stroke.width * 4))) : [];
     const rule = stroke.align === 'out' || (item.kind === 'path' && item.rule === 'evenodd') ? 'evenodd' : 'nonzero';
     const half = this.stencilOf({ path: [...outer, ...path], rule }, matrix, canvas.box);
-    const both = clip ? met(clip, half) : half;
+    const both = clip ? intersect(clip, half) : half;
     this.paint(strokeEdges(path, stroke, stroke.width * 2, matrix), 'nonzero', stroke.ink, item, both, canvas, matrix);
   }
 
@@ -205,7 +205,7 @@ class Reader {
     if (ink.kind !== 'gradient') {
       const flat = flatInk(ink, this.names);
       cover(edges, rule, canvas.box, (y, from, to, row) => {
-        const isFull = dimmed(row, from, to, opacity, clip, y, canvas.box, opaque);
+        const isFull = applyAlpha(row, from, to, opacity, clip, y, canvas.box, opaque);
         layRuns(canvas, y, from, to, opaque, isFull, flat, item);
       });
       return;
@@ -216,7 +216,7 @@ class Reader {
     const left = leftByGradient(ink, this.names);
     const laid: RowInk = { of: rows.map((row, p) => (left.has(this.names[p] ?? '') ? undefined : row)) };
     cover(edges, rule, canvas.box, (y, from, to, row) => {
-      dimmed(row, from, to, opacity, clip, y, canvas.box, opaque);
+      applyAlpha(row, from, to, opacity, clip, y, canvas.box, opaque);
       shading.steps(y, from, to, steps);
       rows.forEach((values, p) => {
         const along = shading.values[p];
@@ -265,7 +265,16 @@ class Reader {
       content === matrix,
     );
     cover(shown, 'nonzero', box, (y, from, to, row) => {
-      let isFull = dimmed(row, from, to, opacity, edge && clip ? met(edge, clip) : (edge ?? clip), y, box, opaque);
+      let isFull = applyAlpha(
+        row,
+        from,
+        to,
+        opacity,
+        edge && clip ? intersect(edge, clip) : (edge ?? clip),
+        y,
+        box,
+        opaque,
+      );
       rows.read(y, from, to);
       const { alpha } = rows;
       if (alpha) {
@@ -285,7 +294,7 @@ class Reader {
     matrix: Matrix,
   ): void {
     const inner = multiply(under, item.matrix);
-    const box = cut(outward(sidesOf(mappedBounds(item.region, matrix))), canvas.box);
+    const box = clipBox(outward(sidesOf(mappedBounds(item.region, matrix))), canvas.box);
     if (box.width <= 0 || box.height <= 0) return;
     const mask = item.mask && this.maskOf(item.mask, inner, box);
     const opacity = round(item.opacity * 255);
@@ -298,7 +307,7 @@ class Reader {
       const ink = flatInk(flat.ink, this.names);
       const most = round(opacity * flat.opacity);
       for (let y = box.y; y < box.y + box.height; y += 1) {
-        dimmed(mask.subarray((y - box.y) * box.width), 0, box.width, most, clip, y, box, opaque);
+        applyAlpha(mask.subarray((y - box.y) * box.width), 0, box.width, most, clip, y, box, opaque);
         opaque.copyWithin(shift, 0, box.width);
         canvas.lay(y, shift, shift + box.width, opaque, false, ink, item.blend);
       }
@@ -314,7 +323,7 @@ class Reader {
         let a = group.alpha?.[base + i] ?? 0;
         if (a > 0 && mask) a = (a * (mask[base + i] ?? 0)) / 255;
         if (a > 0 && opacity < 255) a = (a * opacity) / 255;
-        const value = a > 0 && clip ? (a * through(clip, box.x + i, y)) / 255 : a;
+        const value = a > 0 && clip ? (a * sample(clip, box.x + i, y)) / 255 : a;
         opaque[shift + i] = round(value);
         if (value > 0) isSeen = true;
       }
@@ -343,8 +352,8 @@ class Reader {
     const canvas = new Canvas(wide, ['Black'], false);
     canvas.plates[0]?.fill(255);
     const reader = new Reader(view, ['Black'], this.source);
-    reader.draw(widened(mask.of, WHITE, max(mask.grow, 0)), canvas, under);
-    if (mask.grow < 0) reader.draw(rims(mask.of, BLACK, -mask.grow), canvas, under);
+    reader.draw(dilate(mask.of, WHITE, max(mask.grow, 0)), canvas, under);
+    if (mask.grow < 0) reader.draw(dilatedOutlines(mask.of, BLACK, -mask.grow), canvas, under);
     const black = canvas.plates[0] ?? new Uint8Array(0);
     const soft = sigma > 0.05 ? gaussian(black, wide.width, wide.height, sigma / coarse) : black;
     const region = this.stencilOf({ path: rectPath(mask.region), rule: 'nonzero' }, matrix, box);
@@ -355,8 +364,8 @@ class Reader {
           255 -
           (coarse === 1
             ? (soft[(y + box.y - top) * wide.width + x + box.x - left] ?? 255)
-            : drawnOut(soft, wide, (box.x + x + 0.5) / coarse - 0.5, (box.y + y + 0.5) / coarse - 0.5));
-        out[y * box.width + x] = round((light * through(region, box.x + x, box.y + y)) / 255);
+            : bilinear(soft, wide, (box.x + x + 0.5) / coarse - 0.5, (box.y + y + 0.5) / coarse - 0.5));
+        out[y * box.width + x] = round((light * sample(region, box.x + x, box.y + y)) / 255);
       }
     return out;
   }
@@ -380,7 +389,7 @@ class Reader {
   ): Stencil | undefined {
     if (frame && image && isSame && covers(image, frame)) return undefined;
     const edges = fillEdges(path, matrix);
-    const box = edges.length === 0 ? { ...within, width: 0, height: 0 } : cut(outward(edges.bounds()), within);
+    const box = edges.length === 0 ? { ...within, width: 0, height: 0 } : clipBox(outward(edges.bounds()), within);
     const pixels = new Uint8Array(max(0, box.width) * max(0, box.height));
     cover(edges, rule, box, (y, from, to, row) => pixels.set(row.subarray(from, to), (y - box.y) * box.width + from));
     return { box, pixels };
@@ -412,7 +421,7 @@ function flatOver({
 const PER_SIGMA = 3;
 
 /** Between four pixels. */
-function drawnOut(pixels: ArrayLike<number>, box: PixelBox, px: number, py: number): number {
+function bilinear(pixels: ArrayLike<number>, box: PixelBox, px: number, py: number): number {
   const [x, y] = [floor(px), floor(py)];
   const [u, v] = [px - x, py - y];
   const at = (y - box.y) * box.width + x - box.x;

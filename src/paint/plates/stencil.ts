@@ -12,7 +12,7 @@ export interface Stencil {
 }
 
 /** Coverage with opacity and clip applied. @returns whether all of it is full */
-export function dimmed(
+export function applyAlpha(
   row: Uint8Array,
   from: number,
   to: number,
@@ -33,7 +33,7 @@ export function dimmed(
   }
   for (let x = from; x < to; x += 1) {
     let a = row[x] ?? 0;
-    if (a > 0 && clip) a = (a * through(clip, box.x + x, y)) / 255;
+    if (a > 0 && clip) a = (a * sample(clip, box.x + x, y)) / 255;
     if (opacity < 255) a = (a * opacity) / 255;
     a = round(a);
     into[x] = a;
@@ -42,18 +42,18 @@ export function dimmed(
   return isFull;
 }
 
-export function through({ box, pixels }: Stencil, x: number, y: number): number {
+export function sample({ box, pixels }: Stencil, x: number, y: number): number {
   if (x < box.x || y < box.y || x >= box.x + box.width || y >= box.y + box.height) return 0;
   return pixels[(y - box.y) * box.width + x - box.x] ?? 0;
 }
 
 /** What both let through. */
-export function met(one: Stencil, two: Stencil): Stencil {
-  const box = cut(one.box, two.box);
+export function intersect(one: Stencil, two: Stencil): Stencil {
+  const box = clipBox(one.box, two.box);
   const pixels = new Uint8Array(max(0, box.width) * max(0, box.height));
   for (let y = 0, i = 0; y < box.height; y += 1)
     for (let x = 0; x < box.width; x += 1, i += 1)
-      pixels[i] = round((through(one, box.x + x, box.y + y) * through(two, box.x + x, box.y + y)) / 255);
+      pixels[i] = round((sample(one, box.x + x, box.y + y) * sample(two, box.x + x, box.y + y)) / 255);
   return { box, pixels };
 }
 
@@ -69,6 +69,6 @@ export const sidesOf = ({ x, y, width, height }: Rect): ReturnType<Edges['bounds
   bottom: y + height,
 });
 
-export function cut(box: PixelBox, within: PixelBox): PixelBox {
+export function clipBox(box: PixelBox, within: PixelBox): PixelBox {
   return intersection(box, within);
 }

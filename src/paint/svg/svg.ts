@@ -1,7 +1,7 @@
 import { shownBuild, writeHex, type ColourEngine } from '../../core/colour';
 import {
-  rims,
-  widened,
+  dilatedOutlines,
+  dilate,
   type Clip,
   type GlyphItem,
   type Ink,
@@ -226,7 +226,7 @@ function throughMask(items: readonly Item[], mask: SoftMask, defs: Definitions):
   const filter = soft ? ` filter="url(#${soft.id})"` : '';
   const [only] = items;
   if (items.length === 1 && only?.kind === 'path' && only.fill?.kind === 'process' && !only.stroke && mask.grow >= 0) {
-    const shape = widened(mask.of, only.fill, mask.grow)
+    const shape = dilate(mask.of, only.fill, mask.grow)
       .map((i) => svgItem(i, defs))
       .join('');
     const clear = only.opacity < 1 ? ` opacity="${n(only.opacity)}"` : '';
@@ -308,7 +308,7 @@ export const svgMask = (mask: SoftMask, context: SvgContext): string =>
 /** White lets through. A shrunken silhouette is white with its own rim in black over it. */
 function silhouette({ of, grow: by, region }: SoftMask, defs: Definitions): string {
   const draw = (items: readonly Item[]) => items.map((i) => svgItem(i, defs)).join('');
-  const white = draw(widened(of, WHITE, Math.max(by, 0)));
-  const rim = by < 0 ? draw(rims(of, BLACK, -by)) : '';
+  const white = draw(dilate(of, WHITE, Math.max(by, 0)));
+  const rim = by < 0 ? draw(dilatedOutlines(of, BLACK, -by)) : '';
   return `<path d="${pathData(rectPath(region))}" fill="#000000"/>${white}${rim}`;
 }

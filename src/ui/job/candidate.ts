@@ -1,5 +1,5 @@
 import { checkSurface, figureChanges, lostByChange, type Finding } from '@/core/check';
-import { createComposer, groundOf, type Resources } from '@/core/compose';
+import { createComposer, composeContextOf, type Resources } from '@/core/compose';
 import { blankOf, rulesFor, type Job } from '@/core/job';
 import { pieceOf, type Proposal } from './store';
 
@@ -8,7 +8,7 @@ function findingsOf(job: Job, resources: Resources): readonly Finding[] {
   const piece = pieceOf(job);
   const blank = blankOf(job, piece);
   const rules = rulesFor(job, piece);
-  const composer = createComposer(groundOf(job, rules.ppi.value * blank.scale, resources));
+  const composer = createComposer(composeContextOf(job, rules.ppi.value * blank.scale, resources));
   const { drawings } = composer.piece(piece, blank.surfaces);
   return drawings.flatMap((drawing) => checkSurface(job, piece, drawing.surface, drawing, blank));
 }

@@ -3,7 +3,7 @@ import {
   TRACED_WIDTH,
   faceOfWords,
   frameOfLine,
-  groundOf,
+  composeContextOf,
   shapedWords,
   solvePrintable,
   turnsOf,
@@ -53,7 +53,8 @@ export function frozenPrintable(
     blank.surfaces.map((s) => s.name),
   )(surface.name);
   const found =
-    frame && solvePrintable(element, frame.rect, { ...groundOf(job, rules.ppi.value * blank.scale, resources), turn });
+    frame &&
+    solvePrintable(element, frame.rect, { ...composeContextOf(job, rules.ppi.value * blank.scale, resources), turn });
   if (!frame || !found?.ok) return { job, ids: [element.id] };
   const group = element.group ?? freshId();
   const matrix = multiply(pose(frame.rect, frame.rotate, frame.shear), translation(frame.rect.x, frame.rect.y));

@@ -33,7 +33,7 @@ async function bytesOf(path: string): Promise<Uint8Array> {
   return new Uint8Array(await response.arrayBuffer());
 }
 
-function remembered<T>(map: Map<string, Promise<T>>, key: string, load: () => Promise<T>): Promise<T> {
+function fetchOnce<T>(map: Map<string, Promise<T>>, key: string, load: () => Promise<T>): Promise<T> {
   const before = map.get(key);
   if (before) return before;
   const loading = load().catch((error: unknown) => {
@@ -46,7 +46,7 @@ function remembered<T>(map: Map<string, Promise<T>>, key: string, load: () => Pr
 }
 
 const engine = (conversion: string) =>
-  remembered(engines, conversion, async () => {
+  fetchOnce(engines, conversion, async () => {
     const { fetchProfile } = await import('@/bring-in/profile');
     return (await fetchProfile(conversion)).engine;
   });
@@ -66,12 +66,12 @@ function loadFace(job: Job, need: FaceNeed): Promise<Face | undefined> {
   if (!source) return Promise.resolve(undefined);
   if (source.from === 'job') {
     const { family, weight, italic, postscript, sha } = source.font;
-    return remembered(faces, sha, () =>
+    return fetchOnce(faces, sha, () =>
       openFace({ family, weight, italic, postscript }, [{ key: sha, path: `/api/assets/${sha}/font` }]),
     );
   }
   const { family, weight, italic, postscript, files } = source.face;
-  return remembered(faces, postscript, () =>
+  return fetchOnce(faces, postscript, () =>
     openFace(
       { family, weight, italic, postscript },
       files.map((key) => ({ key, path: `/fonts/${key}.ttf` })),
@@ -119,7 +119,7 @@ function useInks(job: Job, conversion: string): ReadonlyMap<string, number> {
     const asked = needs.map(async (need) => {
       const key = inkKey(need);
       // One that cannot be read is a finding of its own.
-      const most = await remembered(totals, `${profile} ${key}`, () => load(need)).catch(() => undefined);
+      const most = await fetchOnce(totals, `${profile} ${key}`, () => load(need)).catch(() => undefined);
       return most === undefined ? [] : ([[key, most]] as const);
     });
     void Promise.all(asked).then((found) => current && needs.length > 0 && setInks(new Map(found.flat())));
@@ -162,16 +162,16 @@ export function useResources(
         Promise.all(facesNeeded(job).map((need) => loadFace(job, need))),
         Promise.all(
           languagesNeeded(job).map(
-            async (tag) => [tag, await remembered(hyphenators, tag, () => loadHyphenator(tag))] as const,
+            async (tag) => [tag, await fetchOnce(hyphenators, tag, () => loadHyphenator(tag))] as const,
           ),
         ),
         Promise.all(
-          drawingsNeeded(job).map(async (sha) => [sha, await remembered(drawings, sha, () => loadArt(sha))] as const),
+          drawingsNeeded(job).map(async (sha) => [sha, await fetchOnce(drawings, sha, () => loadArt(sha))] as const),
         ),
         Promise.all(
           holidaysNeeded(job).map(async (need) => {
             const key = holidayKey(need);
-            return [key, await remembered(holidays, key, () => loadHolidays(need))] as const;
+            return [key, await fetchOnce(holidays, key, () => loadHolidays(need))] as const;
           }),
         ),
       ]);

@@ -1,4 +1,4 @@
-import { createComposer, groundOf, paintBook, type Resources } from '@/core/compose';
+import { createComposer, composeContextOf, paintBook, type Resources } from '@/core/compose';
 import { blankOf, rulesFor, type Job } from '@/core/job';
 import { pieceOf } from './store';
 import type { Desk } from './use-desk';
@@ -9,7 +9,7 @@ export function deskOf(job: Job, resources: Resources): Desk {
   const blank = blankOf(job, piece);
   const [surface] = blank.surfaces;
   if (!surface) throw new Error('no side');
-  const { drawings, story } = createComposer(groundOf(job, 300, resources)).piece(piece, blank.surfaces);
+  const { drawings, story } = createComposer(composeContextOf(job, 300, resources)).piece(piece, blank.surfaces);
   const [drawing] = drawings;
   if (!drawing) throw new Error('nothing drawn');
   return {

@@ -4,7 +4,7 @@ import { createContext, useContext, useEffect, useMemo, useRef, useState } from 
 import type { Finding } from '@/core/check';
 import {
   createComposer,
-  groundOf as jobGround,
+  composeContextOf as jobGround,
   shortNameOf,
   paintBook,
   type PaintBook,
@@ -18,7 +18,7 @@ import { elementsOf, surfaceOf, surfacesToLay, type Job, type Piece, type SideNa
 import type { Rules } from '@/core/rules';
 import type { CheckWorker } from '@/workers/check.worker';
 import { useResources } from './resources';
-import { steadyGround } from './steady';
+import { memoizedBlank } from './memoized-blank';
 import { pieceOf } from './store';
 
 /** The open job, solved and drawn. */
@@ -45,7 +45,7 @@ export interface Desk {
 /** Draws the job anew at every change; what did not change is not laid out twice. */
 export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; problem: string | undefined } {
   const piece = pieceOf(job);
-  const [groundOf] = useState(steadyGround);
+  const [groundOf] = useState(memoizedBlank);
   const { rules, blank } = useMemo(() => groundOf(job, piece), [groundOf, job, piece]);
   const { resources, problem } = useResources(job, rules.conversion);
   const ppi = rules.ppi.value * blank.scale;

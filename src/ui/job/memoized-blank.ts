@@ -2,7 +2,7 @@ import type { Blank } from '@/core/format';
 import { blankOf, rulesFor, type Job, type Piece } from '@/core/job';
 import type { Rules } from '@/core/rules';
 
-interface Ground {
+interface BlankAndRules {
   readonly rules: Rules;
   readonly blank: Blank;
 }
@@ -28,8 +28,8 @@ const without = (record: object, keys: readonly string[]) =>
  * Rules and blank of a piece, the same ones as before while what they are made of is the same: a change of the artwork
  * leaves every figure of the sheet as it is, and whoever shows them need not show them again.
  */
-export function steadyGround(): (job: Job, piece: Piece) => Ground {
-  let before: { readonly made: readonly (readonly [string, unknown])[]; readonly ground: Ground } | undefined;
+export function memoizedBlank(): (job: Job, piece: Piece) => BlankAndRules {
+  let before: { readonly made: readonly (readonly [string, unknown])[]; readonly ground: BlankAndRules } | undefined;
   return (job, piece) => {
     const made = [...without(job, REST), ...without(piece, ARTWORK)];
     const isSame =

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Axis } from '../element';
 import { Grid, Group, Guide, NamedGrid, type BoxRef, type Element, type Placement } from '../element';
 import { box } from '../../testing/jobs';
-import { boxName, boxRect, edges, isMissing, moveTo, settle, surfaceBoxes, type SideLayout } from './index';
+import { boxName, boxRect, edges, isMissing, moveTo, solveLayout, surfaceBoxes, type SideLayout } from './index';
 
 const A5 = { width: 148, height: 210 };
 const grid = Grid.parse({ columns: 3, gutter: 5 });
@@ -20,7 +20,7 @@ const at = (id: string, against: BoxRef, x: Axis, y: Axis, more: Partial<Element
   ({ ...box(id, [0, 0, 1, 1]), placement: { against, x, y, rotate: 0, shear: 0 }, ...more }) as Element;
 
 const laid = (elements: readonly Element[], more: Partial<SideLayout> = {}) =>
-  settle(bare, { side: 'front', elements, grids: [], groups: [], guides: [], ...more }, content);
+  solveLayout(bare, { side: 'front', elements, grids: [], groups: [], guides: [], ...more }, content);
 
 const rectOf = (boxes: ReturnType<typeof laid>, id: string) => {
   const { x, y, width, height } = boxes.placed[id] ?? { x: NaN, y: NaN, width: NaN, height: NaN };

@@ -38,7 +38,7 @@ export interface ContentReader {
  * Places every element of a side: each against its box, which may be another element or a grid laid into one. Elements
  * that wait for each other are named in `circular` and stand against the trim.
  */
-export function settle(base: SurfaceBoxes, layout: SideLayout, content: ContentReader): SurfaceBoxes {
+export function solveLayout(base: SurfaceBoxes, layout: SideLayout, content: ContentReader): SurfaceBoxes {
   const placed: Record<string, PlacedBox> = {};
   const grids: Record<string, NamedTracks> = {};
   const circular = new Set<string>();

@@ -15,20 +15,20 @@ import type { SetTable } from './set-table';
 import type { Story } from './story';
 
 /** What has to be fetched before a job can be drawn. */
-export type Resources = Pick<Ground, 'fonts' | 'hyphenator' | 'art' | 'holidays' | 'inkMost'> & {
+export type Resources = Pick<ComposeContext, 'fonts' | 'hyphenator' | 'art' | 'holidays' | 'inkMost'> & {
   readonly colour: ColourEngine;
 };
 
 /** What composing a piece of a job needs. @param ppi that its pictures need */
-export const groundOf = (job: GroundOfJob, ppi: number, resources: Resources): Ground => {
+export const composeContextOf = (job: ContextOfJob, ppi: number, resources: Resources): ComposeContext => {
   const { assets, language, unit } = job;
   return { ...resources, colour: paintBook(resources.colour, job), assets, language, unit, ppi, book: styleBook(job) };
 };
 
-type GroundOfJob = Pick<Job, 'assets' | 'language' | 'unit' | 'styles' | 'cellStyles' | 'inks' | 'swatches'>;
+type ContextOfJob = Pick<Job, 'assets' | 'language' | 'unit' | 'styles' | 'cellStyles' | 'inks' | 'swatches'>;
 
 /** What composing a piece needs beside the piece. */
-export interface Ground {
+export interface ComposeContext {
   readonly assets: Readonly<Record<string, Asset>>;
   readonly language: string;
   readonly ppi: number;
@@ -49,7 +49,7 @@ export interface Ground {
 }
 
 /** What composing an element needs beside the element. */
-export interface Surroundings extends Ground {
+export interface ElementContext extends ComposeContext {
   readonly boxes: SurfaceBoxes;
   readonly type: TypeContext;
   /** A shape of the same side. */
