@@ -1,0 +1,142 @@
+import { hasFields, textsIn, type FieldValues } from '../element';
+import { elementsOn, type Piece, type SideName } from '../job';
+import { positive, type Rect, type SurfaceBoxes } from '../layout';
+import type { Turn } from '../printable';
+import type { ElementContext } from './context';
+import { fieldValues } from './field-values';
+import { bareContext, type Memory } from './memory';
+import { setTable, type SetTable } from './set-table';
+import type { PlacedSide, SurfaceToDraw } from './sides';
+import { chainsOf, composeStory, type Story, type StoryFrame, type TextElement } from './story';
+import { obstaclesOn } from './wrap';
+
+/** The words of a piece, set: texts and tables by the names of their elements. */
+export interface Typesetting {
+  readonly text: (id: string) => TextElement | undefined;
+  readonly story: (id: string) => Story | undefined;
+  readonly table: (id: string) => SetTable | undefined;
+}
+
+interface Setting {
+  readonly memory: Memory;
+  readonly piece: Piece;
+  readonly sideOf: (name: SideName) => PlacedSide | undefined;
+  /** What pages fill into their texts. */
+  readonly valuesOn: (side: SideName) => FieldValues;
+}
+
+/**
+ * Sets all the words that some sides show.
+ * @param shown sides that are drawn; a text that begins on another is set as a whole
+ */
+export function typeset(
+  memory: Memory,
+  piece: Piece,
+  surfaces: readonly SurfaceToDraw[],
+  sideOf: (name: SideName) => PlacedSide | undefined,
+  shown: readonly PlacedSide[],
+): Typesetting {
+  const names = surfaces.map(({ name }) => name);
+  const setting: Setting = { memory, piece, sideOf, valuesOn: fieldValues(piece, names) };
+  const texts = textsOf(piece, names);
+  const stories = setStories(setting, texts, new Set(shown.map(({ name }) => name)));
+  const tables = setTables(setting, shown);
+  for (const { cells } of tables.values()) for (const { text, story } of cells) stories.set(text.id, story);
+  return {
+    text: (id) => texts.get(id)?.text,
+    story: (id) => stories.get(id),
+    table: (id) => tables.get(id),
+  };
+}
+
+type Texts = ReadonlyMap<string, { readonly side: SideName; readonly text: TextElement }>;
+
+const textsOf = (piece: Piece, sides: readonly SideName[]): Texts =>
+  new Map(
+    sides.flatMap((side) =>
+      elementsOn(piece, side).flatMap((element): [string, { side: SideName; text: TextElement }][] =>
+        element.kind === 'text' ? [[element.id, { side, text: element }]] : [],
+      ),
+    ),
+  );
+
+const FIRST_TURN: Turn = { index: 0, isLeft: false };
+
+/** Texts that flow from frame to frame are set as one. */
+function setStories(setting: Setting, texts: Texts, shown: ReadonlySet<SideName>): Map<string, Story> {
+  const { memory, piece, sideOf } = setting;
+  const isShown = ({ id }: TextElement) => shown.has(texts.get(id)?.side ?? '');
+  const found = new Map<string, Story>();
+  for (const chain of chainsOf([...texts.values()].map(({ text }) => text))) {
+    if (!chain.some(isShown)) continue;
+    const frames = chain.flatMap((element): StoryFrame[] => {
+      const side = sideOf(texts.get(element.id)?.side ?? '');
+      return side ? [{ element, side: side.name, boxes: side.boxes, elements: side.elements }] : [];
+    });
+    const [first] = frames;
+    if (!first) continue;
+    const context = textContext(setting, { name: first.side, boxes: first.boxes, turn: FIRST_TURN }, chain);
+    const from = [context.type, piece.baselineGrid, ...frames.flatMap(dependenciesOf)];
+    const story = memory.stories(first.element.id, from, () => composeStory(frames, context, piece.baselineGrid));
+    for (const { element } of frames) found.set(element.id, story);
+  }
+  return found;
+}
+
+/** What the text of a frame depends on: itself, its place, and what it keeps clear of. */
+function dependenciesOf({ element, boxes, elements }: StoryFrame): readonly unknown[] {
+  const own = boxes.placed[element.id];
+  const around = elements.some((e) => e.wrap !== null) ? JSON.stringify(obstaclesOn(elements, boxes)) : '';
+  return [element, own?.x, own?.y, own?.width, own?.height, around];
+}
+
+function setTables(setting: Setting, sides: readonly PlacedSide[]): ReadonlyMap<string, SetTable> {
+  const { memory, piece } = setting;
+  const found = new Map<string, SetTable>();
+  for (const side of sides)
+    for (const table of side.elements) {
+      const placed = side.boxes.placed[table.id];
+      if (table.kind !== 'table' || !placed) continue;
+      const context = textContext(setting, side, textsIn(table, memory.context.book));
+      const { x, y, width, height } = placed;
+      const from = [table, context.type, piece.baselineGrid, x, y, width, height];
+      const set = memory.tables(table.id, from, () =>
+        setTable(table, positive(placed), context, (text, rect) => setCell(setting, side, context, text, rect)),
+      );
+      found.set(table.id, set);
+    }
+  return found;
+}
+
+/** A cell whose words, look and box are as they were keeps its lines. */
+function setCell(
+  { memory, piece }: Setting,
+  { name, boxes }: PlacedSide,
+  context: ElementContext,
+  text: TextElement,
+  rect: Rect,
+): Story {
+  const { paragraphs, ...rest } = text;
+  const from = [paragraphs, JSON.stringify([rest, rect]), context.type, piece.baselineGrid];
+  return memory.stories(text.id, from, () => {
+    const frame = { element: text, side: name, boxes: inCell(boxes, text.id, rect), elements: [] };
+    return composeStory([frame], context, piece.baselineGrid);
+  });
+}
+
+/** The boxes as the text of a cell sees them: it stands where the cell does. */
+const inCell = (boxes: SurfaceBoxes, id: string, rect: Rect): SurfaceBoxes => ({
+  ...boxes,
+  placed: { ...boxes.placed, [id]: { ...rect, name: '', rotate: 0 } },
+});
+
+/** What texts of a side are set with; those that their page fills in know what with. */
+function textContext(
+  { memory, valuesOn }: Setting,
+  { name, boxes, turn }: Pick<PlacedSide, 'name' | 'boxes' | 'turn'>,
+  texts: readonly TextElement[],
+): ElementContext {
+  const plain = bareContext(memory.context, boxes, turn, memory.typeContext);
+  const isFilled = texts.some((t) => t.paragraphs.some((p) => p.runs.some((r) => hasFields(r.text))));
+  return isFilled ? { ...plain, type: memory.typeContext(boxes.measures, { ...valuesOn(name) }) } : plain;
+}
