@@ -68,7 +68,8 @@ export async function typing(): Promise<void> {
   let n = 0;
   composer.piece(piece, [side.surface]);
   const keystroke = await mean(() => composer.piece(typed((n += 1)), [side.surface]));
-  const cold = await mean(() => createComposer(composeContextOf(job, 300, desk.resources)).piece(piece, [side.surface]));
+  const anew = () => createComposer(composeContextOf(job, 300, desk.resources));
+  const cold = await mean(() => anew().piece(piece, [side.surface]));
   note(
     `a letter typed into a text of ${FRAMES} frames: set and drawn again (floor: all of it anew)`,
     ms(keystroke),
