@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import type { PictureSize } from './pictures';
+import type { PictureSize } from './picture-size';
 
 /**
  * Encodes CMYK pixels as a JPEG without changing a number. sharp takes raw pixels for RGB only, so they go in as a

@@ -8,15 +8,7 @@ import { dummyFile } from './dummy';
 import { pressFile } from './press';
 import { previewFiles } from './preview';
 import { workingFile } from './working';
-
-export interface OutputFile {
-  readonly name: string;
-  readonly type: 'application/pdf' | 'image/png' | 'image/svg+xml' | 'image/vnd.dxf' | 'application/zip';
-  readonly bytes: Uint8Array;
-}
-
-/** Told how much is done, from 0 to 1, and what is being done. */
-export type Progress = (share: number, step: string) => void;
+import type { OutputFile, Progress } from './file';
 
 export interface ExportRequest {
   readonly job: Job;

@@ -5,7 +5,7 @@ import type { Job } from '../core/job';
 import type { PdfRequest } from '../paint/pdf';
 import type { EncodedPicture } from '../paint/pdf';
 import type { Desk } from './desk';
-import type { Progress } from './export';
+import type { Progress } from './file';
 import { pictureBytes, pictureUse, keyOfUse, type PictureUse } from './picture-use';
 import { readSrgb } from './profiles';
 import { documentsOf, masksOf } from './request-parts';

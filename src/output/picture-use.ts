@@ -3,7 +3,8 @@ import type { PictureItem } from '../core/drawing';
 import { pictureAsset, type Job, type PictureAsset } from '../core/job';
 import { CannotExport } from './cannot-export';
 import type { Desk } from './desk';
-import { sentSize, type PictureSize, type Treatment } from './pictures';
+import { sentSize, type Treatment } from './pictures';
+import { type PictureSize } from './picture-size';
 
 /** A use of a picture at a size; the same picture at the same size is encoded once. */
 export interface PictureUse {

@@ -10,12 +10,7 @@ import { adjusted, type Pixels } from './adjust';
 import { CannotExport } from './cannot-export';
 import { cmykJpeg } from './cmyk-jpeg';
 import { gaussian } from '../paint/gaussian';
-
-/** Pixels that a picture is used at. */
-export interface PictureSize {
-  readonly width: number;
-  readonly height: number;
-}
+import type { PictureSize } from './picture-size';
 
 /** What a frame does to the pixels of its picture. */
 export interface Treatment {

@@ -2,7 +2,7 @@ import { writeWorkingFile } from '../bring-in/working-file';
 import type { Job } from '../core/job';
 import type { AssetSource } from './assets';
 import { CannotExport } from './cannot-export';
-import type { OutputFile } from './export';
+import type { OutputFile } from './file';
 import { fileStem } from './file-name';
 
 /** The job with its pictures and fonts in one zip; fonts whose maker allows print only stay behind. */

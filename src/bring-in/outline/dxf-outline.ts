@@ -1,5 +1,5 @@
 import { Helper, type DxfEntity, type DxfFile } from 'dxf';
-import type { OutlineReading } from './read-outline';
+import type { OutlineReading } from './reading';
 
 /** Millimetres for each code of $INSUNITS; a file that does not say is taken to be in millimetres. */
 const MM: Readonly<Record<number, number>> = { 0: 1, 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000 };

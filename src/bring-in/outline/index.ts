@@ -1,1 +1,2 @@
 export * from './read-outline';
+export * from './reading';

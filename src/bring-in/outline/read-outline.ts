@@ -1,9 +1,6 @@
 import { readDxfOutline } from './dxf-outline';
+import type { OutlineReading } from './reading';
 import { readSvgOutline } from './svg-outline';
-
-export type OutlineReading =
-  /** Path data in millimetres, from the top-left corner, y down. */
-  { readonly ok: true; readonly outline: string } | { readonly ok: false; readonly problem: string };
 
 /** Largest outline file that is read, bytes. */
 export const MAX_OUTLINE_BYTES = 5_000_000;

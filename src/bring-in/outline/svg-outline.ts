@@ -1,6 +1,6 @@
 import { pathText } from '../../core/layout';
 import { readSvg } from '../svg';
-import type { OutlineReading } from './read-outline';
+import type { OutlineReading } from './reading';
 
 /** Every shape of an SVG file as one outline in millimetres; colours, scripts, text and pictures are not looked at. */
 export function readSvgOutline(text: string): OutlineReading {

@@ -15,7 +15,7 @@ import {
 import type { Mm } from '../measure';
 import { inkSpan, type Line } from '../type';
 import { outlineOf } from './shape';
-import type { TextElement } from './story';
+import type { TextElement } from './set-words';
 import type { ElementContext } from './context';
 import { glyphItems } from './glyph-items';
 

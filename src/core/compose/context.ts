@@ -11,8 +11,8 @@ import type { FontSet, Hyphenator, TypeContext } from '../type';
 import { paintBook, type PaintBook } from './ink';
 import type { HolidayNeed } from './holidays-needed';
 import type { InkNeed } from './picture-inks';
-import type { SetTable } from './set-table';
-import type { Story } from './story';
+import type { SetTable } from './set-words';
+import type { Story } from './set-words';
 
 /** What has to be fetched before a job can be drawn. */
 export type Resources = Pick<ComposeContext, 'fonts' | 'hyphenator' | 'art' | 'holidays' | 'inkMost'> & {

@@ -6,8 +6,8 @@ import type { TypeContext } from '../type';
 import { contentReader } from './content-size';
 import type { ComposeContext, Composed, ElementContext } from './context';
 import { memo, weakMemo, type Memo } from './memo';
-import type { SetTable } from './set-table';
-import type { Story } from './story';
+import type { SetTable } from './set-words';
+import type { Story } from './set-words';
 
 /** What a composer remembers from one drawing of a piece to the next. */
 export interface Memory {

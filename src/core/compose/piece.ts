@@ -6,7 +6,7 @@ import type { ComposeContext } from './context';
 import { drawSide } from './draw-side';
 import { createMemory, type Memory } from './memory';
 import { placedSides, sidesNeeded, type SurfaceToDraw } from './sides';
-import type { Story } from './story';
+import type { Story } from './set-words';
 import { typeset } from './typesetting';
 
 export type { SurfaceToDraw } from './sides';

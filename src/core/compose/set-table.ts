@@ -1,33 +1,10 @@
-import {
-  cellText,
-  extentOf,
-  seenCells,
-  type Element,
-  type SeenCell,
-  type TableElement,
-  type TextElement,
-} from '../element';
+import { cellText, extentOf, seenCells, type Element, type TableElement, type TextElement } from '../element';
 import { divide, shareOut, spanX, spanY, type NamedTracks, type Rect, type Span } from '../layout';
 import type { Mm } from '../measure';
 import { textSize } from './text';
 import { nameOf } from './name';
-import type { Story } from './story';
+import type { PlacedCell, SetTable, Story } from './set-words';
 import type { ElementContext } from './context';
-
-/** A cell where it stands, and its words as a text of their own. */
-export interface PlacedCell extends SeenCell {
-  readonly rect: Rect;
-  readonly text: TextElement;
-  readonly story: Story;
-}
-
-/** A table laid out in its box. */
-export interface SetTable {
-  readonly tracks: NamedTracks;
-  readonly cells: readonly PlacedCell[];
-  /** What its rows take at this width, mm. */
-  readonly needs: Mm;
-}
 
 const sum = (sizes: readonly Mm[]): Mm => sizes.reduce((all, n) => all + n, 0);
 

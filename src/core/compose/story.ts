@@ -1,13 +1,12 @@
-import { insetsOf, type Element, type ElementOf } from '../element';
+import { insetsOf, type Element } from '../element';
 import { grow, negated, positive, type Rect, type SurfaceBoxes } from '../layout';
 import { extentOf } from '../element';
 import { ptToMm } from '../measure';
-import { fitText, type FittedText, type LookedParagraph, type TextBox, type TypeContext } from '../type';
+import { fitText, type LookedParagraph, type TextBox, type TypeContext } from '../type';
 import type { BaselineGrid } from '../job';
 import type { ElementContext } from './context';
 import { avoiding, obstaclesOn } from './wrap';
-
-export type TextElement = ElementOf<'text'>;
+import type { Story, TextElement } from './set-words';
 
 /** A text frame and the side it is on. */
 export interface StoryFrame {
@@ -15,12 +14,6 @@ export interface StoryFrame {
   readonly side: string;
   readonly boxes: SurfaceBoxes;
   readonly elements: readonly Element[];
-}
-
-/** Text set through all of its frames. */
-export interface Story extends FittedText {
-  /** Ids of its frames, in the order of the flow. */
-  readonly chain: readonly string[];
 }
 
 /** Where a frame’s text stands, before it is turned. */

@@ -3,7 +3,7 @@ import { cellLook, tableLines, type DrawnLine, type SolidPaint, type TableElemen
 import { linePath, rectPath, type Rect, type Span } from '../layout';
 import type { Mm } from '../measure';
 import { inkOf } from './ink';
-import type { SetTable } from './set-table';
+import type { SetTable } from './set-words';
 import { strokeReach, strokedItems } from './stroke';
 import type { Body, Setting, ElementContext } from './context';
 import { composeTextFrame } from './text';

@@ -6,7 +6,9 @@ import { insetsOf, plainText } from '../element';
 import { alongOutline } from './along';
 import { glyphItems } from './glyph-items';
 import { fineInkOf } from './ink';
-import { innerOf, lookedParagraphs, type Story, type TextElement } from './story';
+import { innerOf, lookedParagraphs } from './story';
+import { type Story } from './set-words';
+import { type TextElement } from './set-words';
 import type { Body, Setting, ElementContext } from './context';
 
 /** Wider than anything is set. */

@@ -5,9 +5,12 @@ import type { Turn } from '../printable';
 import type { ElementContext } from './context';
 import { fieldValues } from './field-values';
 import { bareContext, type Memory } from './memory';
-import { setTable, type SetTable } from './set-table';
+import { setTable } from './set-table';
+import { type SetTable } from './set-words';
 import type { PlacedSide, SurfaceToDraw } from './sides';
-import { chainsOf, composeStory, type Story, type StoryFrame, type TextElement } from './story';
+import { chainsOf, composeStory, type StoryFrame } from './story';
+import { type Story } from './set-words';
+import { type TextElement } from './set-words';
 import { obstaclesOn } from './wrap';
 
 /** The words of a piece, set: texts and tables by the names of their elements. */

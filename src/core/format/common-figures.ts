@@ -4,7 +4,7 @@ import { formatNumber, pixels, type Mm } from '../measure';
 import type { Size } from '../paper';
 import { eyePpi } from '../rules';
 import type { BlankSurface, SheetFit } from './blank';
-import type { PieceCommons } from './complete';
+import type { PieceCommons } from './piece-commons';
 import type { FormatContext, Plan } from './format';
 
 interface Solved {

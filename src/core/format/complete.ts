@@ -1,4 +1,4 @@
-import type { Edges, Grid, Measures } from '../element';
+import type { Edges } from '../element';
 import { edges, grow, offsetPath, pathBounds, rectPath, surfaceBoxes, type EdgeLengths, type Path } from '../layout';
 import { pixels, type Mm } from '../measure';
 import type { Size } from '../paper';
@@ -7,16 +7,8 @@ import { MARK_LENGTH } from '../rules';
 import type { Blank, BlankProblem, BlankSurface, SheetFit } from './blank';
 import { commonFigures } from './common-figures';
 import type { FormatContext, Plan, SurfacePlan } from './format';
+import type { PieceCommons } from './piece-commons';
 import { fitOnSheet } from './sheet-fit';
-
-/** What every piece decides beside the decisions of its kind. */
-export interface PieceCommons {
-  readonly id: string;
-  readonly name: string;
-  readonly grid: Grid;
-  readonly measures: Measures;
-  readonly readingDistance: Mm;
-}
 
 /** Completes what a format planned: boxes, bleed outlines, sheets and the figures that every piece has. */
 export function completeBlank(plan: Plan, commons: PieceCommons, context: FormatContext): Blank {

@@ -1,3 +1,4 @@
+export * from './box';
 export * from './mark';
 export * from './printable';
 export * from './registry';

@@ -1,6 +1,6 @@
 import { ptToMm, type Mm } from '../measure';
 import type { Mark } from './mark';
-import type { Box } from './printable';
+import type { Box } from './box';
 
 /** Level and upright lines on the edge of the box lie wholly inside it: nothing reaches past what was given. */
 export function inside(mark: Mark, box: Box): Mark {

@@ -6,6 +6,7 @@ import type { JobUnit, Mm } from '../measure';
 import { Impossible, shapeOf, type Parameter, type ValuesOf } from '../parameter';
 import { inside } from './inside';
 import type { FaceName, Mark } from './mark';
+import type { Box } from './box';
 
 export const PRINTABLE_GROUPS = ['rulings', 'grids', 'lists', 'planners', 'calendars', 'handwriting', 'forms'] as const;
 export type PrintableGroup = (typeof PRINTABLE_GROUPS)[number];
@@ -41,11 +42,6 @@ export interface PrintableContext {
   readonly lettering: (face: FaceName, bold: boolean) => Lettering;
   /** Holidays of a country or region such as GB or GB-SCT in a year; none where they are not at hand. */
   readonly holidays: (region: string, year: number) => readonly Occasion[];
-}
-
-export interface Box {
-  readonly width: Mm;
-  readonly height: Mm;
 }
 
 /** A number that a printable found, with the working that led to it. */

@@ -1,5 +1,5 @@
 import type { Mm } from '../measure';
-import type { Prepared } from './prepare';
+import type { Prepared } from './prepared';
 import { layTabs, type Measure } from './tabs';
 import { TASTE, firstFit, totalFit, type Break, type Material } from './total-fit';
 

@@ -1,5 +1,5 @@
 import type { Mm } from '../measure';
-import type { Prepared } from './prepare';
+import type { Prepared } from './prepared';
 import { NOT_TYPED, type LineGlyph } from './set-line';
 import { shapeText } from './shape-runs';
 

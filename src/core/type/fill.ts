@@ -1,7 +1,7 @@
 import type { Mm } from '../measure';
 import { breakLines, type BrokenLine } from './break-lines';
 import type { DropCap } from './drop-cap';
-import type { Prepared } from './prepare';
+import type { Prepared } from './prepared';
 import { headOf, nextSlot, type Column, type Cursor, type Slot } from './slots';
 import type { Measure } from './tabs';
 

@@ -12,14 +12,15 @@ import {
   type ParagraphLook,
   type StyleBook,
 } from '../element';
-import { ptToMm, type Mm } from '../measure';
-import { opportunities, type Opportunity } from './breaks';
+import { ptToMm } from '../measure';
+import { opportunities } from './breaks';
 import { featuresOf } from './features';
 import type { Face, FontSet } from './font';
 import type { Hyphenator } from './hyphenation';
 import { applyCase } from './letter-case';
+import type { Piece, Prepared } from './prepared';
 import { shapeText, type ShapeStyle } from './shape-runs';
-import { stopsOf, type SetStop } from './tabs';
+import { stopsOf } from './tabs';
 
 /** 120 % of the size, where no leading is given [cp]. */
 export const AUTO_LEADING = 1.2;
@@ -38,48 +39,6 @@ export interface TypeContext {
   readonly hyphenator: (language: string) => Hyphenator | undefined;
   /** What the page of a text fills in; left out where none is known. */
   readonly fields?: FieldValues;
-}
-
-/** A stretch of a paragraph in one face, size and look. */
-export interface Piece {
-  /** Within the text as it is set. */
-  readonly from: number;
-  readonly to: number;
-  readonly look: CharacterLook;
-  readonly shape: ShapeStyle;
-  /** Raised above the baseline, mm. */
-  readonly shift: Mm;
-}
-
-/** A paragraph ready to be broken into lines: measured once, whatever the width. */
-export interface Prepared {
-  readonly look: ParagraphLook;
-  readonly language: string;
-  /** As it is set, its case changed. */
-  readonly text: string;
-  /** Index in the typed paragraph of each UTF-16 unit; one longer than the text. */
-  readonly source: readonly number[];
-  /** How many UTF-16 units were typed. */
-  readonly typed: number;
-  readonly pieces: readonly Piece[];
-  /** Advance from the start up to each UTF-16 index, mm. */
-  readonly sums: Float64Array;
-  readonly places: readonly Opportunity[];
-  /** Holds tabs, whose width depends on where they stand. */
-  readonly hasTabs: boolean;
-  readonly hyphen: Mm;
-  /** Added after the last letter of a line, where it does not count, mm. */
-  readonly tracking: Mm;
-  readonly ascent: Mm;
-  readonly descent: Mm;
-  readonly leading: Mm;
-  readonly before: Mm;
-  readonly after: Mm;
-  readonly indent: Mm;
-  readonly indentRight: Mm;
-  readonly firstIndent: Mm;
-  readonly stops: readonly SetStop[];
-  readonly missing: readonly string[];
 }
 
 /** The face of a look, or the one that stands in for it. */

@@ -1,7 +1,8 @@
 import type { CharacterLook } from '../element';
 import type { Mm } from '../measure';
 import type { BrokenLine } from './break-lines';
-import type { Piece, Prepared } from './prepare';
+import type { Prepared } from './prepared';
+import type { Piece } from './prepared';
 import { shapeText } from './shape-runs';
 import { layTabs, type Measure } from './tabs';
 

@@ -1,6 +1,6 @@
 import { extentOf, type Measures, type TabStop } from '../element';
 import type { Mm } from '../measure';
-import type { Prepared } from './prepare';
+import type { Prepared, SetStop } from './prepared';
 
 /** Stops that are there without being set: every half inch [cp]. */
 const USUAL_STOP = 12.7;
@@ -19,9 +19,6 @@ export interface TabPart {
   /** What fills the way to it. */
   readonly leader?: { readonly text: string; readonly from: Mm; readonly to: Mm };
 }
-
-/** A stop with its place in mm from the left of the text. */
-export type SetStop = Omit<TabStop, 'at'> & { readonly at: Mm };
 
 export const stopsOf = (tabs: readonly TabStop[], measures: Measures): readonly SetStop[] =>
   tabs.map((tab) => ({ ...tab, at: extentOf(tab.at, measures) })).sort((a, b) => a.at - b.at);

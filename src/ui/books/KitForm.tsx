@@ -7,7 +7,7 @@ import { BLACK, paintKey, readPaint, type Kit, type SolidPaint } from '@/core/jo
 import { MeasureField } from '../field/MeasureField';
 import { LengthField } from '../field/LengthField';
 import { WordsField } from '../field/WordsField';
-import type { FormProps } from './book-views';
+import type { FormProps } from './form-props';
 import { RecordForm } from './RecordForm';
 
 /** What a client’s pieces have in common; styles are made and changed in a job, and taken out here. */

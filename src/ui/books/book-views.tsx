@@ -6,13 +6,7 @@ import { api, type Book } from '../shell/api';
 import { KitForm } from './KitForm';
 import { PaperForm } from './PaperForm';
 import { PrinterForm } from './PrinterForm';
-
-export interface FormProps<R> {
-  readonly record: R;
-  readonly onKeep: (record: R) => void;
-  readonly onLeave: () => void;
-  readonly onRemove?: () => void;
-}
+import type { FormProps } from './form-props';
 
 /** How a book of the shop is shown. */
 export interface BookView<R> {

@@ -30,7 +30,7 @@ import { textsOfBlock } from '../../job/words-of';
 import { Opener } from '../Opener';
 import { Group } from '../Slip';
 import { TextFields } from '../text/TextFields';
-import type { SetTableOf } from './TableFields';
+import type { SetTableOf } from './set-table';
 
 interface Props {
   readonly table: ElementOf<'table'>;

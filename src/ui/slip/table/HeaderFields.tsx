@@ -6,7 +6,7 @@ import { useDesk } from '../../job/use-desk';
 import { Group } from '../Slip';
 import { SpecField } from '../text/SpecField';
 import { BoxOfCell } from './CellFields';
-import type { SetTableOf } from './TableFields';
+import type { SetTableOf } from './set-table';
 
 /** What header rows look like, otherwise than the others. */
 export function HeaderFields({ table, set }: { readonly table: ElementOf<'table'>; readonly set: SetTableOf }) {

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { BLACK, withLines, type CellBlock, type ElementOf, type LineSide, type Stroke } from '@/core/job';
 import { StrokeFields } from '../StrokeFields';
 import { Group } from '../Slip';
-import type { SetTableOf } from './TableFields';
+import type { SetTableOf } from './set-table';
 
 type Table = ElementOf<'table'>;
 type Sets = Pick<Table['borders'], 'top' | 'right' | 'bottom' | 'left' | 'rows' | 'columns' | 'header'>;

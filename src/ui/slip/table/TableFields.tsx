@@ -144,8 +144,6 @@ export function TableFields({ element }: { readonly element: Table }) {
   );
 }
 
-export type SetTableOf = (label: string, make: (table: Table) => Table) => void;
-
 /** As many columns as sizes are given: one more or fewer is said by writing one more or fewer. */
 function withWidths(table: Table, widths: readonly TableColumn['width'][] | undefined): Table {
   const to =

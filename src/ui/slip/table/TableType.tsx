@@ -10,7 +10,7 @@ import { ParagraphFields } from '../text/ParagraphFields';
 import { SpecField } from '../text/SpecField';
 import { BoxOfCell } from './CellFields';
 import { HeaderFields } from './HeaderFields';
-import type { SetTableOf } from './TableFields';
+import type { SetTableOf } from './set-table';
 
 /** How all cells of a table are set. */
 export function TableType({ table, set }: { readonly table: ElementOf<'table'>; readonly set: SetTableOf }) {

@@ -4,7 +4,7 @@ import { CheckField } from '../../field/CheckField';
 import { NumberField } from '../../field/NumberField';
 import { SolidPaintField } from '../../field/PaintField';
 import { Group } from '../Slip';
-import type { SetTableOf } from './TableFields';
+import type { SetTableOf } from './set-table';
 
 /** Rows tinted in turn, so that the eye keeps to its row. */
 export function TintFields({ table, set }: { readonly table: ElementOf<'table'>; readonly set: SetTableOf }) {

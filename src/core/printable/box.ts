@@ -1,0 +1,6 @@
+import type { Mm } from '../measure';
+
+export interface Box {
+  readonly width: Mm;
+  readonly height: Mm;
+}

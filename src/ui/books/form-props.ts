@@ -1,0 +1,6 @@
+export interface FormProps<R> {
+  readonly record: R;
+  readonly onKeep: (record: R) => void;
+  readonly onLeave: () => void;
+  readonly onRemove?: () => void;
+}
