@@ -1,48 +1,40 @@
 'use client';
-import { useCallback, useEffect, useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
-import { elementsOn } from '@/core/job';
+import {
+  useCallback,
+  useEffect,
+  useRef,
+  useState,
+  type PointerEvent as ReactPointerEvent,
+  type RefObject,
+} from 'react';
 import { inverse, overlaps, type Matrix, type Point, type Rect } from '@/core/layout';
 import { useJobStore } from '../job/context';
 import { useDesk, type Desk } from '../job/use-desk';
-import { withGroupMates } from '../job/groups';
 import {
   boundsOf,
-  copyAt,
   dragContent,
   dragMove,
   dragStretch,
   dragTurn,
-  framesAt,
   isGround,
   type Caught,
+  type Dragged,
   type Handle,
 } from './gestures';
+import { boxBetween, pressToEdit, pressToSelect, type Begun, type Gesture } from './press';
 import { projection, useBenchView } from './view';
 
 /** Pixels within which things catch, and before which a press is no drag. */
 const REACH = 6;
 const THRESHOLD = 3;
 
-type Gesture =
-  | { readonly kind: 'pan' }
-  | { readonly kind: 'marquee'; readonly from: Point; readonly add: boolean }
-  | { readonly kind: 'move' }
-  | { readonly kind: 'stretch'; readonly handle: Handle }
-  | { readonly kind: 'turn' }
-  /** The content of a picture within its frame. */
-  | { readonly kind: 'frame'; readonly id: string };
-
-interface Press {
-  readonly gesture: Gesture;
+interface Press extends Begun {
+  /** In pixels of the bench. */
   readonly start: Point;
   readonly last: Point;
   /** The desk when the press began: every step is worked out from there, so that nothing adds up. */
   readonly desk: Desk;
   readonly moved: boolean;
-  /** The copy that was taken hold of, as the map from its element. */
-  readonly copy: Matrix | undefined;
-  /** Selected instead when it turns out to be a click. */
-  readonly click: readonly string[] | undefined;
 }
 
 const LABELS = { move: 'Move', stretch: 'Stretch', turn: 'Turn', frame: 'Move the content' } as const;
@@ -54,8 +46,46 @@ function asTheElement(copy: Matrix | undefined, dx: number, dy: number): readonl
   return [a * dx + c * dy, b * dx + d * dy];
 }
 
+/** The longer of two ways, and not the other. */
+const straightened = (dx: number, dy: number): readonly [number, number] =>
+  Math.abs(dx) > Math.abs(dy) ? [dx, 0] : [0, dy];
+
+/** How far and where the pointer has come, and what is held down meanwhile. */
+interface Reached {
+  readonly dx: number;
+  readonly dy: number;
+  /** On the surface, mm. */
+  readonly here: Point;
+  /** How near things catch, mm. */
+  readonly reach: number;
+  readonly shiftKey: boolean;
+  readonly selection: readonly string[];
+}
+
+type Shaping = Exclude<Gesture, { kind: 'pan' | 'marquee' }>;
+
+function draggedTo(desk: Desk, gesture: Shaping, to: Reached): Dragged {
+  const { job, drawing, surface } = desk;
+  const { dx, dy, reach, shiftKey, selection } = to;
+  const context = { job, side: surface.name, drawing, selection, step: job.step, reach };
+  switch (gesture.kind) {
+    case 'move':
+      return dragMove(context, ...(shiftKey ? straightened(dx, dy) : ([dx, dy] as const)));
+    case 'stretch': {
+      // Proportion is kept at the corners unless asked otherwise; text and boxes stretch freely.
+      const only = drawing.frames.find((f) => selection.includes(f.element));
+      const keeps = only?.kind === 'picture' || only?.kind === 'vector' || only?.kind === 'page';
+      return dragStretch(context, gesture.handle, dx, dy, keeps !== shiftKey);
+    }
+    case 'frame':
+      return dragContent(context, gesture.id, dx, dy);
+    case 'turn':
+      return dragTurn(context, to.here, shiftKey);
+  }
+}
+
 /** Pointer work on the bench: select, through a pile too, marquee, move, stretch, turn and pan. */
-export function useDrag(host: React.RefObject<HTMLElement | null>, mode: 'edit' | 'select' | 'look') {
+export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'select' | 'look') {
   const store = useJobStore();
   const desk = useDesk();
   const deskRef = useRef(desk);
@@ -68,7 +98,6 @@ export function useDrag(host: React.RefObject<HTMLElement | null>, mode: 'edit' 
   const [marquee, setMarquee] = useState<Rect>();
   const [dragging, setDragging] = useState<Gesture['kind']>();
   const spaceDown = useRef(false);
-  const held = useRef<Matrix>(undefined);
 
   const pointOf = useCallback(
     (event: { clientX: number; clientY: number }): Point => {
@@ -79,123 +108,59 @@ export function useDrag(host: React.RefObject<HTMLElement | null>, mode: 'edit' 
   );
 
   const begin = useCallback(
-    (gesture: Gesture, event: ReactPointerEvent, click?: readonly string[]) => {
+    (begun: Begun, event: ReactPointerEvent) => {
       const start = pointOf(event);
-      press.current = {
-        gesture,
-        start,
-        last: start,
-        desk: deskRef.current,
-        moved: false,
-        click,
-        copy: gesture.kind === 'move' ? held.current : undefined,
-      };
+      press.current = { ...begun, start, last: start, desk: deskRef.current, moved: false };
+      if (begun.select) store.getState().select(begun.select);
       host.current?.setPointerCapture(event.pointerId);
       event.stopPropagation();
     },
-    [pointOf, host],
+    [pointOf, host, store],
   );
 
   const onPointerDown = useCallback(
     (event: ReactPointerEvent) => {
-      const { select, selection, type, typing, framing, editing, editPath } = store.getState();
+      const { selection, type, typing, framing, editing, editPath } = store.getState();
       host.current?.focus({ preventScroll: true });
       if (typing) type(undefined);
-      if (event.button === 1 || spaceDown.current) return begin({ kind: 'pan' }, event);
+      if (event.button === 1 || spaceDown.current) return begin({ gesture: { kind: 'pan' } }, event);
       if (event.button !== 0) return;
-      const at = projection(useBenchView.getState());
-      const here = at.toMm(pointOf(event));
-      const { drawing } = deskRef.current;
-      if (mode === 'look') return begin({ kind: 'pan' }, event);
+      if (mode === 'look') return begin({ gesture: { kind: 'pan' } }, event);
       if (editing) editPath(undefined);
-      const pile = framesAt(drawing, here, REACH / at.scale);
-      const add = event.shiftKey;
-      // Alt goes through the pile: what lies under the selected one comes next.
-      const under = pile.findIndex((f) => selection.includes(f.element));
-      const hit = event.altKey && under >= 0 ? (pile[under + 1] ?? pile[0]) : pile[0];
-      if (mode === 'select')
-        return begin(
-          { kind: 'pan' },
-          event,
-          hit ? (add ? [...new Set([...selection, hit.element])] : [hit.element]) : [],
-        );
-      if (framing && pile.some((f) => f.element === framing)) return begin({ kind: 'frame', id: framing }, event);
-      held.current = hit && copyAt(hit, here, REACH / at.scale);
-      const marqueeHere: Gesture = { kind: 'marquee', from: here, add };
-      if (!hit) return begin(marqueeHere, event, add ? selection : []);
-      const isSelected = selection.includes(hit.element);
-      // A group is chosen as one; with Alt the element by itself.
-      const { piece, surface } = deskRef.current;
-      const mates = event.altKey ? [hit.element] : withGroupMates(elementsOn(piece, surface.name), [hit.element]);
-      // A background is selected by a click, but a drag that begins on it draws a marquee.
-      if (isGround(hit, drawing.boxes) && !isSelected)
-        return begin(marqueeHere, event, add ? [...selection, hit.element] : [hit.element]);
-      if (add) {
-        select(isSelected ? selection.filter((id) => !mates.includes(id)) : [...new Set([...selection, ...mates])]);
-        return begin({ kind: 'move' }, event);
-      }
-      if (!isSelected || event.altKey) select(mates);
-      begin({ kind: 'move' }, event, isSelected ? mates : undefined);
+      const at = projection(useBenchView.getState());
+      const { shiftKey, altKey } = event;
+      const here = at.toMm(pointOf(event));
+      const facts = { desk: deskRef.current, here, reach: REACH / at.scale, shiftKey, altKey, selection };
+      begin(mode === 'select' ? pressToSelect(facts) : pressToEdit(facts, framing), event);
     },
     [begin, mode, pointOf, store, host],
   );
 
   const step = useCallback(
-    (event: PointerEvent, now: Press) => {
+    (event: PointerEvent, { gesture, start, last, copy, desk: from }: Press) => {
       const view = useBenchView.getState();
       const at = projection(view);
       const point = pointOf(event);
-      const [dx, dy] = asTheElement(now.copy, (point.x - now.start.x) / at.scale, (point.y - now.start.y) / at.scale);
+      const here = at.toMm(point);
+      if (gesture.kind === 'pan') return view.pan(point.x - last.x, point.y - last.y);
+      if (gesture.kind === 'marquee') return setMarquee(boxBetween(gesture.from, here));
+      const [dx, dy] = asTheElement(copy, (point.x - start.x) / at.scale, (point.y - start.y) / at.scale);
       const { preview, selection } = store.getState();
-      const context = {
-        job: now.desk.job,
-        side: now.desk.surface.name,
-        drawing: now.desk.drawing,
-        selection,
-        step: now.desk.job.step,
-        reach: event.ctrlKey ? 0 : REACH / at.scale,
-      };
-      switch (now.gesture.kind) {
-        case 'pan':
-          view.pan(point.x - now.last.x, point.y - now.last.y);
-          return;
-        case 'marquee': {
-          const here = at.toMm(point);
-          const { from } = now.gesture;
-          setMarquee({
-            x: Math.min(from.x, here.x),
-            y: Math.min(from.y, here.y),
-            width: Math.abs(here.x - from.x),
-            height: Math.abs(here.y - from.y),
-          });
-          return;
-        }
-        case 'move': {
-          const straight = event.shiftKey ? (Math.abs(dx) > Math.abs(dy) ? [dx, 0] : [0, dy]) : [dx, dy];
-          const moved = dragMove(context, straight[0] ?? 0, straight[1] ?? 0);
-          preview(moved.job);
-          setCaught(moved.caught);
-          return;
-        }
-        case 'stretch': {
-          // Proportion is kept at the corners unless asked otherwise; text and boxes stretch freely.
-          const [only] = now.desk.drawing.frames.filter((f) => selection.includes(f.element));
-          const keeps = only?.kind === 'picture' || only?.kind === 'vector' || only?.kind === 'page';
-          const stretched = dragStretch(context, now.gesture.handle, dx, dy, keeps !== event.shiftKey);
-          preview(stretched.job);
-          setCaught(stretched.caught);
-          return;
-        }
-        case 'frame':
-          preview(dragContent(context, now.gesture.id, dx, dy).job);
-          return;
-        case 'turn':
-          preview(dragTurn(context, at.toMm(point), event.shiftKey).job);
-          return;
-      }
+      const reach = event.ctrlKey ? 0 : REACH / at.scale;
+      const dragged = draggedTo(from, gesture, { dx, dy, here, reach, shiftKey: event.shiftKey, selection });
+      preview(dragged.job);
+      setCaught(dragged.caught);
     },
     [pointOf, store],
   );
+
+  const letGo = useCallback(() => {
+    press.current = undefined;
+    cancelAnimationFrame(frame.current);
+    setDragging(undefined);
+    setCaught([]);
+    setMarquee(undefined);
+  }, []);
 
   useEffect(() => {
     const move = (event: PointerEvent) => {
@@ -218,41 +183,21 @@ export function useDrag(host: React.RefObject<HTMLElement | null>, mode: 'edit' 
       if (!now) return;
       cancelAnimationFrame(frame.current);
       if (now.moved) step(event, now);
-      press.current = undefined;
-      setDragging(undefined);
-      setCaught([]);
-      setMarquee(undefined);
+      letGo();
       const { replace, live, select, selection } = store.getState();
       const { gesture } = now;
       if (!now.moved) {
         if (now.click) select(now.click);
-        return;
-      }
-      if (gesture.kind === 'marquee') {
+      } else if (gesture.kind === 'marquee') {
         const here = projection(useBenchView.getState()).toMm(pointOf(event));
-        const box = {
-          x: Math.min(gesture.from.x, here.x),
-          y: Math.min(gesture.from.y, here.y),
-          width: Math.abs(here.x - gesture.from.x),
-          height: Math.abs(here.y - gesture.from.y),
-        };
-        const { drawing } = deskRef.current;
-        const inside = drawing.frames
-          .filter((f) => !isGround(f, drawing.boxes) && overlaps(boundsOf([f]), box))
-          .map((f) => f.element);
+        const inside = within(deskRef.current, boxBetween(gesture.from, here));
         select(gesture.add ? [...new Set([...selection, ...inside])] : inside);
-      } else if (gesture.kind !== 'pan' && live) {
-        replace(LABELS[gesture.kind], live);
-      }
+      } else if (gesture.kind !== 'pan' && live) replace(LABELS[gesture.kind], live);
     };
     const cancel = () => {
       if (!press.current) return;
-      press.current = undefined;
-      cancelAnimationFrame(frame.current);
+      letGo();
       store.getState().preview(undefined);
-      setDragging(undefined);
-      setCaught([]);
-      setMarquee(undefined);
     };
     const keys = (event: KeyboardEvent) => {
       if (event.key === ' ' && event.target === host.current) {
@@ -273,12 +218,16 @@ export function useDrag(host: React.RefObject<HTMLElement | null>, mode: 'edit' 
       window.removeEventListener('keydown', keys);
       window.removeEventListener('keyup', keys);
     };
-  }, [pointOf, step, store, host]);
+  }, [pointOf, step, letGo, store, host]);
 
   const onStretch = useCallback(
-    (handle: Handle, event: ReactPointerEvent) => begin({ kind: 'stretch', handle }, event),
+    (handle: Handle, event: ReactPointerEvent) => begin({ gesture: { kind: 'stretch', handle } }, event),
     [begin],
   );
-  const onTurn = useCallback((event: ReactPointerEvent) => begin({ kind: 'turn' }, event), [begin]);
+  const onTurn = useCallback((event: ReactPointerEvent) => begin({ gesture: { kind: 'turn' } }, event), [begin]);
   return { caught, marquee, dragging, onPointerDown, onStretch, onTurn };
 }
+
+/** The elements that a box touches, but for backgrounds. */
+const within = ({ drawing }: Desk, box: Rect): readonly string[] =>
+  drawing.frames.filter((f) => !isGround(f, drawing.boxes) && overlaps(boundsOf([f]), box)).map((f) => f.element);
