@@ -1,16 +1,10 @@
-import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
-import { Job } from '../src/core/job';
-import { toKept } from '../src/demo/keep';
-import { cornerOf, field, saved, write } from './helpers';
+import { expect, test } from '@playwright/test';
+import { cornerOf, field, stored, write } from './helpers';
+import { isBuiltByHand, openPiece, type Recipe } from './pieces/build';
 import { catalogue } from './pieces/catalogue';
-import { Hand } from './pieces/hand';
+import type { Hand } from './pieces/hand';
 
-async function stored(page: Page): Promise<Job> {
-  await saved(page);
-  const id = page.url().split('/').at(-1) ?? '';
-  return Job.parse(((await (await page.request.get(`/api/jobs/${id}`)).json()) as { job: unknown }).job);
-}
+const CATALOGUE: Recipe = { file: 'catalogue', recipe: 'catalogue', build: catalogue, most: 330 };
 
 /** How a text of the page shown is set. */
 async function setting(hand: Hand, name: string): Promise<string> {
@@ -18,17 +12,9 @@ async function setting(hand: Hand, name: string): Promise<string> {
   return hand.page.getByRole('region', { name: 'Selection' }).locator('input[name="set in"]').inputValue();
 }
 
-test('a catalogue from nothing: ten spreads from three base layouts and a file; what is based on them follows', async ({
-  page,
-}) => {
-  const hand = new Hand(page);
-  await catalogue(hand);
-  console.log(`catalogue: ${hand.actions} actions, ${hand.typed.length} of them typed`);
-  const built = await stored(page);
-  const kept = 'assets/demo/catalogue.json';
-  if (process.env['YS_KEEP']) writeFileSync(kept, `${JSON.stringify(toKept(built), null, 1)}\n`);
-  expect(hand.actions).toBeLessThanOrEqual(330);
-  expect(toKept(built)).toEqual(JSON.parse(readFileSync(kept, 'utf8')));
+const how = isBuiltByHand(CATALOGUE) ? 'from nothing, ten spreads from three base layouts and a file' : 'as it is kept';
+test(`a catalogue ${how}: what is based on a style or a layout follows it`, async ({ page }) => {
+  const hand = await openPiece(page, CATALOGUE);
   await page.keyboard.press('Alt+5');
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText('●');
   await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText(/[✕▲]/);

@@ -1,12 +1,10 @@
-import { readFileSync, writeFileSync } from 'node:fs';
+import { writeFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import sharp from 'sharp';
-import { Job } from '../src/core/job';
-import { toKept } from '../src/demo/keep';
-import { cornerOf, openJob, saved } from './helpers';
+import { cornerOf, stored } from './helpers';
+import { isBuiltByHand, openPiece, type Recipe } from './pieces/build';
 import { businessCard, memberCard, solsticeCard } from './pieces/cards';
 import { eyepieceBox, eyepieceLabels, moonSticker, trailMap } from './pieces/finished';
-import { Hand } from './pieces/hand';
 import { letterhead } from './pieces/letterhead';
 import { meteorNight } from './pieces/meteor-night';
 import { observingPad, planetsTracing, ruledLog, tickets, yearCard } from './pieces/printables';
@@ -15,58 +13,36 @@ import { tentBanner } from './pieces/tent-banner';
 import { volunteerCv } from './pieces/volunteer-cv';
 import { visitorFolder } from './pieces/visitor-folder';
 
-interface Built {
-  readonly file: string;
-  readonly build: (hand: Hand) => Promise<void>;
-  /** The most actions it may take. */
-  readonly most: number;
-  /**
-   * Built from nothing in every run; the others where all is asked for (`YS_ALL=1`), or else opened as they are kept.
-   */
-  readonly always?: true;
-}
-
 /** Each piece of the demo world that was laid out on the bench. */
-const PIECES: readonly Built[] = [
-  { file: 'visitor-folder', build: visitorFolder, most: 320, always: true },
-  { file: 'meteor-night', build: meteorNight, most: 330, always: true },
-  { file: 'volunteer-cv', build: volunteerCv, most: 320, always: true },
-  { file: 'report-poster', build: reportPoster, most: 250 },
-  { file: 'letterhead', build: letterhead, most: 170 },
-  { file: 'tent-banner', build: tentBanner, most: 110 },
-  { file: 'business-card', build: businessCard, most: 120 },
-  { file: 'member-card', build: memberCard, most: 190 },
-  { file: 'solstice-card', build: solsticeCard, most: 130 },
-  { file: 'observing-pad', build: observingPad, most: 90, always: true },
-  { file: 'ruled-log', build: ruledLog, most: 70 },
-  { file: 'planets-tracing', build: planetsTracing, most: 90 },
-  { file: 'year-card', build: yearCard, most: 60 },
-  { file: 'moon-sticker', build: moonSticker, most: 110 },
-  { file: 'trail-map', build: trailMap, most: 240 },
-  { file: 'eyepiece-box', build: eyepieceBox, most: 200 },
-  { file: 'eyepiece-labels', build: eyepieceLabels, most: 90 },
-  { file: 'meteor-tickets', build: tickets, most: 40 },
+const PIECES: readonly Recipe[] = [
+  { file: 'visitor-folder', recipe: 'visitor-folder', build: visitorFolder, most: 320 },
+  { file: 'meteor-night', recipe: 'meteor-night', build: meteorNight, most: 330, always: true },
+  { file: 'volunteer-cv', recipe: 'volunteer-cv', build: volunteerCv, most: 320 },
+  { file: 'report-poster', recipe: 'report-poster', build: reportPoster, most: 250 },
+  { file: 'letterhead', recipe: 'letterhead', build: letterhead, most: 170 },
+  { file: 'tent-banner', recipe: 'tent-banner', build: tentBanner, most: 110 },
+  { file: 'business-card', recipe: 'cards', build: businessCard, most: 120 },
+  { file: 'member-card', recipe: 'cards', build: memberCard, most: 190 },
+  { file: 'solstice-card', recipe: 'cards', build: solsticeCard, most: 130 },
+  { file: 'observing-pad', recipe: 'printables', build: observingPad, most: 90 },
+  { file: 'ruled-log', recipe: 'printables', build: ruledLog, most: 70 },
+  { file: 'planets-tracing', recipe: 'printables', build: planetsTracing, most: 90 },
+  { file: 'year-card', recipe: 'printables', build: yearCard, most: 60 },
+  { file: 'moon-sticker', recipe: 'finished', build: moonSticker, most: 110 },
+  { file: 'trail-map', recipe: 'finished', build: trailMap, most: 240 },
+  { file: 'eyepiece-box', recipe: 'finished', build: eyepieceBox, most: 200 },
+  { file: 'eyepiece-labels', recipe: 'finished', build: eyepieceLabels, most: 90 },
+  { file: 'meteor-tickets', recipe: 'printables', build: tickets, most: 40 },
 ];
 
 // Each piece is a job of its own: they may be built side by side.
 test.describe.configure({ mode: 'parallel' });
 
-for (const { file, build, most, always } of PIECES) {
-  const isBuilt = always ?? process.env['YS_ALL'] !== undefined;
-  const how = isBuilt ? 'built from the empty format, is the one the demo keeps' : 'as the demo keeps it';
+for (const piece of PIECES) {
+  const { file } = piece;
+  const how = isBuiltByHand(piece) ? 'built from the empty format, is the one the demo keeps' : 'as the demo keeps it';
   test(`${file}, ${how}, and the bench shows what is printed`, async ({ page }) => {
-    if (isBuilt) {
-      const hand = new Hand(page);
-      await build(hand);
-      await saved(page);
-      console.log(`${file}: ${hand.actions} actions, ${hand.typed.length} of them typed`);
-      const job = await current(page);
-      const kept = `assets/demo/${file}.json`;
-      // With YS_KEEP what was built becomes what is kept.
-      if (process.env['YS_KEEP']) writeFileSync(kept, `${JSON.stringify(toKept(job), null, 1)}\n`);
-      expect(hand.actions).toBeLessThanOrEqual(most);
-      expect(toKept(job)).toEqual(JSON.parse(readFileSync(kept, 'utf8')));
-    } else await openJob(page, `demo-${file}`);
+    await openPiece(page, piece);
     // A note informs; a fault or a warning would have to be mended.
     await page.keyboard.press('Alt+5');
     await expect(page.getByRole('region', { name: 'Checks' })).toContainText(/Nothing open|●/);
@@ -75,19 +51,13 @@ for (const { file, build, most, always } of PIECES) {
   });
 }
 
-async function current(page: Page): Promise<Job> {
-  const id = page.url().split('/').at(-1) ?? '';
-  const answer = (await (await page.request.get(`/api/jobs/${id}`)).json()) as { job: unknown };
-  return Job.parse(answer.job);
-}
-
 /**
  * The bench, as the browser paints it, beside the preview that resvg draws of the same job: mean difference of a pixel,
  * side by side. (The preview and the plates of the press file are held together in `output/demo-pieces.test.ts`.)
  */
 async function expectAlike(page: Page, file: string): Promise<void> {
   const previews = await previewsOf(page);
-  const { stock } = await current(page);
+  const { stock } = await stored(page);
   await page.keyboard.press('h');
   // Marks of the findings lie above the paper.
   await page

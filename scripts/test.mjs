@@ -8,9 +8,14 @@ let passed = 0;
 let failed = 0;
 /** By name, said again at the end: what a runner printed of it is far above by then. */
 const failures = [];
+/** How long each file of unit tests and each browser test took, ms. */
+const times = [];
 
 const started = Date.now();
 const seconds = () => `${Math.round((Date.now() - started) / 1000)} s`;
+
+/** How many of the slowest tests are named. */
+const SLOWEST = 20;
 
 /** For what hangs, not for what is slow. */
 const HOUR = 3_600_000;
@@ -57,8 +62,9 @@ function counted(name, report, command, args, env, read) {
   rmSync(path, { force: true });
   const isFine = step(name, command, args, env);
   try {
-    const { good, bad } = read(JSON.parse(readFileSync(path, 'utf8')));
+    const { good, bad, took } = read(JSON.parse(readFileSync(path, 'utf8')));
     passed += good;
+    times.push(...took);
     failed += bad.length;
     failures.push(...bad);
     if (isFine || bad.length > 0) return;
@@ -99,6 +105,7 @@ counted(
       const bad = assertionResults.filter((a) => a.status === 'failed').map((a) => `${name}: ${a.fullName}`);
       return status === 'failed' && bad.length === 0 ? [name] : bad;
     }),
+    took: report.testResults.map(({ name, startTime, endTime }) => ({ name, ms: endTime - startTime })),
   }),
 );
 counted(
@@ -113,8 +120,16 @@ counted(
       .flatMap(specsOf)
       .filter((spec) => !spec.ok || spec.tests.some((t) => t.status === 'flaky'))
       .map(({ file, title }) => `${file}: ${title}`),
+    took: suites.flatMap(specsOf).map(({ file, title, tests }) => ({
+      name: `${file}: ${title}`,
+      ms: tests.flatMap((t) => t.results).reduce((sum, { duration }) => sum + duration, 0),
+    })),
   }),
 );
+
+console.log('\n── the slowest');
+for (const { name, ms } of times.sort((a, b) => b.ms - a.ms).slice(0, SLOWEST))
+  console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${name.replace(`${root}/`, '')}`);
 
 for (const name of failures) console.log(`✕ ${name.replace(`${root}/`, '')}`);
 console.log(`\nTook ${seconds()}.`);
