@@ -1,7 +1,7 @@
 /** The arrows of docs/architecture.md: what may know what. */
 const beforeCheck =
   'measure|geometry|dates|paper|parameter|printable|impose|element|job|figure|rules|shop|fold|colour|layout|drawing|' +
-  'type|compose|format|marks|reckon';
+  'type|compose|format|marks|reckon|edit';
 const core = `${beforeCheck}|check`;
 const only = (name, from, allowed, comment) => ({
   name,

@@ -15,6 +15,7 @@ import {
   type Element,
   type Job,
   type Piece,
+  withPiece,
 } from '../../core/job';
 import { UsageError, wholeNumber, type Arguments } from '../arguments';
 import { readBounded, readText } from '../files';
@@ -74,11 +75,6 @@ function placeIn(job: Job, args: Arguments): Place {
   if (!names.includes(side)) throw new UsageError(`There is no side “${side}”. There are: ${names.join(', ')}.`);
   return { piece, side, into: args.flags.get('into'), page: wholeNumber(args, 'page', 1) };
 }
-
-const withPiece = (job: Job, piece: Piece): Job => ({
-  ...job,
-  pieces: job.pieces.map((p) => (p.id === piece.id ? piece : p)),
-});
 
 /** The job with one element of a side changed. */
 function withElement(job: Job, { piece, side, into }: Place, change: (element: Element) => Element | string): Job {

@@ -1,6 +1,6 @@
 import { facingOf, pageName } from '../../core/format';
 import { readRows } from '../../core/data';
-import { blankOf, fillPages, type Job } from '../../core/job';
+import { blankOf, fillPages, type Job, withPiece } from '../../core/job';
 import { UsageError, wholeNumber, type Arguments } from '../arguments';
 import { readText } from '../files';
 import { openJobFile } from '../job-file';
@@ -30,10 +30,7 @@ export async function run(args: Arguments): Promise<number> {
     .filter((set) => set.every((side) => sides.includes(side)));
   if (sets.length === 0) throw new UsageError(`There is no page ${first}. Pages are counted from 1.`);
   const filled = fillPages(piece, sets, { head, rows }, picturesByName(job));
-  await writeWhole(
-    args.flags.get('out') ?? path,
-    jobText({ ...job, pieces: job.pieces.map((p) => (p === piece ? filled.piece : p)) }),
-  );
+  await writeWhole(args.flags.get('out') ?? path, jobText(withPiece(job, filled.piece)));
   const { sides: pages, unused, missing, left } = filled;
   print({ pages, columnsWithoutPlace: unused, picturesMissing: missing, rowsLeft: left });
   return 0;

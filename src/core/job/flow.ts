@@ -1,6 +1,7 @@
 import { plainText, type ElementOf } from '../element';
 import { elementsOf, mapElements, mapSides } from './inherit';
 import type { Job, Piece } from './schema';
+import { withPiece } from './with-piece';
 
 type Text = ElementOf<'text'>;
 
@@ -43,7 +44,7 @@ export function withFlow(job: Job, pieceId: string, id: string, from: string | n
     return element;
   };
   const next = mapElements(piece, (e) => (e.kind === 'text' ? change(e) : e));
-  return { ...job, pieces: job.pieces.map((p) => (p === piece ? next : p)) };
+  return withPiece(job, next);
 }
 
 /**

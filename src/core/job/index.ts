@@ -4,6 +4,7 @@ export * from './asset';
 export * from './named-measure';
 export * from './kit';
 export * from './schema';
+export * from './with-piece';
 export * from './use-kit';
 export * from './template';
 export * from './blank-of';

@@ -9,6 +9,7 @@ import { blankOf } from './blank-of';
 import { withBase, withNewBase } from './edit-pages';
 import { sideOfBase, withSide } from './inherit';
 import type { Job, Piece, SideName } from './schema';
+import { withPiece } from './with-piece';
 import { startJob, type NewJob, type Started } from './start';
 
 /** The decisions of a printable from what was typed; what was not is as in the gallery, then as is usual. */
@@ -137,7 +138,7 @@ export function withPrintable(
     }, laid);
   };
   const laid = put();
-  return { ...job, pieces: job.pieces.map((p) => (p === piece ? laid : p)) };
+  return withPiece(job, laid);
 }
 
 /**

@@ -18,7 +18,7 @@ import { Dimensions, type Chains } from './Dimensions';
 import { EmptyFrames, EmptyHint } from './EmptyFrames';
 import { FindingMarks } from './FindingMarks';
 import { FramingHint } from './FramingHint';
-import { framesAt } from './gestures';
+import { framesAt } from '@/core/edit';
 import { BaselineLines } from './BaselineLines';
 import { LineCode, project } from './LineCode';
 import { GradientHandles } from './GradientHandles';

@@ -5,7 +5,7 @@ import { elementsOn, type Gradient } from '@/core/job';
 import { apply, inverse, pose, type Point } from '@/core/layout';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk } from '../job/use-desk';
-import { withElements } from '../job/store';
+import { withElements } from '@/core/edit';
 import { COLOURS } from '../shell/theme';
 import type { Projection } from './view';
 

@@ -6,8 +6,6 @@ import { readPathData, stretched } from '@/core/shape';
 import { pathData } from '@/paint/svg';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk } from '../job/use-desk';
-import { withElements } from '../job/store';
-import { COLOURS } from '../shell/theme';
 import {
   handlesOf,
   insertPoint,
@@ -15,9 +13,11 @@ import {
   nearestOn,
   removePoint,
   switchCurve,
+  withElements,
   withPath,
   type PathHandle,
-} from './path-edit';
+} from '@/core/edit';
+import { COLOURS } from '../shell/theme';
 import type { Projection } from './view';
 
 interface Props {

@@ -4,7 +4,7 @@ import { distances, gapsBetween, type Rect, type SurfaceBoxes } from '@/core/lay
 import { formatLengthValue, type JobUnit } from '@/core/measure';
 import { COLOURS, FACES } from '../shell/theme';
 import { Dimension, HALO } from './Dimensions';
-import { boundsOf, type Caught, type Handle } from './gestures';
+import { boundsOf, type Caught, type Handle } from '@/core/edit';
 import { project } from './LineCode';
 import type { Projection } from './view';
 

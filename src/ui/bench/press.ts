@@ -1,9 +1,8 @@
 import { elementsOn } from '@/core/job';
 import type { Frame } from '@/core/drawing';
 import type { Matrix, Point, Rect } from '@/core/layout';
-import { withGroupMates } from '../job/groups';
+import { copyAt, framesAt, isGround, withGroupMates, type Handle } from '@/core/edit';
 import type { Desk } from '../job/use-desk';
-import { copyAt, framesAt, isGround, type Handle } from './gestures';
 
 /** What the hand does while the pointer is held down. */
 export type Gesture =

@@ -20,7 +20,7 @@ import {
   type Caught,
   type Dragged,
   type Handle,
-} from './gestures';
+} from '@/core/edit';
 import { boxBetween, pressToEdit, pressToSelect, type Begun, type Gesture } from './press';
 import { projection, useBenchView } from './view';
 

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState, type RefObject } from 'react';
 import type { Drawing, Frame } from '@/core/drawing';
-import { framesAt } from './gestures';
+import { framesAt } from '@/core/edit';
 import { projection, useBenchView } from './view';
 
 /** While this key is held, what is pointed at is measured to. */

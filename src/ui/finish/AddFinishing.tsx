@@ -6,7 +6,7 @@ import { elementsOn, paintsOf, pictureAsset, styleBook, type Finishing } from '@
 import { COATINGS, PROCESSES, type Coating, type Process } from '@/core/shop';
 import { ChoiceField } from '../field/ChoiceField';
 import { FileButton } from '../field/FileButton';
-import { freshId } from '../job/add-element';
+import { freshId } from '@/core/edit';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { api, wordsOf } from '../shell/api';

@@ -8,7 +8,7 @@ import { svgPage } from '@/paint/svg';
 import { ChoiceField } from '../field/ChoiceField';
 import { COLOURS } from '../shell/theme';
 import { paintingOf } from './painting';
-import { pieceOf } from './store';
+import { pieceOf } from '@/core/edit';
 import { useDeskOf } from './use-desk';
 
 /** One of two states of a job. */

@@ -1,7 +1,8 @@
 import { checkSurface, figureChanges, lostByChange, type Finding } from '@/core/check';
 import { createComposer, composeContextOf, type Resources } from '@/core/compose';
 import { blankOf, rulesFor, type Job } from '@/core/job';
-import { pieceOf, type Proposal } from './store';
+import { type Proposal } from './store';
+import { pieceOf } from '@/core/edit';
 
 /** Everything that is wrong with a job as it would be. */
 function findingsOf(job: Job, resources: Resources): readonly Finding[] {

@@ -7,29 +7,51 @@ import { Effect, Guide, NamedGrid, Repeat, elementsOn, type Element, type Job } 
 import { apply, centreOf, mappedBounds, pathBounds, type Path } from '@/core/layout';
 import { box, element, inMemory, makeJob, shape, words } from '@/testing/jobs';
 import { openDesk } from '@/output';
-import { dragContent, dragMove, moveBy } from '../bench/gestures';
-import { handlesOf, insertPoint, movePoint, nearestOn, removePoint, switchCurve, withPath } from '../bench/path-edit';
+import {
+  addLayer,
+  alignSelection,
+  changeLayer,
+  copiedEffects,
+  copyEffects,
+  distributeSelection,
+  dragContent,
+  dragMove,
+  framesInCells,
+  frozenCopies,
+  groupOf,
+  groupSelection,
+  handlesOf,
+  insertPoint,
+  moveBy,
+  moveLayer,
+  movePoint,
+  nearestOn,
+  pieceOf,
+  removeLayer,
+  removePoint,
+  scaledEffects,
+  switchCurve,
+  ungrouped,
+  ungroupSelection,
+  withElements,
+  withGroup,
+  withGroupMates,
+  withoutMeasure,
+  withPath,
+  type DrawnJob,
+} from '@/core/edit';
 import { pickedAt } from '../bench/pick';
 import { boxChoices, dependants } from '../slip/boxes';
-import { alignSelection, distributeSelection } from './arrange';
-import { copyEffects, copiedEffects, scaledEffects } from './effect-set';
-import { framesInCells } from './frames-in-cells';
-import { frozenCopies } from './freeze';
-import { groupOf, groupSelection, ungroupSelection, withGroup, withGroupMates } from './groups';
-import { addLayer, changeLayer, moveLayer, removeLayer } from './layers';
-import { withoutMeasure } from './measures';
-import { createJobStore, pieceOf, withElements } from './store';
-import { ungrouped } from './ungroup';
-import { deskOf } from './testing-desk';
-import type { Desk } from './use-desk';
+import { createJobStore } from './store';
+import { drawnJobOf } from '../../testing/drawn';
 
-let resources: Desk['resources'];
+let resources: DrawnJob['resources'];
 beforeAll(async () => {
   const desk = await openDesk(makeJob(), inMemory());
   ({ resources } = desk);
 });
 
-const deskOn = (job: Job) => deskOf(job, resources);
+const deskOn = (job: Job) => drawnJobOf(job, resources);
 const drawn = (job: Job): Drawing => deskOn(job).drawing;
 const find = (job: Job, id: string): Element => {
   const found = elementsOn(pieceOf(job), 'front').find((e) => e.id === id);
@@ -47,7 +69,7 @@ const start = makeJob([
 ]);
 
 /** Everything that the bench, the slip and the sheet do to a layout. */
-const ACTIONS: readonly ((desk: Desk) => Job)[] = [
+const ACTIONS: readonly ((desk: DrawnJob) => Job)[] = [
   ({ job, drawing }) => moveBy(job, 'front', drawing.boxes, ['a', 'c'], 3, -2),
   (desk) => dragMove({ ...desk, side: 'front', selection: ['b'], step: 0.5, reach: 2 }, 7, 9).job,
   (desk) => alignSelection(desk, ['a', 'b'], { element: 'c' }, 'left'),

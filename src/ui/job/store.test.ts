@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { box, makeJob } from '../../testing/jobs';
 import { acknowledged, sent } from '../../core/save';
-import { createJobStore, pieceOf, withElements, type JobStore } from './store';
+import { createJobStore, type JobStore } from './store';
+import { pieceOf, withElements } from '@/core/edit';
 
 const store = (): JobStore =>
   createJobStore({ head: 1, job: makeJob([box('a', [10, 10, 20, 20])]), undo: [], redo: [] });

@@ -6,12 +6,9 @@ import {
   placeOfCell,
   type CellBlock,
   elementsOf,
-  elementsOn,
   keptToTemplate,
-  withSide,
   type Element,
   type Job,
-  type Piece,
   type SideName,
   type SolidPaint,
   type TextRange,
@@ -20,6 +17,7 @@ import type { Lost } from '@/core/check';
 import type { Measured } from '@/core/figure';
 import { isOpen, noted, savedAs, type PendingStep, type Saving } from '@/core/save';
 import { api } from '../shell/api';
+import { changeSide, pieceOf } from '@/core/edit';
 
 export const STATIONS = ['brief', 'size', 'lay-out', 'finish', 'inspect', 'output'] as const;
 export type Station = (typeof STATIONS)[number];
@@ -257,28 +255,4 @@ function statesBefore(left: Saving | undefined): readonly { readonly document: J
   if (!left?.base) return [];
   const states = [{ document: left.base, label: 'Earlier change' }, ...left.pending];
   return states.slice(0, -1).map(({ document }, i) => ({ document, label: left.pending[i]?.label ?? '' }));
-}
-
-/** The piece on the bench: the job’s first. */
-export function pieceOf(job: Job): Piece {
-  const [piece] = job.pieces;
-  if (!piece) throw new Error('A job has at least one piece.');
-  return piece;
-}
-
-/** Changes some elements of the side shown; elements the change leaves alone stay the same objects. */
-export const withElements = (job: Job, side: SideName, change: (element: Element) => Element): Job =>
-  changeSide(job, side, (elements) => elements.map(change));
-
-/** Changes what lies on a side of the piece on the bench. */
-export function changeSide(
-  job: Job,
-  side: SideName,
-  change: (elements: readonly Element[]) => readonly Element[],
-): Job {
-  const piece = pieceOf(job);
-  const before = elementsOn(piece, side);
-  const elements = change(before);
-  if (elements.length === before.length && elements.every((e, i) => e === before[i])) return job;
-  return { ...job, pieces: [withSide(piece, side, elements), ...job.pieces.slice(1)] };
 }

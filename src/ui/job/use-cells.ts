@@ -1,7 +1,7 @@
 import { cellId, elementsOn, placeOfCell, seenCells, withRow, type ElementOf } from '@/core/job';
 import { useJob, useJobStore } from './context';
 import { useDesk } from './use-desk';
-import { withElements } from './store';
+import { withElements } from '@/core/edit';
 
 /** The table that is selected alone. */
 export function useTable(): ElementOf<'table'> | undefined {

@@ -2,38 +2,20 @@
 import { wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding } from '@/core/check';
-import {
-  createComposer,
-  composeContextOf as jobGround,
-  shortNameOf,
-  paintBook,
-  type PaintBook,
-  type Resources,
-  type Story,
-} from '@/core/compose';
+import { createComposer, composeContextOf as jobGround, shortNameOf, paintBook, type PaintBook } from '@/core/compose';
 import type { Drawing } from '@/core/drawing';
-import { facingOf, type Blank, type BlankSurface } from '@/core/format';
+import { facingOf } from '@/core/format';
 import type { Mm } from '@/core/measure';
-import { elementsOf, surfaceOf, surfacesToLay, type Job, type Piece, type SideName, type TextRange } from '@/core/job';
-import type { Rules } from '@/core/rules';
+import { elementsOf, surfaceOf, surfacesToLay, type Job, type SideName, type TextRange } from '@/core/job';
 import type { CheckWorker } from '@/workers/check.worker';
 import { useResources } from './resources';
 import { memoizedBlank } from './memoized-blank';
-import { pieceOf } from './store';
+import { pieceOf, type DrawnJob } from '@/core/edit';
 
 /** The open job, solved and drawn. */
-export interface Desk {
-  readonly job: Job;
-  readonly piece: Piece;
-  readonly blank: Blank;
-  readonly rules: Rules;
-  readonly surface: BlankSurface;
-  readonly resources: Resources;
+export interface Desk extends DrawnJob {
   /** What its paints mean on its paper. */
   readonly paints: PaintBook;
-  /** The text that an element shows, or shows a part of. */
-  readonly story: (id: string) => Story | undefined;
-  readonly drawing: Drawing;
   /** The page beside it in the open book, and how far to the right its trim begins. */
   readonly beside: { readonly drawing: Drawing; readonly dx: Mm } | undefined;
   /** Draws another side; one that did not change is not drawn twice. */

@@ -5,12 +5,10 @@ import type { Point } from '@/core/layout';
 import { wordsOf } from '../shell/api';
 import { addAsset } from '../shell/bring-in';
 import { useSay } from '../shell/Messages';
-import { framesAt } from '../bench/gestures';
+import { changeSide, framesAt, freshId, pieceOf } from '@/core/edit';
 import { artElement, pictureFrame } from '@/core/compose';
-import { freshId } from './add-element';
 import { useJobStore } from './context';
 import { useDesk } from './use-desk';
-import { changeSide, pieceOf } from './store';
 import { elementsOn, withProfile } from '@/core/job';
 
 const withAsset = (job: Job, sha: string, asset: Asset): Job => ({ ...job, assets: { ...job.assets, [sha]: asset } });

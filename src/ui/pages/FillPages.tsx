@@ -9,12 +9,11 @@ import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useMemo, useRef, useState } from 'react';
 import { facingOf, pageName } from '@/core/format';
-import { fillPages, pageCount, withBase, type Asset, type NamedRows, type SideName } from '@/core/job';
+import { fillPages, pageCount, withBase, type Asset, type NamedRows, type SideName, withPiece } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
-import { freshId } from '../job/add-element';
+import { freshId, pieceOf } from '@/core/edit';
 import { useJobStore } from '../job/context';
-import { pieceOf } from '../job/store';
 import { useDesk } from '../job/use-desk';
 import { wordsOf } from '../shell/api';
 import { addAsset } from '../shell/bring-in';
@@ -106,9 +105,8 @@ export function FillPages({ from, onClose }: Props) {
     );
     const filled = fillPages(based, sets, rows, shas);
     replace(`Fill pages from ${rows.file}`, {
-      ...job,
+      ...withPiece(job, filled.piece),
       assets: { ...job.assets, ...assets },
-      pieces: [filled.piece, ...job.pieces.slice(1)],
     });
     say({ tone: 'done', text: `${filled.sides.length} pages filled from ${rows.file}.` });
     const [first] = filled.sides;

@@ -13,13 +13,13 @@ import {
   withoutPages,
   type PageRange,
   type Piece,
+  withPiece,
 } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
 import { MeasureField } from '../field/MeasureField';
 import { NumberField } from '../field/NumberField';
-import { freshId } from '../job/add-element';
+import { freshId, pieceOf } from '@/core/edit';
 import { useJob, useJobStore } from '../job/context';
-import { pieceOf } from '../job/store';
 import { useDesk } from '../job/use-desk';
 import { useSay } from '../shell/Messages';
 import { Opener } from '../slip/Opener';
@@ -45,7 +45,7 @@ export function PageActions({ range, onRange }: Props) {
     const { job, replace } = store.getState();
     try {
       const next = make(pieceOf(job));
-      replace(label, { ...job, pieces: [next, ...job.pieces.slice(1)] });
+      replace(label, withPiece(job, next));
       if (to !== undefined) show(to);
     } catch (error) {
       if (!(error instanceof Impossible)) throw error;

@@ -1,6 +1,6 @@
 import { artElement, plainName } from '@/core/compose';
 import { cellId } from '@/core/job';
-import { freshId, newElement, type Addable } from '../job/add-element';
+import { freshId, newElement, type Addable } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
 import { withSideChanged, type CommandContext, type Present } from './context';
 

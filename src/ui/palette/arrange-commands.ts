@@ -1,5 +1,5 @@
 import type { Axis, Element } from '@/core/job';
-import { alignSelection, distributeSelection } from '../job/arrange';
+import { alignSelection, distributeSelection } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
 import { withSideChanged, type CommandContext, type Present } from './context';
 

@@ -1,5 +1,6 @@
-import { elementsOn, withSide, type Element, type Job } from '@/core/job';
-import { pieceOf, type JobState, type JobStore } from '../job/store';
+import { elementsOn, type Element, type Job } from '@/core/job';
+import { type JobState, type JobStore } from '../job/store';
+import { pieceOf, changeSide } from '@/core/edit';
 import type { Desk } from '../job/use-desk';
 
 /** What commands act on, and what of the page they open. */
@@ -45,7 +46,4 @@ export function presentOf(store: JobStore): Present {
 export const withSideChanged = (
   { job, side }: JobState,
   change: (list: readonly Element[]) => readonly Element[],
-): Job => ({
-  ...job,
-  pieces: job.pieces.map((p, i) => (i === 0 ? withSide(p, side, change(elementsOn(p, side))) : p)),
-});
+): Job => changeSide(job, side, change);

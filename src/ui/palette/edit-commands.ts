@@ -1,10 +1,15 @@
 import { withoutElements, type Element } from '@/core/job';
 import { toStep } from '@/core/layout';
-import { moveBy } from '../bench/gestures';
-import { copyOf, duplicates } from '../job/add-element';
-import { groupSelection, ungroupSelection } from '../job/groups';
-import { outlined } from '../job/outlines';
-import { withPlaceholder } from '../job/placeholder';
+import {
+  changePiece,
+  copyOf,
+  duplicates,
+  groupSelection,
+  moveBy,
+  outlined,
+  ungroupSelection,
+  withPlaceholder,
+} from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
 import { WAYS } from './ways';
 import { withSideChanged, type CommandContext, type Present } from './context';
@@ -171,7 +176,10 @@ function copyEntries({ desk }: CommandContext, present: Present): readonly Entry
       keys: ['Delete', 'Backspace'],
       enabled: isAnyChosen,
       run: () => {
-        replace('Delete', { ...job, pieces: job.pieces.map((p, i) => (i === 0 ? withoutElements(p, selection) : p)) });
+        replace(
+          'Delete',
+          changePiece(job, (piece) => withoutElements(piece, selection)),
+        );
         select([]);
       },
     },

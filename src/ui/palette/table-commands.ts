@@ -10,7 +10,8 @@ import {
   type CellPlace,
   type ElementOf,
 } from '@/core/job';
-import { withElements, type JobState } from '../job/store';
+import { type JobState } from '../job/store';
+import { withElements } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
 import type { Present } from './context';
 import { WAYS } from './ways';

@@ -1,4 +1,4 @@
-import { withDecisions, type PrintableContent, type PrintableElement } from '@/core/job';
+import { withDecisions, type PrintableContent, type PrintableElement, withPiece } from '@/core/job';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 
@@ -8,8 +8,5 @@ export function useDecisions(element: PrintableElement) {
   const side = useJob((s) => s.side);
   const replace = useJob((s) => s.replace);
   return (label: string, change: (content: PrintableContent) => PrintableContent) =>
-    replace(label, {
-      ...job,
-      pieces: job.pieces.map((p) => (p === piece ? withDecisions(p, side, element.id, change) : p)),
-    });
+    replace(label, withPiece(job, withDecisions(piece, side, element.id, change)));
 }

@@ -1,12 +1,12 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { sideOfBase, withoutBase, type BaseLayout, type Piece } from '@/core/job';
+import { sideOfBase, withoutBase, type BaseLayout, type Piece, withPiece } from '@/core/job';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
 import { WordsField } from '../field/WordsField';
-import { freshId } from '../job/add-element';
+import { freshId } from '@/core/edit';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { Fold } from './Fold';
@@ -29,7 +29,7 @@ export function BaseList() {
   const replace = useJob((s) => s.replace);
   const show = useJob((s) => s.show);
   const side = useJob((s) => s.side);
-  const put = (label: string, next: Piece) => replace(label, { ...job, pieces: [next, ...job.pieces.slice(1)] });
+  const put = (label: string, next: Piece) => replace(label, withPiece(job, next));
   const set = (label: string, to: BaseLayout) =>
     put(label, { ...piece, bases: piece.bases.map((b) => (b.id === to.id ? to : b)) });
   const number = (label: string, to: Partial<Piece['numbering']>) =>

@@ -6,7 +6,7 @@ import { ChoiceField } from '../field/ChoiceField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
-import { putCellStyle, usesOf, withoutCellStyle } from '../job/styles';
+import { putCellStyle, usesOf, withoutCellStyle } from '@/core/edit';
 import { Opener } from '../slip/Opener';
 import { BoxOfCell } from '../slip/table/CellFields';
 import { SpecField } from '../slip/text/SpecField';

@@ -5,7 +5,7 @@ import { Guide } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
 import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
-import { freshId } from '../job/add-element';
+import { freshId } from '@/core/edit';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { BoxField } from '../slip/BoxField';

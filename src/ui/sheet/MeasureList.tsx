@@ -4,9 +4,8 @@ import Button from '@mui/material/Button';
 import { measuresUsed, type NamedMeasure } from '@/core/job';
 import { LengthField } from '../field/LengthField';
 import { WordsField } from '../field/WordsField';
-import { freshId } from '../job/add-element';
+import { freshId, withoutMeasure } from '@/core/edit';
 import { useJob } from '../job/context';
-import { withoutMeasure } from '../job/measures';
 import { useDesk } from '../job/use-desk';
 import { Fold } from './Fold';
 

@@ -9,7 +9,7 @@ import { elementsOn, plainText, type Element, type Layer } from '@/core/job';
 import { CheckField } from '../field/CheckField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../job/context';
-import { addLayer, changeLayer, moveLayer, removeLayer } from '../job/layers';
+import { addLayer, changeLayer, moveLayer, removeLayer } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { COLOURS } from '../shell/theme';
 import { Fold } from './Fold';

@@ -18,7 +18,7 @@ import {
 } from '@/core/job';
 import { FileButton } from '../field/FileButton';
 import { useJob, useJobStore } from '../job/context';
-import { changeSide } from '../job/store';
+import { changeSide } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { wordsOf } from '../shell/api';
 import { addAsset } from '../shell/bring-in';

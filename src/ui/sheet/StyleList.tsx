@@ -8,7 +8,7 @@ import { SolidPaintField } from '../field/PaintField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
-import { addPlainStyle, putStyle, usesOf, withoutStyle } from '../job/styles';
+import { addPlainStyle, putStyle, usesOf, withoutStyle } from '@/core/edit';
 import { Opener } from '../slip/Opener';
 import { LetterFields } from '../slip/text/LetterFields';
 import { ParagraphFields } from '../slip/text/ParagraphFields';

@@ -11,7 +11,7 @@ import { NumberField } from '../field/NumberField';
 import { DecisionForm, askedOf, givenOf, type Typed } from '../format/DecisionForm';
 import { FormatGallery } from '../format/FormatGallery';
 import { useJob } from '../job/context';
-import { pieceOf } from '../job/store';
+import { pieceOf } from '@/core/edit';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 

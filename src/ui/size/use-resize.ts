@@ -1,4 +1,5 @@
 'use client';
+import { changePiece } from '@/core/edit';
 import { lostByChange } from '@/core/check';
 import { formatOf, type Format } from '@/core/format';
 import { refusalOf, remade, type Job, type Piece } from '@/core/job';
@@ -13,14 +14,9 @@ export interface Resize {
   readonly become: (format: Format) => void;
 }
 
-const withPiece = (job: Job, change: (piece: Piece) => Piece): Job => ({
-  ...job,
-  pieces: job.pieces.map((p, i) => (i === 0 ? change(p) : p)),
-});
-
 /** The piece with a decision changed; one that is left out again follows from the others. */
 const withDecision = (job: Job, name: string, value: unknown): Job =>
-  withPiece(job, (piece) => {
+  changePiece(job, (piece) => {
     const changed: Piece = { ...piece, [name]: value };
     if (value === undefined) Reflect.deleteProperty(changed, name);
     return changed;
@@ -44,11 +40,11 @@ export function useResize(): Resize {
       const label = formatOf(job.pieces[0]?.kind ?? '')?.parameters[name]?.label ?? name;
       offer(`Change ${label.toLowerCase()}`, withDecision(job, name, value));
     },
-    setAll: (label, change, more = (j) => j) => offer(label, more(withPiece(job, change))),
+    setAll: (label, change, more = (j) => j) => offer(label, more(changePiece(job, change))),
     become: (format) =>
       offer(
         `Make it a ${format.title.toLowerCase()}`,
-        withPiece(job, (piece) => remade(job, piece, format)),
+        changePiece(job, (piece) => remade(job, piece, format)),
       ),
   };
 }

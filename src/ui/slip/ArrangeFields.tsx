@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { type Edge } from '@/core/layout';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
-import { alignSelection, distributeSelection, type Reference } from '../job/arrange';
+import { alignSelection, distributeSelection, type Reference } from '@/core/edit';
 import { Opener } from './Opener';
 import { Group } from './Slip';
 

@@ -7,7 +7,7 @@ import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { SolidPaintField } from '../field/PaintField';
 import { useDesk } from '../job/use-desk';
-import { copiedEffects, copyEffects, scaledEffects } from '../job/effect-set';
+import { copiedEffects, copyEffects, scaledEffects } from '@/core/edit';
 import { Opener } from './Opener';
 import { Group } from './Slip';
 import { useChange } from './use-change';

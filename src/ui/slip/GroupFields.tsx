@@ -6,7 +6,7 @@ import { MeasureField } from '../field/MeasureField';
 import { useMeasures } from '../field/measures';
 import { WordsField } from '../field/WordsField';
 import { useJob, useJobStore } from '../job/context';
-import { groupOf, groupSelection, ungroupSelection, withGroup } from '../job/groups';
+import { groupOf, groupSelection, ungroupSelection, withGroup } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { BoxField } from './BoxField';
 import { Group } from './Slip';

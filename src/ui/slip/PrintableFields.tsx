@@ -5,7 +5,7 @@ import { ChoiceField } from '../field/ChoiceField';
 import { SolidPaintField } from '../field/PaintField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../job/context';
-import { frozenPrintable } from '../job/frozen-printable';
+import { frozenPrintable } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { AtTrim } from './AtTrim';
 import { Opener } from './Opener';

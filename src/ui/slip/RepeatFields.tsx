@@ -9,7 +9,7 @@ import { MeasureField } from '../field/MeasureField';
 import { useMeasures } from '../field/measures';
 import { NumberField } from '../field/NumberField';
 import { useJob } from '../job/context';
-import { frozenCopies } from '../job/freeze';
+import { frozenCopies } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { BoxField } from './BoxField';
 import { Opener } from './Opener';

@@ -8,7 +8,7 @@ import { CheckField } from '../field/CheckField';
 import { NumberField } from '../field/NumberField';
 import { SolidPaintField } from '../field/PaintField';
 import { useJob } from '../job/context';
-import { ungrouped } from '../job/ungroup';
+import { ungrouped } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { Opener } from './Opener';
 import { Group } from './Slip';

@@ -1,7 +1,7 @@
 import type { Element } from '@/core/job';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
-import { withElements } from '../job/store';
+import { withElements } from '@/core/edit';
 
 /** Changes an element as one step. */
 export function useChange(element: Element) {

@@ -16,7 +16,7 @@ import { allLines, caretAt, indexAt, indexOnLine, lineOfIndex, type ComposedText
 import { useDesk } from '../../job/use-desk';
 import { useJob } from '../../job/context';
 import { useNextCell } from '../../job/use-cells';
-import { findText, placeOfText, withWordsOf, type TextPlace } from '../../job/words-of';
+import { findText, placeOfText, withWordsOf, type TextPlace } from '@/core/edit';
 import { COLOURS } from '../../shell/theme';
 import { useTextTarget } from '../../slip/text/use-text-target';
 import type { Projection } from '../view';

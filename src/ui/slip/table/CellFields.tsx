@@ -23,10 +23,9 @@ import {
 import { ChoiceField } from '../../field/ChoiceField';
 import { HeldLengthField } from '../../field/LengthField';
 import { SolidPaintField } from '../../field/PaintField';
-import { freshId } from '../../job/add-element';
+import { freshId, textsOfBlock } from '@/core/edit';
 import { useJob } from '../../job/context';
 import { useDesk } from '../../job/use-desk';
-import { textsOfBlock } from '../../job/words-of';
 import { Opener } from '../Opener';
 import { Group } from '../Slip';
 import { TextFields } from '../text/TextFields';

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { ChoiceField } from '../../field/ChoiceField';
 import { SolidPaintField } from '../../field/PaintField';
 import { useJob } from '../../job/context';
-import { addStyle } from '../../job/styles';
+import { addStyle } from '@/core/edit';
 import { useDesk } from '../../job/use-desk';
 import { Opener } from '../Opener';
 import { Group } from '../Slip';

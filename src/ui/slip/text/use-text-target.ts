@@ -19,7 +19,7 @@ import {
 import { useMemo } from 'react';
 import { useDesk, useRange } from '../../job/use-desk';
 import { useJob } from '../../job/context';
-import { holderOf, withTexts } from '../../job/words-of';
+import { holderOf, withTexts } from '@/core/edit';
 
 /** What the fields of type speak of: what is selected while it is typed, or else the whole text. */
 export interface TextTarget {

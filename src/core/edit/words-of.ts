@@ -13,10 +13,10 @@ import {
   type Piece,
   type SideName,
   type StyleBook,
-} from '@/core/job';
-import { insetsOf } from '@/core/job';
-import type { Drawing } from '@/core/drawing';
-import { centreOf, type Point, type Rect } from '@/core/layout';
+} from '../job';
+import { insetsOf } from '../job';
+import type { Drawing } from '../drawing';
+import { centreOf, type Point, type Rect } from '../layout';
 
 /** The element that holds a text: the frame itself, or the table of a cell. */
 export const holderOf = (id: string): string => placeOfCell(id)?.table ?? id;

@@ -8,9 +8,9 @@ import {
   type Form,
   type Job,
   type SideName,
-} from '@/core/job';
-import { centredOn, moveTo, placed, type Point, type SurfaceBoxes } from '@/core/layout';
-import { pieceOf } from './store';
+} from '../job';
+import { centredOn, moveTo, placed, type Point, type SurfaceBoxes } from '../layout';
+import { pieceOf } from './on-side';
 
 /** A short id that no element of the job has. */
 export const freshId = (): string => crypto.randomUUID().slice(0, 12);

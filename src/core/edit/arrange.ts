@@ -1,20 +1,20 @@
-import type { Job } from '@/core/job';
-import { alignTo, distribute, type Edge, type Rect } from '@/core/layout';
-import { placeAt } from '../bench/gestures';
-import { withElements } from './store';
-import type { Desk } from './use-desk';
+import type { Job } from '../job';
+import { alignTo, distribute, type Edge, type Rect } from '../layout';
+import { placeAt } from './gestures';
+import { withElements } from './on-side';
+import type { DrawnJob } from './drawn-job';
 
 /** What things are aligned against. */
 export type Reference = { readonly box: 'trim' | 'safe' | 'bleed' } | { readonly element: string };
 
-function rectOfReference(desk: Desk, reference: Reference): Rect {
+function rectOfReference(desk: DrawnJob, reference: Reference): Rect {
   const { trim } = desk.drawing.boxes;
   if ('box' in reference) return desk.drawing.boxes[reference.box];
   return desk.drawing.frames.find((f) => f.element === reference.element)?.rect ?? trim;
 }
 
 /** The job with the selection aligned to an edge or the centre of the reference. */
-export function alignSelection(desk: Desk, ids: readonly string[], reference: Reference, edge: Edge): Job {
+export function alignSelection(desk: DrawnJob, ids: readonly string[], reference: Reference, edge: Edge): Job {
   const to = rectOfReference(desk, reference);
   const rects = new Map(desk.drawing.frames.map((f) => [f.element, f.rect]));
   return withElements(desk.job, desk.surface.name, (element) => {
@@ -28,7 +28,7 @@ export function alignSelection(desk: Desk, ids: readonly string[], reference: Re
 
 /** The job with equal gaps between the selected; within the reference, or between the outermost two. */
 export function distributeSelection(
-  desk: Desk,
+  desk: DrawnJob,
   ids: readonly string[],
   axis: 'x' | 'y',
   reference: Reference | undefined,

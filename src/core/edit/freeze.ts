@@ -1,8 +1,8 @@
-import { elementsOn, withSide, type Element, type Job } from '@/core/job';
-import { apply, centreOf, mapPath, pathText, placed, type Matrix, type Rect } from '@/core/layout';
-import { readPathData } from '@/core/shape';
-import { freshId } from './add-element';
-import type { Desk } from './use-desk';
+import { elementsOn, withSide, type Element, type Job, withPiece } from '../job';
+import { apply, centreOf, mapPath, pathText, placed, type Matrix, type Rect } from '../layout';
+import { readPathData } from '../shape';
+import { freshId } from './new-element';
+import type { DrawnJob } from './drawn-job';
 
 /** The degrees, scale and side that a copy’s map turns by; maps of repeats are turns, scales and mirror images. */
 function partsOf([a, b, c, d]: Matrix): {
@@ -70,7 +70,7 @@ export function mirroredData(data: string): string {
 }
 
 /** A repeated element as plain elements, each where its copy stood. */
-export function frozenCopies(desk: Desk, element: Element): { readonly job: Job; readonly ids: readonly string[] } {
+export function frozenCopies(desk: DrawnJob, element: Element): { readonly job: Job; readonly ids: readonly string[] } {
   const { drawing, job, piece, surface } = desk;
   const { boxes } = drawing;
   const frame = drawing.frames.find((f) => f.element === element.id);
@@ -97,7 +97,7 @@ export function frozenCopies(desk: Desk, element: Element): { readonly job: Job;
   });
   const elements = elementsOn(piece, surface.name).flatMap((e) => (e.id === element.id ? copies : [e]));
   return {
-    job: { ...job, pieces: job.pieces.map((p) => (p === piece ? withSide(p, surface.name, elements) : p)) },
+    job: withPiece(job, withSide(piece, surface.name, elements)),
     ids: copies.map((c) => c.id),
   };
 }

@@ -9,7 +9,7 @@ import {
   type Job,
   type ParagraphLook,
   type TypeStyle,
-} from '@/core/job';
+} from '../job';
 import { makeJob, words } from '../../testing/jobs';
 import { addStyle, putStyle, usesOf, withoutCellStyle, withoutStyle } from './styles';
 

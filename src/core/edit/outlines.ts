@@ -1,10 +1,10 @@
-import { elementsOn, Element, withSide, type ElementOf, type Job, type SolidPaint } from '@/core/job';
-import { paintOfInk } from '@/core/compose';
-import { leavesOf, type Item } from '@/core/drawing';
-import { mapPath, multiply, pathBounds, pathText, placed, type Path } from '@/core/layout';
-import { asShares } from '@/core/shape';
-import { freshId } from './add-element';
-import type { Desk } from './use-desk';
+import { elementsOn, Element, withSide, type ElementOf, type Job, type SolidPaint, withPiece } from '../job';
+import { paintOfInk } from '../compose';
+import { leavesOf, type Item } from '../drawing';
+import { mapPath, multiply, pathBounds, pathText, placed, type Path } from '../layout';
+import { asShares } from '../shape';
+import { freshId } from './new-element';
+import type { DrawnJob } from './drawn-job';
 
 /** Most segments of one path: an element holds no endless one. */
 const MOST = 4_000;
@@ -18,7 +18,10 @@ const paintOf = (item: Item): SolidPaint | undefined => {
  * A text as plain shapes, one or more for each of its colours, where its letters stood. It can be cut and bent as any
  * path; its words can be typed no more.
  */
-export function outlined(desk: Desk, text: ElementOf<'text'>): { readonly job: Job; readonly ids: readonly string[] } {
+export function outlined(
+  desk: DrawnJob,
+  text: ElementOf<'text'>,
+): { readonly job: Job; readonly ids: readonly string[] } {
   const { drawing, job, piece, surface, resources } = desk;
   const frame = drawing.frames.find((f) => f.element === text.id);
   const found: { readonly paint: SolidPaint; readonly key: string; path: Path }[] = [];
@@ -57,15 +60,12 @@ export function outlined(desk: Desk, text: ElementOf<'text'>): { readonly job: J
   const groups = group ? [...piece.groups, { id: group, name: frame?.name ?? 'Outlines' }] : piece.groups;
   const elements = elementsOn(piece, surface.name).flatMap((e) => (e.id === text.id ? shapes : [e]));
   return {
-    job: {
-      ...job,
-      pieces: job.pieces.map((p) => (p === piece ? { ...withSide(p, surface.name, elements), groups } : p)),
-    },
+    job: withPiece(job, { ...withSide(piece, surface.name, elements), groups }),
     ids: shapes.map((s) => s.id),
   };
 }
 
-function outlineOf(item: Item, { fonts }: Desk['resources']): Path {
+function outlineOf(item: Item, { fonts }: DrawnJob['resources']): Path {
   if (item.kind === 'path') return mapPath(item.path, item.matrix);
   if (item.kind !== 'glyphs') return [];
   const font = fonts.file(item.font);

@@ -7,7 +7,7 @@ import {
   shapedWords,
   solvePrintable,
   turnsOf,
-} from '@/core/compose';
+} from '../compose';
 import {
   Element,
   elementsOn,
@@ -16,7 +16,8 @@ import {
   type Job,
   type PrintableElement,
   type SolidPaint,
-} from '@/core/job';
+  withPiece,
+} from '../job';
 import {
   apply,
   mapPath,
@@ -30,20 +31,20 @@ import {
   type Matrix,
   type Path,
   type Rect,
-} from '@/core/layout';
-import { mmToPt } from '@/core/measure';
-import type { LineStyle, Mark, Role, Words } from '@/core/printable';
-import { asShares } from '@/core/shape';
-import type { Face } from '@/core/type';
-import { freshId } from './add-element';
-import type { Desk } from './use-desk';
+} from '../layout';
+import { mmToPt } from '../measure';
+import type { LineStyle, Mark, Role, Words } from '../printable';
+import { asShares } from '../shape';
+import type { Face } from '../type';
+import { freshId } from './new-element';
+import type { DrawnJob } from './drawn-job';
 
 /** Most segments of one path: an element holds no endless one. */
 const MOST = 4_000;
 
 /** A printable as plain lines, shapes and texts, in one group, where its marks stood; it counts no more. */
 export function frozenPrintable(
-  desk: Desk,
+  desk: DrawnJob,
   element: PrintableElement,
 ): { readonly job: Job; readonly ids: readonly string[] } {
   const { job, piece, surface, drawing, blank, rules, resources } = desk;
@@ -78,10 +79,7 @@ export function frozenPrintable(
   const groups = element.group === null ? [...piece.groups, { id: group, name: frame.name }] : piece.groups;
   const elements = elementsOn(piece, surface.name).flatMap((e) => (e.id === element.id ? parts : [e]));
   return {
-    job: {
-      ...job,
-      pieces: job.pieces.map((p) => (p === piece ? { ...withSide(p, surface.name, elements), groups } : p)),
-    },
+    job: withPiece(job, { ...withSide(piece, surface.name, elements), groups }),
     ids: parts.map((p) => p.id),
   };
 }
@@ -155,7 +153,7 @@ function shortened(path: Path): readonly Path[] {
 interface Writing {
   readonly element: PrintableElement;
   readonly language: string;
-  readonly fonts: Desk['resources']['fonts'];
+  readonly fonts: DrawnJob['resources']['fonts'];
   /** Degrees that the printable is turned by. */
   readonly turned: number;
   readonly matrix: Matrix;

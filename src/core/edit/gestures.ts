@@ -1,5 +1,5 @@
-import { boxOfAxis, mmOf, type BoxRef, type Element, type Job, type NamedGrid, type SideName } from '@/core/job';
-import type { Drawing, Frame } from '@/core/drawing';
+import { boxOfAxis, mmOf, type BoxRef, type Element, type Job, type NamedGrid, type SideName } from '../job';
+import type { Drawing, Frame } from '../drawing';
 import {
   apply,
   centreOf,
@@ -22,8 +22,8 @@ import {
   type SnapLine,
   type SnapPart,
   type SurfaceBoxes,
-} from '@/core/layout';
-import { pieceOf, withElements } from '../job/store';
+} from '../layout';
+import { pieceOf, withElements } from './on-side';
 
 /** A line that something caught on while it was dragged. */
 export interface Caught {

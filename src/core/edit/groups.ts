@@ -7,9 +7,10 @@ import {
   type Job,
   type Piece,
   type SideName,
-} from '@/core/job';
-import { freshId } from './add-element';
-import { pieceOf } from './store';
+  withPiece,
+} from '../job';
+import { freshId } from './new-element';
+import { pieceOf } from './on-side';
 
 /** The group that all of these elements are in. */
 export function groupOf(piece: Piece, elements: readonly Element[]): Group | undefined {
@@ -24,8 +25,6 @@ export function withGroupMates(elements: readonly Element[], ids: readonly strin
   if (groups.size === 0) return ids;
   return elements.filter((e) => ids.includes(e.id) || (e.group !== null && groups.has(e.group))).map((e) => e.id);
 }
-
-const withPiece = (job: Job, piece: Piece): Job => ({ ...job, pieces: [piece, ...job.pieces.slice(1)] });
 
 /** The job with a group changed. */
 export function withGroup(job: Job, group: Group): Job {

@@ -1,6 +1,6 @@
-import type { Element } from '@/core/job';
-import { moveTo, pathBounds, pathText, type Path, type Point, type Segment, type SurfaceBoxes } from '@/core/layout';
-import { asShares } from '@/core/shape';
+import type { Element } from '../job';
+import { moveTo, pathBounds, pathText, type Path, type Point, type Segment, type SurfaceBoxes } from '../layout';
+import { asShares } from '../shape';
 
 /** A point of a path that can be dragged: where a step ends, or one of the two handles of a curve. */
 export interface PathHandle {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import type { Drawing } from '@/core/drawing';
-import type { Element, Job } from '@/core/job';
-import { apply, centreOf, cornersOf, rotation, solve } from '@/core/layout';
-import { openDesk } from '@/output';
-import { box, inMemory, line, makeJob } from '@/testing/jobs';
+import type { Drawing } from '../drawing';
+import type { Element, Job } from '../job';
+import { apply, centreOf, cornersOf, rotation, solve } from '../layout';
+import { openDesk } from '../../output';
+import { box, inMemory, line, makeJob } from '../../testing/jobs';
 import { boundsOf, dragMove, dragStretch, dragTurn, framesAt, isGround, moveBy, type Handle } from './gestures';
 
 const drawn = async (front: readonly Element[]): Promise<{ job: Job; drawing: Drawing }> => {

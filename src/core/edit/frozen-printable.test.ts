@@ -1,12 +1,12 @@
-import { itemsOf, leavesOf, type Drawing } from '@/core/drawing';
-import { startPrintable, type Job } from '@/core/job';
-import { apply, mapPath, pathBounds } from '@/core/layout';
-import { galleryEntry } from '@/core/printable';
+import { itemsOf, leavesOf, type Drawing } from '../drawing';
+import { startPrintable, type Job } from '../job';
+import { apply, mapPath, pathBounds } from '../layout';
+import { galleryEntry } from '../printable';
 import { openDesk } from '../../output';
 import { inMemory } from '../../testing/jobs';
 import { frozenPrintable } from './frozen-printable';
-import { deskOf } from './testing-desk';
-import type { Desk } from './use-desk';
+import { drawnJobOf } from '../../testing/drawn';
+import type { DrawnJob } from './drawn-job';
 
 function begun(id: string, typed: Readonly<Record<string, string>> = {}): Job {
   const entry = galleryEntry(id);
@@ -15,7 +15,7 @@ function begun(id: string, typed: Readonly<Record<string, string>> = {}): Job {
   return started.job;
 }
 
-const drawnDesk = async (job: Job): Promise<Desk> => deskOf(job, (await openDesk(job, inMemory())).resources);
+const drawnDesk = async (job: Job): Promise<DrawnJob> => drawnJobOf(job, (await openDesk(job, inMemory())).resources);
 
 /** Each word with the place of its first glyph, to a twentieth of a millimetre, and how it is turned. */
 const wordsOf = (drawing: Drawing) =>

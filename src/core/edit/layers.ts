@@ -1,15 +1,10 @@
-import { mapElements, type Job, type Layer, type Piece } from '@/core/job';
-import { freshId } from './add-element';
-import { pieceOf } from './store';
-
-const withPiece = (job: Job, change: (piece: Piece) => Piece): Job => ({
-  ...job,
-  pieces: [change(pieceOf(job)), ...job.pieces.slice(1)],
-});
+import { mapElements, type Job, type Layer } from '../job';
+import { freshId } from './new-element';
+import { changePiece } from './on-side';
 
 /** A new layer above all others. */
 export const addLayer = (job: Job): Job =>
-  withPiece(job, (piece) => ({
+  changePiece(job, (piece) => ({
     ...piece,
     layers: [
       ...piece.layers,
@@ -18,11 +13,11 @@ export const addLayer = (job: Job): Job =>
   }));
 
 export const changeLayer = (job: Job, layer: Layer): Job =>
-  withPiece(job, (piece) => ({ ...piece, layers: piece.layers.map((l) => (l.id === layer.id ? layer : l)) }));
+  changePiece(job, (piece) => ({ ...piece, layers: piece.layers.map((l) => (l.id === layer.id ? layer : l)) }));
 
 /** A layer one place further up (or, negative, down). */
 export const moveLayer = (job: Job, id: string, by: 1 | -1): Job =>
-  withPiece(job, (piece) => {
+  changePiece(job, (piece) => {
     const layers = [...piece.layers];
     const at = layers.findIndex((l) => l.id === id);
     const [here, there] = [layers[at], layers[at + by]];
@@ -32,7 +27,7 @@ export const moveLayer = (job: Job, id: string, by: 1 | -1): Job =>
 
 /** Without a layer; what lay on it goes to the one below, or to the lowest that is left. The last layer stays. */
 export const removeLayer = (job: Job, id: string): Job =>
-  withPiece(job, (piece) => {
+  changePiece(job, (piece) => {
     const at = piece.layers.findIndex((l) => l.id === id);
     const layers = piece.layers.filter((l) => l.id !== id);
     const to = layers[Math.max(0, at - 1)];

@@ -18,8 +18,8 @@ import {
   type ParagraphLook,
   type Run,
   type TypeStyle,
-} from '@/core/job';
-import { freshId } from './add-element';
+} from '../job';
+import { freshId } from './new-element';
 
 /** A name that no style has. */
 function freshName(styles: readonly TypeStyle[], stem: string): string {

@@ -1,14 +1,14 @@
-import { artMatrix, samePaint } from '@/core/compose';
-import { Element, elementsOn, withSide, type ElementOf, type Job, type SolidPaint } from '@/core/job';
-import { mapPath, pathBounds, pathText, placed } from '@/core/layout';
-import { mmToPt } from '@/core/measure';
-import { asShares, type VectorArt } from '@/core/shape';
-import { freshId } from './add-element';
-import type { Desk } from './use-desk';
+import { artMatrix, samePaint } from '../compose';
+import { Element, elementsOn, withSide, type ElementOf, type Job, type SolidPaint, withPiece } from '../job';
+import { mapPath, pathBounds, pathText, placed } from '../layout';
+import { mmToPt } from '../measure';
+import { asShares, type VectorArt } from '../shape';
+import { freshId } from './new-element';
+import type { DrawnJob } from './drawn-job';
 
 /** A drawing taken apart: each of its shapes an element of its own, all in one group, where they stood. */
 export function ungrouped(
-  desk: Desk,
+  desk: DrawnJob,
   element: ElementOf<'vector'>,
   art: VectorArt,
 ): { readonly job: Job; readonly ids: readonly string[] } {
@@ -52,5 +52,5 @@ export function ungrouped(
     ? piece.groups
     : [...piece.groups, { id: group, name: element.name || 'Drawing' }];
   const next = { ...withSide(piece, surface.name, elements), groups };
-  return { job: { ...job, pieces: job.pieces.map((p) => (p === piece ? next : p)) }, ids: shapes.map((s) => s.id) };
+  return { job: withPiece(job, next), ids: shapes.map((s) => s.id) };
 }

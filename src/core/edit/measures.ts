@@ -1,4 +1,4 @@
-import { isMeasureRef, measuresOf, mmOf, type Job } from '@/core/job';
+import { isMeasureRef, measuresOf, mmOf, type Job } from '../job';
 
 /** The job without a measure; whatever used it keeps the length that it had. */
 export function withoutMeasure(job: Job, id: string): Job {

@@ -1,5 +1,5 @@
-import type { Effect, Length } from '@/core/job';
-import type { Rect } from '@/core/layout';
+import type { Effect, Length } from '../job';
+import type { Rect } from '../layout';
 
 interface EffectSet {
   readonly effects: readonly Effect[];

@@ -1,13 +1,22 @@
-import { insetsOf, plainParagraphs, styleBook, withSide, elementsOn, type ElementOf, type Job } from '@/core/job';
-import { ptToMm } from '@/core/measure';
-import { leadingOf, placeholderText } from '@/core/type';
-import type { Desk } from './use-desk';
+import {
+  insetsOf,
+  plainParagraphs,
+  styleBook,
+  withSide,
+  elementsOn,
+  type ElementOf,
+  type Job,
+  withPiece,
+} from '../job';
+import { ptToMm } from '../measure';
+import { leadingOf, placeholderText } from '../type';
+import type { DrawnJob } from './drawn-job';
 
 /** Width of a letter, as a share of the size: enough to guess how many a frame holds [cp]. */
 const LETTER = 0.46;
 
 /** The job with a text frame about filled with words that say nothing, in the text’s own language. */
-export function withPlaceholder({ job, piece, surface, drawing }: Desk, text: ElementOf<'text'>): Job {
+export function withPlaceholder({ job, piece, surface, drawing }: DrawnJob, text: ElementOf<'text'>): Job {
   const placed = drawing.boxes.placed[text.id];
   const inset = insetsOf(text.inset, drawing.boxes.measures);
   const look = styleBook(job).base(text);
@@ -19,5 +28,5 @@ export function withPlaceholder({ job, piece, surface, drawing }: Desk, text: El
   const elements = elementsOn(piece, surface.name).map((e) =>
     e.id === text.id && e.kind === 'text' ? { ...e, paragraphs: plainParagraphs(words) } : e,
   );
-  return { ...job, pieces: job.pieces.map((p) => (p === piece ? withSide(p, surface.name, elements) : p)) };
+  return withPiece(job, withSide(piece, surface.name, elements));
 }

@@ -1,9 +1,9 @@
-import { Element, elementsOn, withSide, type Job, type NamedGrid } from '@/core/job';
-import { freshId } from './add-element';
-import type { Desk } from './use-desk';
+import { Element, elementsOn, withSide, type Job, type NamedGrid, withPiece } from '../job';
+import { freshId } from './new-element';
+import type { DrawnJob } from './drawn-job';
 
 /** An empty picture frame in every cell of a grid, in reading order. */
-export function framesInCells(desk: Desk, grid: NamedGrid): { readonly job: Job; readonly ids: readonly string[] } {
+export function framesInCells(desk: DrawnJob, grid: NamedGrid): { readonly job: Job; readonly ids: readonly string[] } {
   const { job, piece, surface, drawing } = desk;
   const tracks = drawing.boxes.grids[grid.id];
   if (!tracks) return { job, ids: [] };
@@ -24,5 +24,5 @@ export function framesInCells(desk: Desk, grid: NamedGrid): { readonly job: Job;
     ),
   );
   const next = withSide(piece, surface.name, [...elementsOn(piece, surface.name), ...frames]);
-  return { job: { ...job, pieces: job.pieces.map((p) => (p === piece ? next : p)) }, ids: frames.map((f) => f.id) };
+  return { job: withPiece(job, next), ids: frames.map((f) => f.id) };
 }
