@@ -12,6 +12,8 @@ import { useDesk, useFindings } from '../job/use-desk';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { COLOURS } from '../shell/theme';
+import type { Layer } from '../stations/mode';
+import { MODES } from '../stations/modes';
 import { cellAt } from './cell-at';
 import { useMeasured } from './use-measured';
 import { Dimensions, type Chains } from './Dimensions';
@@ -65,12 +67,11 @@ export function Bench({ onDropFiles }: Props) {
   const at = useMemo(() => projection({ scale, x, y }), [scale, x, y]);
   const { job, rules, surface, drawing, resources, piece, blank } = desk;
   const { boxes } = surface;
-  const isOutput = station === 'output';
-  const isTrimmed = trimmed && station === 'inspect';
-  const drag = useDrag(
-    host,
-    station === 'lay-out' || station === 'size' ? 'edit' : station === 'finish' ? 'select' : 'look',
-  );
+  const mode = MODES[station];
+  const shows = (layer: Layer) => mode.shows.has(layer);
+  const isOutput = shows('press-sheet');
+  const isTrimmed = trimmed && mode.trims;
+  const drag = useDrag(host, mode.takes);
   const editing = useJob((s) => s.editing);
   const framing = useJob((s) => s.framing);
   const picking = useJob((s) => s.picking);
@@ -92,7 +93,7 @@ export function Bench({ onDropFiles }: Props) {
 
   // The piece is brought into view when it opens and when its size or what is shown of it changes.
   const { beside } = desk;
-  const plates = usePlateView((s) => s.plates) && station === 'finish';
+  const plates = usePlateView((s) => s.plates) && shows('plates');
   const gamut = usePlateView((s) => s.gamut);
   const roomWidth = useBenchView((s) => s.width);
   const roomHeight = useBenchView((s) => s.height);
@@ -151,7 +152,7 @@ export function Bench({ onDropFiles }: Props) {
     [at],
   );
   const onDoubleClick = (event: MouseEvent) => {
-    if (station !== 'lay-out') return;
+    if (!mode.opens) return;
     const [top] = framesAt(drawing, pointIn(event), 4 / scale);
     if (!top) return;
     const { select, type, frame, editPath, chooseCells } = store.getState();
@@ -186,10 +187,10 @@ export function Bench({ onDropFiles }: Props) {
     if (files.length > 0) onDropFiles(files, pointIn(event));
   };
 
-  // Under Finish drawn lines are shown in the colours of their plates.
+  const codesDrawn = shows('drawn-lines');
   const coded = useMemo(
-    () => (station === 'finish' ? surface : { ...surface, processLines: linesOn(surface, drawing) }),
-    [station, surface, drawing],
+    () => (codesDrawn ? { ...surface, processLines: linesOn(surface, drawing) } : surface),
+    [codesDrawn, surface, drawing],
   );
   const isSpread = beside !== undefined && !isOutput && !isTrimmed && !plates;
   const shown = isOutput ? shownBox : isTrimmed ? boxes.trim : isSpread ? toSpine(boxes) : boxes.bleed;
@@ -260,13 +261,13 @@ export function Bench({ onDropFiles }: Props) {
               <title>{beside.drawing.surface}</title>
             </rect>
           )}
-          {(isOutput || (station === 'finish' && !plates)) && <FinishShapes at={at} context={context} />}
-          {(station === 'lay-out' || station === 'finish') && !plates && <Unprinted at={at} context={context} />}
-          {station === 'finish' && !plates && gamut && <GamutPicture at={at} context={context} />}
-          {!isTrimmed && !isOutput && !plates && (
-            <LineCode surface={coded} boxes={drawing.boxes} at={at} guides={guides} names={station === 'size'} />
+          {shows('finish') && !plates && <FinishShapes at={at} context={context} />}
+          {shows('unprinted') && !plates && <Unprinted at={at} context={context} />}
+          {shows('gamut') && !plates && gamut && <GamutPicture at={at} context={context} />}
+          {shows('line-code') && !isTrimmed && !plates && (
+            <LineCode surface={coded} boxes={drawing.boxes} at={at} guides={guides} names={shows('panel-names')} />
           )}
-          {guides && !isTrimmed && desk.piece.baselineGrid && station === 'lay-out' && (
+          {shows('baselines') && guides && desk.piece.baselineGrid && (
             <BaselineLines grid={desk.piece.baselineGrid} boxes={drawing.boxes} at={at} />
           )}
           {isOutput && <BoxOutlines boxes={boxes} at={at} />}
@@ -280,17 +281,17 @@ export function Bench({ onDropFiles }: Props) {
               unit={job.unit}
               at={at}
               pointed={pointed}
-              chains={station === 'size' ? chains : NO_CHAINS}
+              chains={shows('chains') ? chains : NO_CHAINS}
             />
           )}
-          {station === 'lay-out' && <EmptyFrames drawing={drawing} at={at} />}
-          {station === 'lay-out' && <SlotMarks drawing={drawing} at={at} />}
-          {station === 'inspect' && <FindingMarks findings={here} at={at} />}
-          {station === 'lay-out' && <TableCells at={at} />}
+          {shows('empty-frames') && <EmptyFrames drawing={drawing} at={at} />}
+          {shows('slots') && <SlotMarks drawing={drawing} at={at} />}
+          {shows('findings') && <FindingMarks findings={here} at={at} />}
+          {shows('cells') && <TableCells at={at} />}
           {typing ? (
             <Typing id={typing} at={at} />
           ) : (
-            station !== 'output' && (
+            shows('selection') && (
               <Selection
                 frames={frames}
                 boxes={boxes}
@@ -298,7 +299,7 @@ export function Bench({ onDropFiles }: Props) {
                 unit={job.unit}
                 dragging={drag.dragging === 'move' || drag.dragging === 'stretch' || drag.dragging === 'turn'}
                 caught={drag.caught}
-                editable={station !== 'inspect' && station !== 'finish' && !editing && !framing}
+                editable={shows('handles') && !editing && !framing}
                 measured={measured}
                 onStretch={drag.onStretch}
                 onTurn={drag.onTurn}
@@ -306,7 +307,7 @@ export function Bench({ onDropFiles }: Props) {
             )
           )}
           {editing && !typing && <PathPoints id={editing} at={at} toMm={pointIn} />}
-          {station === 'lay-out' && only && !editing && !typing && <GradientHandles id={only} at={at} toMm={pointIn} />}
+          {shows('gradients') && only && !editing && !typing && <GradientHandles id={only} at={at} toMm={pointIn} />}
           {framing && <FramingHint id={framing} drawing={drawing} at={at} />}
           {drag.marquee && (
             <rect
@@ -322,7 +323,7 @@ export function Bench({ onDropFiles }: Props) {
       {pointed?.kind === 'sheet' && (
         <SheetPicture blank={desk.blank} sheet={pointed.sheet} unit={job.unit} rim={rules.unprintable.value} />
       )}
-      {drawing.frames.length === 0 && station === 'lay-out' && <EmptyHint at={at} trim={boxes.trim} />}
+      {drawing.frames.length === 0 && shows('empty-frames') && <EmptyHint at={at} trim={boxes.trim} />}
     </Box>
   );
 }

@@ -11,6 +11,7 @@ import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { FACES } from '../shell/theme';
 import type { Command } from '../palette/command';
+import { MODES } from '../stations/modes';
 import { useBenchView } from './view';
 
 /** So many sides stand beside each other; more go into a list. */
@@ -20,7 +21,7 @@ const ABREAST = 4;
 export function SideTabs({ commands }: { readonly commands: () => readonly Command[] }) {
   const { blank, piece, surface } = useDesk();
   const show = useJob((s) => s.show);
-  const station = useJob((s) => s.station);
+  const mode = useJob((s) => MODES[s.station]);
   const folded = useJob((s) => s.folded);
   const setFolded = useJob((s) => s.setFolded);
   const { scale, trueScale } = useBenchView();
@@ -30,7 +31,7 @@ export function SideTabs({ commands }: { readonly commands: () => readonly Comma
       ?.run();
   return (
     <>
-      {station === 'lay-out' && pageCount(piece) !== undefined ? null : blank.surfaces.length <= ABREAST ? (
+      {mode.hasStrip && pageCount(piece) !== undefined ? null : blank.surfaces.length <= ABREAST ? (
         <ToggleButtonGroup
           exclusive
           size="small"
@@ -72,7 +73,7 @@ export function SideTabs({ commands }: { readonly commands: () => readonly Comma
           </Button>
         </Box>
       )}
-      {station === 'size' && blank.folding && (
+      {mode.folds && blank.folding && (
         <ToggleButtonGroup
           exclusive
           size="small"
@@ -88,7 +89,7 @@ export function SideTabs({ commands }: { readonly commands: () => readonly Comma
           </ToggleButton>
         </ToggleButtonGroup>
       )}
-      {!(folded && station === 'size') && (
+      {!(folded && mode.folds) && (
         <ButtonGroup size="small" variant="text" aria-label="Zoom" sx={{ '& button': { minWidth: 34, px: 0.75 } }}>
           <Button aria-label="Further" title="Further (−)" onClick={() => run('zoom-out')}>
             −

@@ -8,7 +8,7 @@ import Tooltip from '@mui/material/Tooltip';
 import type { Phase } from '@/core/save';
 import { Mark } from '../shell/Mark';
 import { COLOURS, FACES } from '../shell/theme';
-import { STATION_WORDS } from '../palette/station-words';
+import { MODES } from '../stations/modes';
 import { useJob } from './context';
 import { useBeside } from './use-beside';
 import { STATIONS } from './store';
@@ -75,8 +75,8 @@ export function Header({ onPalette, onBeside }: Props) {
                 bgcolor: station === name ? COLOURS.sheet : 'transparent',
               }}
             />
-            {STATION_WORDS[name]}
-            {name === 'inspect' && faults > 0 && (
+            {MODES[name].title}
+            {MODES[name].countsFindings && faults > 0 && (
               <Badge
                 badgeContent={faults}
                 color="error"

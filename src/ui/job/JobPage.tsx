@@ -11,10 +11,8 @@ import { Bench } from '../bench/Bench';
 import { RulerDialog } from '../bench/RulerDialog';
 import { useBenchView } from '../bench/view';
 import { SideTabs } from '../bench/SideTabs';
-import { AddBar } from '../bench/AddBar';
 import { AddPrintable } from '../printable/AddPrintable';
 import { MeasuresProvider } from '../field/measures';
-import { PageStrip } from '../pages/PageStrip';
 import { pageCount, type TextRange } from '@/core/job';
 import { unsavedSince } from '@/core/save';
 import { Palette } from '../palette/Palette';
@@ -23,14 +21,10 @@ import { commandsFor } from '../palette/commands';
 import { useKeys } from '../palette/use-keys';
 import { useSay } from '../shell/Messages';
 import { YellowSheet } from '../sheet/YellowSheet';
-import { BriefForm } from '../stations/BriefForm';
-import { InspectSlip } from '../stations/InspectSlip';
-import { OutputSlip } from '../stations/OutputSlip';
 import { usePlateView } from '../finish/plate-view';
-import { FinishSlip, SeeToggle } from '../finish/FinishSlip';
-import { ElementSlip } from '../slip/ElementSlip';
+import { MODES } from '../stations/modes';
+import { PARTS } from '../stations/parts';
 import { CopyTo } from '../size/CopyTo';
-import { SizeSlip } from '../size/SizeSlip';
 import { Compare } from './Compare';
 import { Conflict } from './Conflict';
 import { JobProvider, shownJob, useJob, useJobStore } from './context';
@@ -280,32 +274,29 @@ const Stations = memo(function Stations() {
     ),
   );
 
+  const { Page, Bar, Strip, Slip, Sheet } = PARTS[station];
+  const props = { commands, onCopy: () => setCopying(true) };
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
       <Header onPalette={() => setPalette(true)} onBeside={() => setBeside(true)} />
       <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
-        <YellowSheet />
+        <YellowSheet>{Sheet && <Sheet />}</YellowSheet>
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
-          {station === 'brief' ? (
-            <BriefForm />
+          {Page ? (
+            <Page />
           ) : (
             <>
               <Box
                 sx={{ display: 'flex', gap: 2, alignItems: 'center', px: 2, pt: 1.25, minHeight: 44, flexWrap: 'wrap' }}
               >
                 <SideTabs commands={commands} />
-                {station === 'lay-out' && <AddBar commands={commands} />}
-                {station === 'finish' && <SeeToggle />}
+                {Bar && <Bar {...props} />}
               </Box>
-              {station === 'lay-out' && pageCount(desk.piece) !== undefined && <PageStrip />}
+              {Strip && pageCount(desk.piece) !== undefined && <Strip />}
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
-                {station === 'size' && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
+                {MODES[station].folds && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
               </Box>
-              {station === 'size' && <SizeSlip onCopy={() => setCopying(true)} />}
-              {station === 'lay-out' && <ElementSlip />}
-              {station === 'finish' && <FinishSlip />}
-              {station === 'inspect' && <InspectSlip />}
-              {station === 'output' && <OutputSlip />}
+              {Slip && <Slip {...props} />}
             </>
           )}
         </Box>

@@ -2,6 +2,7 @@ import { elementsOn, type Element, type Job } from '@/core/job';
 import { type JobState, type JobStore } from '../job/store';
 import { pieceOf, changeSide } from '@/core/edit';
 import type { Desk } from '../job/use-desk';
+import { MODES } from '../stations/modes';
 
 /** What commands act on, and what of the page they open. */
 export interface CommandContext {
@@ -38,7 +39,7 @@ export function presentOf(store: JobStore): Present {
     isChosen: ({ id }) => selection.includes(id),
     only: selection.length === 1 ? elements.find(({ id }) => id === selection[0]) : undefined,
     isAnyChosen: selection.length > 0,
-    isLayingOut: station === 'lay-out',
+    isLayingOut: MODES[station].opens,
   };
 }
 

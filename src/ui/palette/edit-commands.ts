@@ -11,6 +11,7 @@ import {
   withPlaceholder,
 } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
+import { MODES } from '../stations/modes';
 import { WAYS } from './ways';
 import { withSideChanged, type CommandContext, type Present } from './context';
 
@@ -83,7 +84,7 @@ function selectEntries({ state, elements, isAnyChosen, isLayingOut }: Present): 
     const to = elements[(at + by + elements.length) % elements.length];
     if (to) select([to.id]);
   };
-  const steps = isLayingOut || station === 'finish';
+  const { steps } = MODES[station];
   return [
     {
       id: 'select-all',

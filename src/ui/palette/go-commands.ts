@@ -1,7 +1,7 @@
 import { STATIONS } from '../job/store';
 import { inGroup, type Command } from './command';
 import type { CommandContext, Present } from './context';
-import { STATION_WORDS } from './station-words';
+import { MODES } from '../stations/modes';
 
 /** To a station, a side, another version or format. */
 export function goCommands(context: CommandContext, { state }: Present): readonly Command[] {
@@ -16,7 +16,7 @@ export function goCommands(context: CommandContext, { state }: Present): readonl
   return inGroup('Go', [
     ...STATIONS.map((station, i) => ({
       id: `go-${station}`,
-      title: STATION_WORDS[station],
+      title: MODES[station].title,
       keys: [`Alt+${i + 1}`],
       run: () => go(station),
     })),

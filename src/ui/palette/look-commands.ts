@@ -1,4 +1,5 @@
 import { isCalibrated, useBenchView } from '../bench/view';
+import { MODES } from '../stations/modes';
 import { inGroup, type Command } from './command';
 import type { CommandContext, Present } from './context';
 
@@ -25,7 +26,7 @@ export function lookCommands({ desk, calibrate }: CommandContext, { state }: Pre
       keys: ['D'],
       enabled: desk.blank.folding !== undefined,
       run: () => {
-        if (state.station !== 'size') state.go('size');
+        if (!MODES[state.station].folds) state.go('size');
         state.setFolded(!state.folded);
       },
     },
@@ -40,7 +41,7 @@ export function lookCommands({ desk, calibrate }: CommandContext, { state }: Pre
       title: view.trimmed ? 'Show edges and bleed (Inspect)' : 'Hide edges and bleed (Inspect)',
       keys: ['H'],
       run: () => {
-        if (state.station !== 'inspect') state.go('inspect');
+        if (!MODES[state.station].trims) state.go('inspect');
         view.toggle('trimmed');
       },
     },

@@ -1,6 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
-import { useDeferredValue } from 'react';
+import { useDeferredValue, type ReactNode } from 'react';
 import type { Figure } from '@/core/figure';
 import { itemsOf, leavesOf } from '@/core/drawing';
 import { totalLaid } from '@/core/colour';
@@ -9,19 +9,8 @@ import { filesBy } from '@/core/shop';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
-import { FinishList } from '../finish/FinishList';
-import { InkList } from '../finish/InkList';
-import { SwatchList } from '../finish/SwatchList';
 import { Checks } from './Checks';
-import { BaseList } from './BaseList';
-import { GridList } from './GridList';
-import { GuideList } from './GuideList';
 import { Heading } from './Heading';
-import { MeasureList } from './MeasureList';
-import { PrintableFields } from './PrintableFields';
-import { SideContents } from './SideContents';
-import { SlotList } from './SlotList';
-import { StyleList } from './StyleList';
 import { SheetLine } from './SheetLine';
 import { dueWords } from '../board/due';
 
@@ -42,8 +31,13 @@ const TORN = `polygon(${[
   '0 100%',
 ].join(', ')})`;
 
+interface Props {
+  /** What the station has on the sheet, between the checks and the figures. */
+  readonly children: ReactNode;
+}
+
 /** The job’s facts in the order of the work, each with its working. */
-export function YellowSheet() {
+export function YellowSheet({ children }: Props) {
   const { job } = useDesk();
   const stock =
     job.stock.name ||
@@ -86,39 +80,20 @@ export function YellowSheet() {
           {[job.client, house, stock, filesDue(job)].filter(Boolean).join(' · ')}
         </Box>
       </Box>
-      {isOpen && <Contents />}
+      {isOpen && <Contents>{children}</Contents>}
     </Box>
   );
 }
 
 /** The checks, what lies on the side, and the figures. */
-function Contents() {
+function Contents({ children }: Props) {
   const { job, blank, drawing, rules } = useDesk();
   const unit = job.unit;
   const inked = inkMost(drawing);
-  const station = useJob((s) => s.station);
   return (
     <>
       <Checks />
-      {station === 'finish' && (
-        <>
-          <FinishList />
-          <InkList />
-          <SwatchList />
-        </>
-      )}
-      {station === 'lay-out' && (
-        <>
-          <SlotList />
-          <PrintableFields />
-          <SideContents />
-          <StyleList />
-          <BaseList />
-          <MeasureList />
-          <GridList />
-          <GuideList />
-        </>
-      )}
+      {children}
       {GROUPS.map(({ group, title }) => {
         const lines = blank.figures.filter((f) => f.group === group);
         if (lines.length === 0) return null;

@@ -1,5 +1,5 @@
 'use client';
-import { ChoiceField } from '../field/ChoiceField';
+import { ChoiceField } from '../../field/ChoiceField';
 
 interface FromBookProps<R> {
   readonly label: string;

@@ -4,10 +4,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { kitDifferences, kitOf, takeKit, type Job, type Kit } from '@/core/job';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
-import { api, wordsOf } from '../shell/api';
-import { useSay } from '../shell/Messages';
+import { useJob } from '../../job/context';
+import { useDesk } from '../../job/use-desk';
+import { api, wordsOf } from '../../shell/api';
+import { useSay } from '../../shell/Messages';
 import { FromBook } from './FromBook';
 
 /** What the job has in common with the client’s other pieces: taken from a kit, or made a kit of. */

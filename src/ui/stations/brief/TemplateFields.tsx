@@ -3,10 +3,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { freed, slotsOf, templateOf } from '@/core/job';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
-import { api, wordsOf } from '../shell/api';
-import { useSay } from '../shell/Messages';
+import { useJob } from '../../job/context';
+import { useDesk } from '../../job/use-desk';
+import { api, wordsOf } from '../../shell/api';
+import { useSay } from '../../shell/Messages';
 
 /** Templates: one made of this job, or the one that it was begun from. */
 export function TemplateFields() {

@@ -2,15 +2,15 @@
 import { INTENTS, type Intent } from '@/core/colour';
 import { profilesOf, withProfile } from '@/core/job';
 import { PROFILES, type ProfileKey } from '@/core/shop';
-import { CheckField } from '../field/CheckField';
-import { ChoiceField } from '../field/ChoiceField';
-import { FileButton } from '../field/FileButton';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
-import { wordsOf } from '../shell/api';
-import { addAsset } from '../shell/bring-in';
-import { useSay } from '../shell/Messages';
-import { Group } from '../slip/Slip';
+import { CheckField } from '../../field/CheckField';
+import { ChoiceField } from '../../field/ChoiceField';
+import { FileButton } from '../../field/FileButton';
+import { useJob } from '../../job/context';
+import { useDesk } from '../../job/use-desk';
+import { wordsOf } from '../../shell/api';
+import { addAsset } from '../../shell/bring-in';
+import { useSay } from '../../shell/Messages';
+import { Group } from '../../slip/Slip';
 
 const PROFILE_WORDS = { 'coated-fogra39': 'coated, FOGRA39', 'uncoated-fogra29': 'uncoated, FOGRA29' } as const;
 

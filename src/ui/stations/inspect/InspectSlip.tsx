@@ -4,13 +4,13 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { RULES } from '@/core/check';
-import { useJob } from '../job/context';
-import { useDesk, useFindings } from '../job/use-desk';
-import { useBenchView } from '../bench/view';
-import { COLOURS, FACES } from '../shell/theme';
-import { useFix, useSeeFinding } from '../job/use-fix';
-import { SIGN } from '../sheet/Checks';
-import { Slip } from '../slip/Slip';
+import { useJob } from '../../job/context';
+import { useDesk, useFindings } from '../../job/use-desk';
+import { useBenchView } from '../../bench/view';
+import { COLOURS, FACES } from '../../shell/theme';
+import { useFix, useSeeFinding } from '../../job/use-fix';
+import { SIGN } from '../../sheet/Checks';
+import { Slip } from '../../slip/Slip';
 
 /** Every finding with its reason and its fixes; the bench shows where they are. */
 export function InspectSlip() {

@@ -4,14 +4,14 @@ import { deskSheet } from '@/core/impose';
 import { deskRequest, usualDesk, type DeskOutput } from '@/core/job';
 import { formatLength, formatSize } from '@/core/measure';
 import { readSize } from '@/core/paper';
-import { CheckField } from '../field/CheckField';
-import { ChoiceField } from '../field/ChoiceField';
-import { LengthField } from '../field/LengthField';
-import { MeasureField } from '../field/MeasureField';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
-import { FACES } from '../shell/theme';
-import { Group } from '../slip/Slip';
+import { CheckField } from '../../field/CheckField';
+import { ChoiceField } from '../../field/ChoiceField';
+import { LengthField } from '../../field/LengthField';
+import { MeasureField } from '../../field/MeasureField';
+import { useJob } from '../../job/context';
+import { useDesk } from '../../job/use-desk';
+import { FACES } from '../../shell/theme';
+import { Group } from '../../slip/Slip';
 
 /** How the piece lies on the sheets of a desk printer. */
 export function DeskFields() {

@@ -1,0 +1,3 @@
+import { defineMode } from '../mode';
+
+export const brief = defineMode({ title: 'Brief' });

@@ -1,0 +1,4 @@
+import { SizeSlip } from '../../size/SizeSlip';
+import type { StationParts } from '../station-parts';
+
+export const sizeParts: StationParts = { Slip: SizeSlip };
