@@ -67,15 +67,16 @@ interface PictureProps extends Version {
 
 function VersionPicture({ title, job, choice, side, marked }: PictureProps) {
   const { desk, problem } = useDeskOf(job, side);
-  const picture = useMemo(() => {
-    if (!desk) return '';
-    const { drawing, resources, rules } = desk;
-    return svgPage(itemsOf(drawing), drawing.boxes.trim, paintingOf(resources, rules.conversion)).replace(
-      / width="[^"]*mm" height="[^"]*mm"/,
-      ' width="100%" height="100%"',
-    );
-  }, [desk]);
   const trim = desk?.drawing.boxes.trim;
+  const picture = useMemo(() => {
+    if (!desk || !trim) return '';
+    const { drawing, resources, rules } = desk;
+    // A drawing within another is cut to its own edges: what bleeds off is not seen.
+    return svgPage(itemsOf(drawing), trim, paintingOf(resources, rules.conversion)).replace(
+      / width="[^"]*mm" height="[^"]*mm"/,
+      ` width="${trim.width}" height="${trim.height}"`,
+    );
+  }, [desk, trim]);
   const frames = desk?.drawing.frames.filter((f) => marked.includes(f.element)) ?? [];
   return (
     <Box sx={{ display: 'grid', gap: 1, justifyItems: 'center', alignContent: 'start' }}>
@@ -86,7 +87,14 @@ function VersionPicture({ title, job, choice, side, marked }: PictureProps) {
         aria-label={`${title}: ${side}, ${frames.length} marked`}
         sx={{ position: 'relative', width: '100%', height: 320, bgcolor: COLOURS.bench, p: 1 }}
       >
-        <Box sx={{ width: '100%', height: '100%' }} dangerouslySetInnerHTML={{ __html: picture }} />
+        {trim && (
+          <svg
+            viewBox={`0 0 ${trim.width} ${trim.height}`}
+            width="100%"
+            height="100%"
+            dangerouslySetInnerHTML={{ __html: picture }}
+          />
+        )}
         {trim && (
           <Box
             component="svg"

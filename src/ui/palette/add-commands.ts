@@ -1,8 +1,8 @@
 import { artElement, plainName } from '@/core/compose';
 import { cellId } from '@/core/job';
-import { freshId, newElement, type Addable } from '@/core/edit';
+import { changeSide, freshId, newElement, type Addable } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
-import { withSideChanged, type CommandContext, type Present } from './context';
+import type { CommandContext, Present } from './context';
 
 /** Commands that add a drawing of the client’s kit. */
 export const ADD_LOGO = 'add-logo-';
@@ -75,10 +75,10 @@ const logoEntries = ({ desk }: CommandContext, { state }: Present): readonly Ent
     const run = () => {
       state.go('lay-out');
       const element = artElement(freshId(), sha, asset, asset, desk.surface.boxes);
-      state.replace(`Add ${element.name}`, {
-        ...withSideChanged(state, (list) => [...list, element]),
-        assets: { ...state.job.assets, [sha]: asset },
-      });
+      state.change(`Add ${element.name}`, (job) => ({
+        ...changeSide(job, state.side, (list) => [...list, element]),
+        assets: { ...job.assets, [sha]: asset },
+      }));
       state.select([element.id]);
     };
     return { id: `${ADD_LOGO}${sha}`, title: `Add ${plainName(asset.name)} of the kit`, run };

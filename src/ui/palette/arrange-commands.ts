@@ -1,7 +1,7 @@
 import type { Axis, Element } from '@/core/job';
 import { alignSelection, distributeSelection } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
-import { withSideChanged, type CommandContext, type Present } from './context';
+import type { CommandContext, Present } from './context';
 
 /** What lies above what, and where things stand beside each other. */
 export const arrangeCommands = (context: CommandContext, present: Present): readonly Command[] =>
@@ -10,7 +10,7 @@ export const arrangeCommands = (context: CommandContext, present: Present): read
 function orderEntries({ state, isChosen, isAnyChosen: enabled }: Present): readonly Entry[] {
   const isOther = (e: Element) => !isChosen(e);
   const order = (label: string, move: (list: readonly Element[]) => readonly Element[]) => () =>
-    state.replace(label, withSideChanged(state, move));
+    state.editSide(label, state.side, move);
   return [
     {
       id: 'forward',
@@ -48,11 +48,7 @@ const fillEntry = ({ state, isChosen, isAnyChosen }: Present): Entry => ({
   title: 'Fill the box it stands in',
   keys: ['W'],
   enabled: isAnyChosen,
-  run: () =>
-    state.replace(
-      'Fill its box',
-      withSideChanged(state, (list) => list.map((e) => (isChosen(e) ? filling(e) : e))),
-    ),
+  run: () => state.editSide('Fill its box', state.side, (list) => list.map((e) => (isChosen(e) ? filling(e) : e))),
 });
 
 const EDGES = ['left', 'centre', 'right', 'top', 'middle', 'bottom'] as const;

@@ -1,6 +1,6 @@
-import { elementsOn, type Element, type Job } from '@/core/job';
+import { elementsOn, type Element } from '@/core/job';
 import { type JobState, type JobStore } from '../job/store';
-import { pieceOf, changeSide } from '@/core/edit';
+import { pieceOf } from '@/core/edit';
 import type { Desk } from '../job/use-desk';
 import { MODES } from '../stations/modes';
 
@@ -42,9 +42,3 @@ export function presentOf(store: JobStore): Present {
     isLayingOut: MODES[station].opens,
   };
 }
-
-/** The job with what lies on the side shown changed. */
-export const withSideChanged = (
-  { job, side }: JobState,
-  change: (list: readonly Element[]) => readonly Element[],
-): Job => changeSide(job, side, change);

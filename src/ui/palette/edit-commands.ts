@@ -13,7 +13,7 @@ import {
 import { inGroup, type Command, type Entry } from './command';
 import { MODES } from '../stations/modes';
 import { WAYS } from './ways';
-import { withSideChanged, type CommandContext, type Present } from './context';
+import type { CommandContext, Present } from './context';
 
 /** Undo, select, group, copy, delete and nudge. */
 export const editCommands = (context: CommandContext, present: Present): readonly Command[] =>
@@ -148,12 +148,9 @@ const contentEntries = ({ state, only, isLayingOut }: Present): readonly Entry[]
 
 function copyEntries({ desk }: CommandContext, present: Present): readonly Entry[] {
   const { state, elements, isChosen, isAnyChosen } = present;
-  const { job, side, selection, replace, select } = state;
+  const { job, side, selection, select } = state;
   const lay = (copies: readonly Element[]) => {
-    replace(
-      'Duplicate',
-      withSideChanged(state, (list) => [...list, ...copies]),
-    );
+    state.editSide('Duplicate', side, (list) => [...list, ...copies]);
     select(copies.map((c) => c.id));
   };
   return [
@@ -177,10 +174,7 @@ function copyEntries({ desk }: CommandContext, present: Present): readonly Entry
       keys: ['Delete', 'Backspace'],
       enabled: isAnyChosen,
       run: () => {
-        replace(
-          'Delete',
-          changePiece(job, (piece) => withoutElements(piece, selection)),
-        );
+        state.change('Delete', (now) => changePiece(now, (piece) => withoutElements(piece, selection)));
         select([]);
       },
     },
