@@ -1,4 +1,3 @@
-import { produce } from 'immer';
 import { OVERRIDE_FIELDS, type Figure } from '@/core/figure';
 import {
   Element,
@@ -14,7 +13,7 @@ import { box, makeJob, words } from '@/testing/jobs';
 import { dueWords } from './board/due';
 import { keyOf } from './palette/command';
 import { figureText } from './sheet/figure-text';
-import { overrideFigure, restoreFigure } from './sheet/overrides';
+import { overrideFigure } from '@/core/edit';
 
 const figure = (value: Figure['value'], unit: Figure['unit'] = 'mm'): Figure => ({
   id: 'x',
@@ -44,11 +43,11 @@ describe('figures on the sheet', () => {
 describe('overriding', () => {
   test.each(OVERRIDE_FIELDS)('%s: is marked, and taken back leaves the job as it was', (field) => {
     const job = makeJob();
-    const set = produce(job, (d) => overrideFigure(d, field, 123));
+    const set = overrideFigure(job, field, 123);
     const found = (j: Job) => j.pieces.flatMap((p) => blankOf(j, p).figures).find((f) => f.id === field);
     expect(found(set)?.override?.field).toBe(field);
     expect(found(job)?.override).toBeUndefined();
-    expect(JSON.stringify(produce(set, (d) => restoreFigure(d, field)))).toBe(JSON.stringify(job));
+    expect(JSON.stringify(overrideFigure(set, field, undefined))).toBe(JSON.stringify(job));
   });
 });
 

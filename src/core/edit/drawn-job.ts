@@ -3,6 +3,7 @@ import type { Drawing } from '../drawing';
 import type { Blank, BlankSurface } from '../format';
 import type { Job, Piece } from '../job';
 import type { Rules } from '../rules';
+import { pieceOf } from './on-side';
 
 /** A job and a side of it as it is drawn: what lies where can be asked. */
 export interface DrawnJob {
@@ -17,3 +18,7 @@ export interface DrawnJob {
   /** The text that an element shows, or shows a part of. */
   readonly story: (id: string) => Story | undefined;
 }
+
+/** What was drawn, with the job as it is by now: an edit changes the newest job, and measures what was seen. */
+export const withJob = <D extends DrawnJob>(drawn: D, job: Job): D =>
+  drawn.job === job ? drawn : { ...drawn, job, piece: pieceOf(job) };

@@ -1,4 +1,11 @@
-import { isMeasureRef, measuresOf, mmOf, type Job } from '../job';
+import { putRecord } from './records';
+import { isMeasureRef, measuresOf, mmOf, type Job, type NamedMeasure } from '../job';
+
+/** Puts a measure in the place of the one of its id, or adds it. */
+export const putMeasure = (job: Job, measure: NamedMeasure): Job => ({
+  ...job,
+  measures: putRecord(job.measures, measure),
+});
 
 /** The job without a measure; whatever used it keeps the length that it had. */
 export function withoutMeasure(job: Job, id: string): Job {

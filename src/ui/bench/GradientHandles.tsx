@@ -1,7 +1,7 @@
 'use client';
 import { useState, type PointerEvent } from 'react';
 import { runOf } from '@/core/compose';
-import { elementsOn, type Gradient } from '@/core/job';
+import { elementsOn, type Job, type Gradient } from '@/core/job';
 import { apply, inverse, pose, type Point } from '@/core/layout';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk } from '../job/use-desk';
@@ -52,9 +52,7 @@ export function GradientHandles({
   };
   const changed = (event: PointerEvent) => {
     const to = dragged(apply(inverse(turn), toMm(event)));
-    return withElements(store.getState().job, side, (e) =>
-      e.id === id && e.kind === 'shape' ? { ...e, fill: to } : e,
-    );
+    return (now: Job) => withElements(now, side, (e) => (e.id === id && e.kind === 'shape' ? { ...e, fill: to } : e));
   };
   const handlers = (which: Grip) => ({
     onPointerDown: (event: PointerEvent) => {
@@ -66,7 +64,7 @@ export function GradientHandles({
       if (grip === which) store.getState().preview(changed(event));
     },
     onPointerUp: (event: PointerEvent) => {
-      if (grip === which) store.getState().replace('Gradient', changed(event));
+      if (grip === which) store.getState().change('Gradient', changed(event));
       setGrip(undefined);
     },
   });

@@ -42,13 +42,12 @@ export function PathPoints({ id, at, toMm }: Props) {
     element?.kind === 'shape' && element.shape.form === 'path' ? readPathData(element.shape.data) : undefined;
   const whole = read?.ok && rect ? stretched(read.path, rect) : undefined;
 
-  const take = (path: Path) => {
-    const { job, replace } = store.getState();
-    replace(
-      'Edit points',
-      withElements(job, side, (e) => (e.id === id ? withPath(e, path, drawing.boxes) : e)),
-    );
-  };
+  const take = (path: Path) =>
+    store
+      .getState()
+      .change('Edit points', (now) =>
+        withElements(now, side, (e) => (e.id === id ? withPath(e, path, drawing.boxes) : e)),
+      );
   useEffect(() => {
     const keys = (event: KeyboardEvent) => {
       if (event.target instanceof HTMLInputElement) return;

@@ -17,12 +17,14 @@ import {
   dragStretch,
   dragTurn,
   isGround,
+  withJob,
   type Caught,
   type Dragged,
   type Handle,
 } from '@/core/edit';
 import { boxBetween, pressToEdit, pressToSelect, type Begun, type Gesture } from './press';
 import { projection, useBenchView } from './view';
+import type { Job } from '@/core/job';
 
 /** Pixels within which things catch, and before which a press is no drag. */
 const REACH = 6;
@@ -136,22 +138,36 @@ export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'sel
     [begin, mode, pointOf, store, host],
   );
 
-  const step = useCallback(
-    (event: PointerEvent, { gesture, start, last, copy, desk: from }: Press) => {
-      const view = useBenchView.getState();
-      const at = projection(view);
+  /** What a press does to the job by now, wherever its pointer is. */
+  const dragOf = useCallback(
+    (event: PointerEvent, gesture: Shaping, { start, copy, desk: from }: Press) => {
+      const at = projection(useBenchView.getState());
       const point = pointOf(event);
-      const here = at.toMm(point);
-      if (gesture.kind === 'pan') return view.pan(point.x - last.x, point.y - last.y);
-      if (gesture.kind === 'marquee') return setMarquee(boxBetween(gesture.from, here));
       const [dx, dy] = asTheElement(copy, (point.x - start.x) / at.scale, (point.y - start.y) / at.scale);
-      const { preview, selection } = store.getState();
       const reach = event.ctrlKey ? 0 : REACH / at.scale;
-      const dragged = draggedTo(from, gesture, { dx, dy, here, reach, shiftKey: event.shiftKey, selection });
-      preview(dragged.job);
-      setCaught(dragged.caught);
+      const { shiftKey } = event;
+      const { selection } = store.getState();
+      const to = { dx, dy, here: at.toMm(point), reach, shiftKey, selection };
+      return (now: Job) => draggedTo(withJob(from, now), gesture, to);
     },
     [pointOf, store],
+  );
+
+  const step = useCallback(
+    (event: PointerEvent, drag: Press) => {
+      const { gesture, last } = drag;
+      const view = useBenchView.getState();
+      const point = pointOf(event);
+      if (gesture.kind === 'pan') return view.pan(point.x - last.x, point.y - last.y);
+      if (gesture.kind === 'marquee') return setMarquee(boxBetween(gesture.from, projection(view).toMm(point)));
+      const recipe = dragOf(event, gesture, drag);
+      store.getState().preview((now) => {
+        const { job, caught: lines } = recipe(now);
+        setCaught(lines);
+        return job;
+      });
+    },
+    [pointOf, dragOf, store],
   );
 
   const letGo = useCallback(() => {
@@ -184,7 +200,7 @@ export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'sel
       cancelAnimationFrame(frame.current);
       if (now.moved) step(event, now);
       letGo();
-      const { replace, live, select, selection } = store.getState();
+      const { change, select, selection } = store.getState();
       const { gesture } = now;
       if (!now.moved) {
         if (now.click) select(now.click);
@@ -192,7 +208,10 @@ export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'sel
         const here = projection(useBenchView.getState()).toMm(pointOf(event));
         const inside = within(deskRef.current, boxBetween(gesture.from, here));
         select(gesture.add ? [...new Set([...selection, ...inside])] : inside);
-      } else if (gesture.kind !== 'pan' && live) replace(LABELS[gesture.kind], live);
+      } else if (gesture.kind !== 'pan') {
+        const recipe = dragOf(event, gesture, now);
+        change(LABELS[gesture.kind], (job) => recipe(job).job);
+      }
     };
     const cancel = () => {
       if (!press.current) return;
@@ -218,7 +237,7 @@ export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'sel
       window.removeEventListener('keydown', keys);
       window.removeEventListener('keyup', keys);
     };
-  }, [pointOf, step, letGo, store, host]);
+  }, [pointOf, step, dragOf, letGo, store, host]);
 
   const onStretch = useCallback(
     (handle: Handle, event: ReactPointerEvent) => begin({ gesture: { kind: 'stretch', handle } }, event),

@@ -17,7 +17,7 @@ import { writeHex } from '@/core/colour';
 /** Spot inks that artwork is printed with, each on a plate of its own. */
 export function InkList() {
   const { job, rules, paints } = useDesk();
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const inks = job.inks ?? [];
   const unused = new Set(unusedColours(job).inks);
   const technical = [...COATINGS.map((c) => rules.coatings[c].spot), ...PROCESSES.map((p) => rules.lines[p].spot)];
@@ -56,32 +56,32 @@ export function InkList() {
             most={60}
             width={92}
             refuse={(name) => refuseName(name, ink.name)}
-            onChange={(name) => replace('Ink', withInk(job, { ...ink, name }, ink.name))}
+            onChange={(name) => change('Ink', (now) => withInk(now, { ...ink, name }, ink.name))}
           />
           <BuildField
             label="shown as"
             width={92}
             value={ink}
-            onChange={(build) => replace('Ink', withInk(job, { ...ink, ...build }, ink.name))}
+            onChange={(build) => change('Ink', (now) => withInk(now, { ...ink, ...build }, ink.name))}
           />
           <LabField
             label="measured L* a* b*"
             width={112}
             value={ink.lab}
-            onChange={(lab) => replace('Ink', withInk(job, { ...ink, lab }, ink.name))}
+            onChange={(lab) => change('Ink', (now) => withInk(now, { ...ink, lab }, ink.name))}
           />
           <ChoiceField
             label="finish"
             width={96}
             value={ink.finish}
             options={SPOT_FINISHES.map((f) => ({ value: f, label: f }))}
-            onChange={(finish) => replace('Ink', withInk(job, { ...ink, finish }, ink.name))}
+            onChange={(finish) => change('Ink', (now) => withInk(now, { ...ink, finish }, ink.name))}
           />
           <Button
             size="small"
             sx={{ minWidth: 0 }}
             aria-label={`Remove ${ink.name}; what is printed with it takes its build`}
-            onClick={() => replace('Remove ink', withoutInk(job, ink.name))}
+            onClick={() => change('Remove ink', (now) => withoutInk(now, ink.name))}
           >
             ✕
           </Button>
@@ -90,7 +90,7 @@ export function InkList() {
       {pairs.map(({ one, two, deltaE }) => (
         <Box key={`${one.name} ${two.name}`} sx={{ fontSize: 13 }}>
           {one.name} and {two.name} pass for one (ΔE {formatNumber(deltaE, 1)}).{' '}
-          <Button size="small" onClick={() => replace('Merge inks', mergedInks(job, two.name, one.name))}>
+          <Button size="small" onClick={() => change('Merge inks', (now) => mergedInks(now, two.name, one.name))}>
             Print both with {one.name}
           </Button>
         </Box>
@@ -99,7 +99,9 @@ export function InkList() {
         <Button
           size="small"
           onClick={() =>
-            replace('Add an ink', withInk(job, { name: freeName(inks), finish: 'plain', c: 0, m: 60, y: 100, k: 0 }))
+            change('Add an ink', (now) =>
+              withInk(now, { name: freeName(inks), finish: 'plain', c: 0, m: 60, y: 100, k: 0 }),
+            )
           }
         >
           Add a spot ink
@@ -108,10 +110,7 @@ export function InkList() {
           <Button
             size="small"
             onClick={() =>
-              replace(
-                'Remove unused inks',
-                [...unused].reduce((j, name) => withoutInk(j, name), job),
-              )
+              change('Remove unused inks', (now) => [...unused].reduce((j, name) => withoutInk(j, name), now))
             }
           >
             Remove what is not used

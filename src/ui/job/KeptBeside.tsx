@@ -68,7 +68,7 @@ interface BesideProps {
 
 function Beside({ version, onDone }: BesideProps) {
   const job = useJob((s) => s.job);
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const { refetch } = useBeside();
   const say = useSay();
   const { data, error } = useQuery({
@@ -83,7 +83,7 @@ function Beside({ version, onDone }: BesideProps) {
     } catch (problem) {
       return say({ tone: 'problem', text: wordsOf(problem) });
     }
-    if (taken) replace(`Version of ${moment(version.at)}`, taken);
+    if (taken) change(`Version of ${moment(version.at)}`, () => taken);
     void refetch();
     onDone();
   };

@@ -9,14 +9,14 @@ import { useJob } from './context';
 export function Proposed() {
   const proposal = useJob((s) => s.proposal);
   const propose = useJob((s) => s.propose);
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const box = useRef<HTMLDivElement>(null);
   // The box takes the focus and not its button: the Enter that made the change must not also say yes to it.
   useEffect(() => {
     if (proposal) box.current?.focus();
   }, [proposal]);
   if (!proposal) return null;
-  const { lost, changes, fails, label, job } = proposal;
+  const { lost, changes, fails, label, recipe } = proposal;
   const isQuiet = lost.length === 0 && fails.length === 0;
   return (
     <Alert
@@ -31,7 +31,7 @@ export function Proposed() {
       sx={{ mb: 1, '& .MuiAlert-message': { flex: 1, minWidth: 0 } }}
       action={
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-          <Button size="small" variant="contained" onClick={() => replace(label, job)}>
+          <Button size="small" variant="contained" onClick={() => change(label, recipe)}>
             Change it
           </Button>
           <Button size="small" onClick={() => propose(undefined)}>

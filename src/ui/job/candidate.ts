@@ -1,7 +1,7 @@
 import { checkSurface, figureChanges, lostByChange, type Finding } from '@/core/check';
 import { createComposer, composeContextOf, type Resources } from '@/core/compose';
 import { blankOf, rulesFor, type Job } from '@/core/job';
-import { type Proposal } from './store';
+import { type Proposal, type Recipe } from './store';
 import { pieceOf } from '@/core/edit';
 
 /** Everything that is wrong with a job as it would be. */
@@ -17,12 +17,13 @@ function findingsOf(job: Job, resources: Resources): readonly Finding[] {
 const keyOf = (f: Finding) => `${f.rule}/${f.surface}/${f.element ?? ''}/${f.element ? '' : f.message}`;
 
 /** What another printer or paper changes, and what fails that did not fail before. */
-export function proposalFor(label: string, before: Job, after: Job, resources: Resources): Proposal {
+export function proposalFor(label: string, before: Job, recipe: Recipe, resources: Resources): Proposal {
+  const after = recipe(before);
   const known = new Set(findingsOf(before, resources).map(keyOf));
   const fresh = findingsOf(after, resources).filter((f) => !known.has(keyOf(f)) && f.severity !== 'note');
   return {
     label,
-    job: after,
+    recipe,
     lost: lostByChange(before, after),
     changes: figureChanges(blankOf(before, pieceOf(before)), blankOf(after, pieceOf(after)), after.unit),
     fails: [...new Set(fresh.map((f) => f.message))],

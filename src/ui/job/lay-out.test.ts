@@ -136,7 +136,7 @@ test('any sequence of actions, undone, gives the same drawing; redone, the last 
       const store = createJobStore({ head: 1, job: start, undo: [], redo: [] });
       for (const i of sequence) {
         const action = ACTIONS[i];
-        if (action) store.getState().replace(`step ${i}`, action(deskOn(store.getState().job)));
+        if (action) store.getState().change(`step ${i}`, (now) => action(deskOn(now)));
       }
       const last = drawn(store.getState().job);
       while (store.getState().undoStack.length > 0) await store.getState().undo();

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { box, makeJob } from '../../testing/jobs';
-import { acknowledged, sent } from '../../core/save';
+import { acknowledged, sent } from '@/core/save';
 import { createJobStore, type JobStore } from './store';
-import { pieceOf, withElements } from '@/core/edit';
+import { added, pieceOf, withElements } from '@/core/edit';
 
 const store = (): JobStore =>
   createJobStore({ head: 1, job: makeJob([box('a', [10, 10, 20, 20])]), undo: [], redo: [] });
 const rename = (s: JobStore, name: string, merge?: string) =>
-  s.getState().edit('Name', (d) => void (d.name = name), merge);
+  s.getState().change('Name', (now) => ({ ...now, name }), merge);
 const name = (s: JobStore) => s.getState().job.name;
 
 test('any sequence of edits, undone, gives the very same job; redone, the last one', async () => {
@@ -59,7 +59,7 @@ test('an edit after an undo forgets what could be redone, and a drag under way l
   const s = store();
   rename(s, 'one');
   await s.getState().undo();
-  s.getState().preview({ ...s.getState().job, name: 'dragged' });
+  s.getState().preview((job) => ({ ...job, name: 'dragged' }));
   expect(name(s)).toBe('Test job');
   expect(s.getState().redoStack).toHaveLength(1);
   rename(s, 'two');
@@ -68,9 +68,7 @@ test('an edit after an undo forgets what could be redone, and a drag under way l
 
 test('undo takes a lost element out of the selection', async () => {
   const s = store();
-  s.getState().edit('Add', (d) => {
-    d.pieces[0]?.surfaces['front']?.push(box('b', [0, 0, 5, 5]));
-  });
+  s.getState().change('Add', (job) => added(job, 'front', [box('b', [0, 0, 5, 5])]).job);
   s.getState().select(['a', 'b']);
   await s.getState().undo();
   expect(s.getState().selection).toEqual(['a']);

@@ -1,13 +1,12 @@
 'use client';
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { produce, type Draft } from 'immer';
+import isEqual from 'fast-deep-equal';
 import {
   blankOf,
   placeOfCell,
   type CellBlock,
   elementsOf,
   keptToTemplate,
-  type Element,
   type Job,
   type SideName,
   type SolidPaint,
@@ -17,7 +16,7 @@ import type { Lost } from '@/core/check';
 import type { Measured } from '@/core/figure';
 import { isOpen, noted, savedAs, type PendingStep, type Saving } from '@/core/save';
 import { api } from '../shell/api';
-import { changeSide, pieceOf } from '@/core/edit';
+import { pieceOf, type Made } from '@/core/edit';
 
 export const STATIONS = ['brief', 'size', 'lay-out', 'finish', 'inspect', 'output'] as const;
 export type Station = (typeof STATIONS)[number];
@@ -25,10 +24,13 @@ export type Station = (typeof STATIONS)[number];
 /** A state that undo or redo leads to: at hand, or still on the server from an earlier visit. */
 type Past = { readonly job: Job; readonly label: string } | { readonly revision: number };
 
+/** A change of a job, whichever state that is in by then. */
+export type Recipe = (job: Job) => Job;
+
 /** A change that waits for the designer. */
 export interface Proposal {
   readonly label: string;
-  readonly job: Job;
+  readonly recipe: Recipe;
   readonly lost: readonly Lost[];
   /** Figures that change, in words. */
   readonly changes: readonly string[];
@@ -67,21 +69,15 @@ export interface JobState {
   /** The picture whose content is moved within its frame. */
   readonly framing: string | undefined;
 
-  readonly edit: (label: string, change: (draft: Draft<Job>) => void, merge?: string) => void;
-  /** Changes the elements of a side of the piece on the bench. */
-  readonly editSide: (
-    label: string,
-    side: SideName,
-    change: (elements: readonly Element[]) => readonly Element[],
-    merge?: string,
-  ) => void;
   /**
-   * Changes the job as it is now, whatever was on the screen when the change was begun: the one way after something was
-   * waited for, and while a proposal is shown.
+   * Changes the job as it is now, whatever was on the screen when the change was begun. Changes under the same merge
+   * name within a moment are one step for undo.
    */
-  readonly change: (label: string, recipe: (job: Job) => Job) => void;
-  readonly replace: (label: string, job: Job) => void;
-  readonly preview: (job: Job | undefined) => void;
+  readonly change: (label: string, recipe: Recipe, merge?: string) => void;
+  /** Changes the job likewise, and selects what is new in it. */
+  readonly make: (label: string, recipe: (job: Job) => Made) => void;
+  /** Shows the job as a change would leave it; undefined shows it as it is. */
+  readonly preview: (recipe: Recipe | undefined) => void;
   readonly propose: (proposal: Proposal | undefined) => void;
   readonly setFolded: (folded: boolean) => void;
   readonly undo: () => Promise<void>;
@@ -132,7 +128,10 @@ export function createJobStore(
   return createStore<JobState>((set, get) => {
     const commit = (label: string, wanted: Job, merge: string | undefined) => {
       const { job: before, undoStack, saving } = get();
-      if (wanted === before) return;
+      if (isEqual(wanted, before)) {
+        set({ live: undefined, proposal: undefined });
+        return;
+      }
       const kept = keptToTemplate(before, wanted);
       if (!kept.ok) {
         // Nothing changes, and what was dragged goes back.
@@ -203,13 +202,15 @@ export function createJobStore(
       cells: undefined,
       editing: undefined,
       framing: undefined,
-      edit: (label, change, merge) => commit(label, produce(get().job, change), merge),
-      editSide: (label, side, change, merge) => commit(label, changeSide(get().job, side, change), merge),
-      change: (label, recipe) => commit(label, recipe(get().job), undefined),
-      replace: (label, job) => commit(label, job, undefined),
-      preview: (live) => set({ live }),
+      change: (label, recipe, merge) => commit(label, recipe(get().job), merge),
+      make: (label, recipe) => {
+        const { job, ids } = recipe(get().job);
+        commit(label, job, undefined);
+        get().select(ids);
+      },
+      preview: (recipe) => set({ live: recipe?.(get().job) }),
       // While it waits, the bench shows what it would be.
-      propose: (proposal) => set({ proposal, live: proposal?.job }),
+      propose: (proposal) => set({ proposal, live: proposal?.recipe(get().job) }),
       setFolded: (folded) => set({ folded }),
       undo: () => travel('undo'),
       redo: () => travel('redo'),

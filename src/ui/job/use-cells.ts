@@ -19,14 +19,13 @@ export function useNextCell(): (id: string, by: 1 | -1) => void {
   return (id, by) => {
     const place = placeOfCell(id);
     if (!table || !place) return;
-    const { type, chooseCells, replace, job, side } = store.getState();
+    const { type, chooseCells, change, side } = store.getState();
     const cells = seenCells(table);
     const at = cells.findIndex((c) => c.row === place.row && c.column === place.column);
     const isPastEnd = at + by >= cells.length;
     if (isPastEnd)
-      replace(
-        'New row',
-        withElements(job, side, (el) => (el.id === table.id ? withRow(table, table.rows.length) : el)),
+      change('New row', (now) =>
+        withElements(now, side, (el) => (el.id === table.id && el.kind === 'table' ? withRow(el, el.rows.length) : el)),
       );
     const next = isPastEnd ? { row: table.rows.length, column: 0 } : cells[at + by];
     if (!next) return;

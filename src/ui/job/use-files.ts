@@ -34,10 +34,10 @@ export function useFiles() {
         if (files.length > 1) say({ tone: 'done', text: `Bringing in ${i + 1} of ${files.length}: ${file.name}` });
         try {
           const { sha, asset, left } = await addAsset(file);
-          const { job, replace } = store.getState();
+          const { change } = store.getState();
           if (left.length > 0) say({ tone: 'done', text: `${asset.name} came without: ${left.join('; ')}.` });
           if (asset.kind === 'font') {
-            replace(`Bring in ${asset.family}`, withAsset(job, sha, asset));
+            change(`Bring in ${asset.family}`, (now) => withAsset(now, sha, asset));
             say({
               tone: 'done',
               text:
@@ -47,7 +47,7 @@ export function useFiles() {
             continue;
           }
           if (asset.kind === 'profile') {
-            replace(`Output profile ${asset.name}`, withProfile(job, sha, asset));
+            change(`Output profile ${asset.name}`, (now) => withProfile(now, sha, asset));
             say({ tone: 'done', text: `Colours go to the press through “${asset.about}” now.` });
             continue;
           }
@@ -55,9 +55,8 @@ export function useFiles() {
           if (!MODES[store.getState().station].opens) store.getState().go('lay-out');
           const frame = asset.kind === 'picture' ? waiting.shift() : undefined;
           if (frame) {
-            replace(
-              'Replace picture',
-              changeSide(withAsset(job, sha, asset), side, (list) =>
+            change('Replace picture', (now) =>
+              changeSide(withAsset(now, sha, asset), side, (list) =>
                 list.map((e) => (e.id === frame && e.kind === 'picture' ? { ...e, picture: sha } : e)),
               ),
             );
@@ -66,10 +65,7 @@ export function useFiles() {
             const isFirst = elementsOn(pieceOf(store.getState().job), side).length === 0;
             const made = elementFor(sha, asset, isFirst);
             const label = asset.kind === 'picture' ? 'Place picture' : `Bring in ${asset.name}`;
-            replace(
-              label,
-              changeSide(withAsset(job, sha, asset), side, (list) => [...list, made]),
-            );
+            change(label, (now) => changeSide(withAsset(now, sha, asset), side, (list) => [...list, made]));
             taken.push(made.id);
           }
         } catch (error) {

@@ -38,8 +38,7 @@ export function useFix() {
     const alike = checked.findings.filter((other) => isAlike(other, finding));
     const found = alike.find(({ message }) => message === finding.message) ?? alike[0];
     const fix = found?.fixes.find((other) => other.label === label);
-    const { job, replace } = store.getState();
-    if (fix) replace(fix.label, applyChange(job, fix.change));
+    if (fix) store.getState().change(fix.label, (now) => applyChange(now, fix.change));
   };
   useEffect(mend);
   return (finding: Finding, index = 0) => {

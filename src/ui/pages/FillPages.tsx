@@ -97,19 +97,19 @@ export function FillPages({ from, onClose }: Props) {
       setDone(undefined);
       return setProblem(wordsOf(error));
     }
-    const { job, replace, show } = store.getState();
-    const now = pieceOf(job);
-    const based = sets.reduce(
-      (p, set) => set.reduce((q, side, i) => withBase(q, [side], (i === 0 ? left : right) || null, freshId), p),
-      now,
-    );
-    const filled = fillPages(based, sets, rows, shas);
-    replace(`Fill pages from ${rows.file}`, {
-      ...withPiece(job, filled.piece),
-      assets: { ...job.assets, ...assets },
+    const { change, show } = store.getState();
+    let filled: readonly SideName[] = [];
+    change(`Fill pages from ${rows.file}`, (now) => {
+      const based = sets.reduce(
+        (p, set) => set.reduce((q, side, i) => withBase(q, [side], (i === 0 ? left : right) || null, freshId), p),
+        pieceOf(now),
+      );
+      const { piece: next, sides } = fillPages(based, sets, rows, shas);
+      filled = sides;
+      return { ...withPiece(now, next), assets: { ...now.assets, ...assets } };
     });
-    say({ tone: 'done', text: `${filled.sides.length} pages filled from ${rows.file}.` });
-    const [first] = filled.sides;
+    say({ tone: 'done', text: `${filled.length} pages filled from ${rows.file}.` });
+    const [first] = filled;
     if (first !== undefined) show(first);
     onClose();
   };

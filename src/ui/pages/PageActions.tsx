@@ -13,12 +13,11 @@ import {
   withoutPages,
   type PageRange,
   type Piece,
-  withPiece,
 } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
 import { MeasureField } from '../field/MeasureField';
 import { NumberField } from '../field/NumberField';
-import { freshId, pieceOf } from '@/core/edit';
+import { changePiece, freshId } from '@/core/edit';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { useSay } from '../shell/Messages';
@@ -42,10 +41,8 @@ export function PageActions({ range, onRange }: Props) {
   const [filling, setFilling] = useState(false);
   const count = pageCount(piece) ?? 0;
   const act = (label: string, make: (piece: Piece) => Piece, to?: string) => {
-    const { job, replace } = store.getState();
     try {
-      const next = make(pieceOf(job));
-      replace(label, withPiece(job, next));
+      store.getState().change(label, (now) => changePiece(now, make));
       if (to !== undefined) show(to);
     } catch (error) {
       if (!(error instanceof Impossible)) throw error;

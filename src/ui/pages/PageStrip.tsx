@@ -3,10 +3,10 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useEffect, useRef, useState } from 'react';
 import { pageNumberOf } from '@/core/format';
-import { baseById, baseOfSide, pageCount, withPagesMoved, type PageRange, type SideName, withPiece } from '@/core/job';
+import { baseById, baseOfSide, pageCount, withPagesMoved, type PageRange, type SideName, type Piece } from '@/core/job';
 import { usePainting } from '../job/painting';
 import { useJob, useJobStore } from '../job/context';
-import { pieceOf } from '@/core/edit';
+import { changePiece, pieceOf } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { PageActions } from './PageActions';
@@ -86,10 +86,10 @@ export function PageStrip() {
       setDragged(undefined);
       if (at && isKept) {
         const to = at;
-        const { job, replace } = store.getState();
-        const next = withPagesMoved(pieceOf(job), to.range, to.before);
-        if (next !== pieceOf(job)) {
-          replace(`Move pages ${rangeWords(to.range)}`, withPiece(job, next));
+        const { job, change } = store.getState();
+        const recipe = (piece: Piece) => withPagesMoved(piece, to.range, to.before);
+        if (recipe(pieceOf(job)) !== pieceOf(job)) {
+          change(`Move pages ${rangeWords(to.range)}`, (now) => changePiece(now, recipe));
           const size = to.range.to - to.range.from;
           const from = to.before > to.range.to ? to.before - 1 - size : to.before;
           setRange({ from, to: from + size });

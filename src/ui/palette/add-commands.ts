@@ -1,6 +1,6 @@
 import { artElement, plainName } from '@/core/compose';
 import { cellId } from '@/core/job';
-import { changeSide, freshId, newElement, type Addable } from '@/core/edit';
+import { added, changeSide, freshId, newElement, type Addable } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
 import type { CommandContext, Present } from './context';
 
@@ -58,8 +58,7 @@ export function addCommands(context: CommandContext, present: Present): readonly
 function addTo({ desk }: CommandContext, { state }: Present, kind: Addable): void {
   state.go('lay-out');
   const element = newElement(kind, desk.surface.boxes);
-  state.editSide(`Add ${kind}`, state.side, (list) => [...list, element]);
-  state.select([element.id]);
+  state.make(`Add ${kind}`, (now) => added(now, state.side, [element]));
   if (kind === 'text') state.type(element.id);
   if (kind === 'table') {
     const first = { row: 0, column: 0 };

@@ -1,5 +1,5 @@
 import type { Axis, Element } from '@/core/job';
-import { alignSelection, distributeSelection } from '@/core/edit';
+import { alignSelection, changeSide, distributeSelection, withJob } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
 import type { CommandContext, Present } from './context';
 
@@ -10,7 +10,7 @@ export const arrangeCommands = (context: CommandContext, present: Present): read
 function orderEntries({ state, isChosen, isAnyChosen: enabled }: Present): readonly Entry[] {
   const isOther = (e: Element) => !isChosen(e);
   const order = (label: string, move: (list: readonly Element[]) => readonly Element[]) => () =>
-    state.editSide(label, state.side, move);
+    state.change(label, (now) => changeSide(now, state.side, move));
   return [
     {
       id: 'forward',
@@ -48,7 +48,10 @@ const fillEntry = ({ state, isChosen, isAnyChosen }: Present): Entry => ({
   title: 'Fill the box it stands in',
   keys: ['W'],
   enabled: isAnyChosen,
-  run: () => state.editSide('Fill its box', state.side, (list) => list.map((e) => (isChosen(e) ? filling(e) : e))),
+  run: () =>
+    state.change('Fill its box', (now) =>
+      changeSide(now, state.side, (list) => list.map((e) => (isChosen(e) ? filling(e) : e))),
+    ),
 });
 
 const EDGES = ['left', 'centre', 'right', 'top', 'middle', 'bottom'] as const;
@@ -58,19 +61,28 @@ const alignEntries = ({ desk }: CommandContext, { state, isAnyChosen }: Present)
     id: `align-${edge}`,
     title: `Align ${edge} on the trim`,
     enabled: isAnyChosen,
-    run: () => state.replace(`Align ${edge}`, alignSelection(desk, state.selection, { box: 'trim' }, edge)),
+    run: () =>
+      state.change(`Align ${edge}`, (now) =>
+        alignSelection(withJob(desk, now), state.selection, { box: 'trim' }, edge),
+      ),
   })),
   {
     id: 'gaps-across',
     title: 'Equal gaps across',
     enabled: state.selection.length > 2,
-    run: () => state.replace('Equal gaps across', distributeSelection(desk, state.selection, 'x', undefined)),
+    run: () =>
+      state.change('Equal gaps across', (now) =>
+        distributeSelection(withJob(desk, now), state.selection, 'x', undefined),
+      ),
   },
   {
     id: 'gaps-down',
     title: 'Equal gaps down',
     enabled: state.selection.length > 2,
-    run: () => state.replace('Equal gaps down', distributeSelection(desk, state.selection, 'y', undefined)),
+    run: () =>
+      state.change('Equal gaps down', (now) =>
+        distributeSelection(withJob(desk, now), state.selection, 'y', undefined),
+      ),
   },
 ];
 

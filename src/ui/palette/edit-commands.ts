@@ -1,13 +1,16 @@
-import { withoutElements, type Element } from '@/core/job';
+import { type Job, withoutElements, type Element } from '@/core/job';
 import { toStep } from '@/core/layout';
 import {
+  added,
   changePiece,
+  chosenOf,
   copyOf,
   duplicates,
   groupSelection,
   moveBy,
   outlined,
   ungroupSelection,
+  withJob,
   withPlaceholder,
 } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
@@ -53,18 +56,13 @@ function textEntries({ desk }: CommandContext, { state, only, isLayingOut }: Pre
       id: 'placeholder',
       title: 'Fill the selected text with placeholder words',
       enabled,
-      run: () => text && state.replace('Placeholder words', withPlaceholder(desk, text)),
+      run: () => text && state.change('Placeholder words', (now) => withPlaceholder(withJob(desk, now), text)),
     },
     {
       id: 'outlines',
       title: 'Turn the selected text into outlines',
       enabled,
-      run: () => {
-        if (!text) return;
-        const { job, ids } = outlined(desk, text);
-        state.replace('Outlines', job);
-        state.select(ids);
-      },
+      run: () => text && state.make('Outlines', (now) => outlined(withJob(desk, now), text)),
     },
     {
       id: 'type',
@@ -109,21 +107,21 @@ function selectEntries({ state, elements, isAnyChosen, isLayingOut }: Present): 
 }
 
 function groupEntries({ state, elements, isChosen }: Present): readonly Entry[] {
-  const { job, side, selection, replace } = state;
+  const { side, selection, change } = state;
   return [
     {
       id: 'group',
       title: 'Group',
       keys: ['Ctrl+G'],
       enabled: selection.length > 1,
-      run: () => replace('Group', groupSelection(job, side, selection)),
+      run: () => change('Group', (now) => groupSelection(now, side, selection)),
     },
     {
       id: 'ungroup',
       title: 'Ungroup',
       keys: ['Ctrl+Shift+G'],
       enabled: elements.some((e) => isChosen(e) && e.group !== null),
-      run: () => replace('Ungroup', ungroupSelection(job, side, selection)),
+      run: () => change('Ungroup', (now) => ungroupSelection(now, side, selection)),
     },
   ];
 }
@@ -147,26 +145,24 @@ const contentEntries = ({ state, only, isLayingOut }: Present): readonly Entry[]
 ];
 
 function copyEntries({ desk }: CommandContext, present: Present): readonly Entry[] {
-  const { state, elements, isChosen, isAnyChosen } = present;
-  const { job, side, selection, select } = state;
-  const lay = (copies: readonly Element[]) => {
-    state.editSide('Duplicate', side, (list) => [...list, ...copies]);
-    select(copies.map((c) => c.id));
-  };
+  const { state, isAnyChosen } = present;
+  const { side, selection, select } = state;
+  const lay = (copies: (now: Job) => readonly Element[]) => () =>
+    state.make('Duplicate', (now) => added(now, side, copies(now)));
   return [
     {
       id: 'duplicate',
       title: 'Duplicate',
       keys: ['Ctrl+D'],
       enabled: isAnyChosen,
-      run: () => lay(duplicates(job, side, selection, desk.drawing.boxes)),
+      run: lay((now) => duplicates(now, side, selection, desk.drawing.boxes)),
     },
     {
       id: 'duplicate-here',
       title: 'Duplicate in the same place',
       keys: ['Ctrl+Shift+D'],
       enabled: isAnyChosen,
-      run: () => lay(elements.filter(isChosen).map(copyOf)),
+      run: lay((now) => chosenOf(now, side, selection).map(copyOf)),
     },
     {
       id: 'delete',
@@ -182,11 +178,13 @@ function copyEntries({ desk }: CommandContext, present: Present): readonly Entry
 }
 
 function nudgeEntries({ desk }: CommandContext, present: Present): readonly Entry[] {
-  const { job, side, selection, replace } = present.state;
+  const { side, selection, change } = present.state;
   const enabled = present.isLayingOut && present.isAnyChosen;
   const nudge = (dx: number, dy: number) => () => {
-    const length = (steps: number) => toStep(steps * job.step, 1e-6);
-    replace('Nudge', moveBy(job, side, desk.surface.boxes, selection, length(dx), length(dy)));
+    change('Nudge', (now) => {
+      const length = (steps: number) => toStep(steps * now.step, 1e-6);
+      return moveBy(now, side, desk.surface.boxes, selection, length(dx), length(dy));
+    });
   };
   return WAYS.flatMap(([name, dx, dy]) => [
     {

@@ -86,10 +86,9 @@ function entriesWithin(within: Within | undefined): readonly Entry[] {
   ];
 }
 
-const changeTable = ({ state, table }: Within, label: string, change: (t: Table) => Table): void =>
-  state.replace(
-    label,
-    withElements(state.job, state.side, (e) => (e.kind === 'table' && e.id === table.id ? change(e) : e)),
+const changeTable = ({ state, table }: Within, label: string, recipe: (t: Table) => Table): void =>
+  state.change(label, (now) =>
+    withElements(now, state.side, (e) => (e.kind === 'table' && e.id === table.id ? recipe(e) : e)),
   );
 
 /** The cell beside the one that is chosen, past a span as a whole. */

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Drawer from '@mui/material/Drawer';
 import { elementsOn, printableContent, printableElement } from '@/core/job';
 import type { GalleryEntry } from '@/core/printable';
-import { changeSide, freshId } from '@/core/edit';
+import { added, freshId } from '@/core/edit';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { useSay } from '../shell/Messages';
@@ -22,8 +22,7 @@ function Chooser({ onClose }: { readonly onClose: () => void }) {
   const { job, piece, drawing } = useDesk();
   const side = useJob((s) => s.side);
   const selection = useJob((s) => s.selection);
-  const replace = useJob((s) => s.replace);
-  const select = useJob((s) => s.select);
+  const make = useJob((s) => s.make);
   const go = useJob((s) => s.go);
   const say = useSay();
   const [only] = elementsOn(piece, side).filter((e) => selection.length === 1 && e.id === selection[0]);
@@ -36,11 +35,7 @@ function Chooser({ onClose }: { readonly onClose: () => void }) {
     const against = box ? ({ box: 'element', element: box.id } as const) : ({ box: 'safe' } as const);
     const element = printableElement(freshId(), entry.title, made.content, { against, x: whole, y: whole });
     go('lay-out');
-    replace(
-      `Add ${entry.title.toLowerCase()}`,
-      changeSide(job, side, (list) => [...list, element]),
-    );
-    select([element.id]);
+    make(`Add ${entry.title.toLowerCase()}`, (now) => added(now, side, [element]));
     onClose();
   };
   return (

@@ -1,12 +1,11 @@
-import { withDecisions, type PrintableContent, type PrintableElement, withPiece } from '@/core/job';
+import { withDecisions, type PrintableContent, type PrintableElement } from '@/core/job';
+import { changePiece } from '@/core/edit';
 import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
 
 /** Changes decisions of a printable as one step, for all pages that show it. */
 export function useDecisions(element: PrintableElement) {
-  const { job, piece } = useDesk();
   const side = useJob((s) => s.side);
-  const replace = useJob((s) => s.replace);
-  return (label: string, change: (content: PrintableContent) => PrintableContent) =>
-    replace(label, withPiece(job, withDecisions(piece, side, element.id, change)));
+  const change = useJob((s) => s.change);
+  return (label: string, recipe: (content: PrintableContent) => PrintableContent) =>
+    change(label, (now) => changePiece(now, (piece) => withDecisions(piece, side, element.id, recipe)));
 }

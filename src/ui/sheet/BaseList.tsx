@@ -1,12 +1,12 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { sideOfBase, withoutBase, type BaseLayout, type Piece, withPiece } from '@/core/job';
+import { sideOfBase, withoutBase, type BaseLayout, type Piece } from '@/core/job';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
 import { WordsField } from '../field/WordsField';
-import { freshId } from '@/core/edit';
+import { changePiece, freshId, putRecord } from '@/core/edit';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { Fold } from './Fold';
@@ -26,14 +26,13 @@ function below(bases: readonly BaseLayout[], id: string): ReadonlySet<string> {
 export function BaseList() {
   const { piece } = useDesk();
   const { job } = useDesk();
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const show = useJob((s) => s.show);
   const side = useJob((s) => s.side);
-  const put = (label: string, next: Piece) => replace(label, withPiece(job, next));
-  const set = (label: string, to: BaseLayout) =>
-    put(label, { ...piece, bases: piece.bases.map((b) => (b.id === to.id ? to : b)) });
+  const edit = (label: string, recipe: (piece: Piece) => Piece) => change(label, (now) => changePiece(now, recipe));
+  const set = (label: string, to: BaseLayout) => edit(label, (now) => ({ ...now, bases: putRecord(now.bases, to) }));
   const number = (label: string, to: Partial<Piece['numbering']>) =>
-    put(label, { ...piece, numbering: { ...piece.numbering, ...to } });
+    edit(label, (now) => ({ ...now, numbering: { ...now.numbering, ...to } }));
   const followers = (id: string) =>
     Object.values(piece.layouts).filter((l) => l.base === id).length + piece.bases.filter((b) => b.base === id).length;
   return (
@@ -119,7 +118,7 @@ export function BaseList() {
                 size="small"
                 sx={{ minWidth: 0 }}
                 aria-label={`Remove ${base.name}; pages keep what it gave them`}
-                onClick={() => put('Remove base layout', withoutBase(piece, base.id, freshId))}
+                onClick={() => edit('Remove base layout', (now) => withoutBase(now, base.id, freshId))}
               >
                 Remove
               </Button>

@@ -6,17 +6,14 @@ import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { useJobStore } from '../job/context';
 import { useDesk } from '../job/use-desk';
+import { setBaselineGrid } from '@/core/edit';
 
 /** Level lines for the baselines of every side; paragraphs say whether they stand on them. */
 export function BaselineFields() {
   const { piece, job, rules } = useDesk();
-  const store = useJobStore();
+  const { change } = useJobStore().getState();
   const grid = piece.baselineGrid;
-  const set = (to: BaselineGrid | null) =>
-    store.getState().edit('Baseline grid', (draft) => {
-      const first = draft.pieces[0];
-      if (first) first.baselineGrid = to;
-    });
+  const set = (to: BaselineGrid | null) => change('Baseline grid', (now) => setBaselineGrid(now, to));
   return (
     <Box role="group" aria-label="Baseline grid" sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
       <CheckField

@@ -19,10 +19,10 @@ export function CellStyleList() {
 
 function CellStyleFields({ style }: { readonly style: CellStyle }) {
   const { job } = useDesk();
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const book = styleBook(job);
   const whole = book.cell(style.id);
-  const put = (label: string, to: CellStyle) => replace(label, putCellStyle(job, to));
+  const put = (label: string, to: CellStyle) => change(label, (now) => putCellStyle(now, to));
   const set = (label: string, changes: CellChanges) => put(label, { ...style, cell: overCell(style.cell, changes) });
   const below = dependants(job.cellStyles, style.id);
   const uses = usesOf(job, style.id);
@@ -71,7 +71,7 @@ function CellStyleFields({ style }: { readonly style: CellStyle }) {
           size="small"
           sx={{ minWidth: 0 }}
           aria-label={`Remove ${style.name}; cells in it keep their look`}
-          onClick={() => replace('Remove cell style', withoutCellStyle(job, style.id))}
+          onClick={() => change('Remove cell style', (now) => withoutCellStyle(now, style.id))}
         >
           Remove
         </Button>

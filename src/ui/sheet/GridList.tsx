@@ -5,7 +5,7 @@ import { NamedGrid } from '@/core/job';
 import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { WordsField } from '../field/WordsField';
-import { framesInCells, freshId } from '@/core/edit';
+import { framesInCells, freshId, withJob, removeGrid, putGrid } from '@/core/edit';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { BoxField } from '../slip/BoxField';
@@ -18,28 +18,18 @@ import { GridMargins } from './GridMargins';
 export function GridList() {
   const desk = useDesk();
   const { piece, job, rules } = desk;
-  const store = useJobStore();
+  const { change, make } = useJobStore().getState();
   const side = useJob((s) => s.side);
   const selection = useJob((s) => s.selection);
   const context = { unit: job.unit, ppi: rules.ppi.value };
   const shown = piece.grids.filter((g) => g.side === undefined || g.side === side);
-  const set = (label: string, grids: readonly NamedGrid[]) =>
-    store.getState().edit(label, (draft) => {
-      const first = draft.pieces[0];
-      if (first) first.grids = structuredClone([...grids]);
-    });
-  const put = (to: NamedGrid) =>
-    set(
-      'Grid',
-      piece.grids.map((g) => (g.id === to.id ? to : g)),
-    );
+  const put = (grid: NamedGrid) => change('Grid', (now) => putGrid(now, grid));
   const add = () => {
     const [one] = selection;
     const box = one ? ({ box: 'element', element: one, part: 'whole' } as const) : ({ box: 'safe' } as const);
-    set('Divide a box', [
-      ...piece.grids,
-      NamedGrid.parse({ id: freshId(), name: `grid ${piece.grids.length + 1}`, side, in: box, columns: 3, rows: 1 }),
-    ]);
+    const name = `grid ${piece.grids.length + 1}`;
+    const grid = NamedGrid.parse({ id: freshId(), name, side, in: box, columns: 3, rows: 1 });
+    change('Divide a box', (now) => putGrid(now, grid));
   };
   return (
     <Fold title="Grids" count={shown.length}>
@@ -116,23 +106,11 @@ export function GridList() {
           />
           <Button
             size="small"
-            onClick={() => {
-              const { job: next, ids } = framesInCells(desk, grid);
-              store.getState().replace('Frames in every cell', next);
-              store.getState().select(ids);
-            }}
+            onClick={() => make('Frames in every cell', (now) => framesInCells(withJob(desk, now), grid))}
           >
             Frame in each cell
           </Button>
-          <Button
-            size="small"
-            onClick={() =>
-              set(
-                'Remove grid',
-                piece.grids.filter((g) => g.id !== grid.id),
-              )
-            }
-          >
+          <Button size="small" onClick={() => change('Remove grid', (now) => removeGrid(now, grid.id))}>
             Remove
           </Button>
         </Box>

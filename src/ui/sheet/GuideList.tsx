@@ -5,7 +5,7 @@ import { Guide } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
 import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
-import { freshId } from '@/core/edit';
+import { freshId, putGuide, removeGuide } from '@/core/edit';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { BoxField } from '../slip/BoxField';
@@ -21,20 +21,11 @@ const HOW = [
 /** Guides by value and against boxes. */
 export function GuideList() {
   const { piece, job, rules } = useDesk();
-  const store = useJobStore();
+  const { change } = useJobStore().getState();
   const side = useJob((s) => s.side);
   const context = { unit: job.unit, ppi: rules.ppi.value };
   const shown = piece.guides.filter((g) => g.side === undefined || g.side === side);
-  const set = (label: string, guides: readonly Guide[]) =>
-    store.getState().edit(label, (draft) => {
-      const first = draft.pieces[0];
-      if (first) first.guides = structuredClone([...guides]);
-    });
-  const put = (to: Guide) =>
-    set(
-      'Guide',
-      piece.guides.map((g) => (g.id === to.id ? to : g)),
-    );
+  const put = (guide: Guide) => change('Guide', (now) => putGuide(now, guide));
   const how = (guide: Guide, to: (typeof HOW)[number]['value']): Guide => {
     switch (to) {
       case 'from-start':
@@ -95,15 +86,7 @@ export function GuideList() {
                 onChange={(parts) => put({ ...guide, at: { ...at, parts } })}
               />
             )}
-            <Button
-              size="small"
-              onClick={() =>
-                set(
-                  'Remove guide',
-                  piece.guides.filter((g) => g.id !== guide.id),
-                )
-              }
-            >
+            <Button size="small" onClick={() => change('Remove guide', (now) => removeGuide(now, guide.id))}>
               Remove
             </Button>
           </Box>
@@ -113,16 +96,18 @@ export function GuideList() {
         size="small"
         sx={{ justifySelf: 'start' }}
         onClick={() =>
-          set('Add a guide', [
-            ...piece.guides,
-            Guide.parse({
-              id: freshId(),
-              side,
-              axis: 'x',
-              in: { box: 'trim' },
-              at: { how: 'from-start', distance: 10 },
-            }),
-          ])
+          change('Add a guide', (now) =>
+            putGuide(
+              now,
+              Guide.parse({
+                id: freshId(),
+                side,
+                axis: 'x',
+                in: { box: 'trim' },
+                at: { how: 'from-start', distance: 10 },
+              }),
+            ),
+          )
         }
       >
         Add a guide

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { measuresUsed, type NamedMeasure } from '@/core/job';
 import { LengthField } from '../field/LengthField';
 import { WordsField } from '../field/WordsField';
-import { freshId, withoutMeasure } from '@/core/edit';
+import { freshId, putMeasure, withoutMeasure } from '@/core/edit';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { Fold } from './Fold';
@@ -13,15 +13,10 @@ import { Fold } from './Fold';
 export function MeasureList() {
   const { rules } = useDesk();
   const { job } = useDesk();
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const { measures, unit } = job;
   const used = measuresUsed(job.pieces);
-  const set = (label: string, next: readonly NamedMeasure[]) => replace(label, { ...job, measures: [...next] });
-  const put = (to: NamedMeasure) =>
-    set(
-      'Measure',
-      measures.map((m) => (m.id === to.id ? to : m)),
-    );
+  const put = (measure: NamedMeasure) => change('Measure', (now) => putMeasure(now, measure));
   const isTaken = (name: string, id: string) =>
     measures.some((m) => m.id !== id && m.name.toLowerCase() === name.toLowerCase());
   return (
@@ -64,7 +59,7 @@ export function MeasureList() {
             size="small"
             sx={{ minWidth: 0 }}
             aria-label={`Remove ${m.name}; what uses it keeps its length`}
-            onClick={() => replace('Remove measure', withoutMeasure(job, m.id))}
+            onClick={() => change('Remove measure', (now) => withoutMeasure(now, m.id))}
           >
             Remove
           </Button>
@@ -73,7 +68,9 @@ export function MeasureList() {
       <Button
         size="small"
         sx={{ justifySelf: 'start' }}
-        onClick={() => set('Add a measure', [...measures, { id: freshId(), name: nextName(measures), value: 10 }])}
+        onClick={() =>
+          change('Add a measure', (now) => putMeasure(now, { id: freshId(), name: nextName(now.measures), value: 10 }))
+        }
       >
         Add a measure
       </Button>

@@ -8,7 +8,7 @@ import { useJob } from '../job/context';
 import { MeasureField } from '../field/MeasureField';
 import { COLOURS, FACES } from '../shell/theme';
 import { figureText } from './figure-text';
-import { overrideFigure, restoreFigure } from './overrides';
+import { overrideFigure } from '@/core/edit';
 
 /** One figure: pointing at it lights the measure on the bench, a press opens its working. */
 export const SheetLine = memo(function SheetLine({
@@ -79,7 +79,7 @@ export const SheetLine = memo(function SheetLine({
 });
 
 function Working({ figure, unit }: { readonly figure: Figure; readonly unit: JobUnit }) {
-  const edit = useJob((s) => s.edit);
+  const change = useJob((s) => s.change);
   const { overridable, override } = figure;
   return (
     <Box sx={{ mx: 2.5, my: 0.75, p: 1.25, bgcolor: '#fff8dc', border: `1px solid ${COLOURS.sheetLine}` }}>
@@ -98,14 +98,14 @@ function Working({ figure, unit }: { readonly figure: Figure; readonly unit: Job
             shown={written(figure, unit)}
             read={(typed) => readOverride(overridable, typed, unit)}
             onChange={(value) =>
-              edit(`Set ${figure.name.toLowerCase()}`, (draft) => overrideFigure(draft, overridable, value))
+              change(`Set ${figure.name.toLowerCase()}`, (now) => overrideFigure(now, overridable, value))
             }
           />
           {override && (
             <Button
               size="small"
               onClick={() =>
-                edit(`Take back ${figure.name.toLowerCase()}`, (draft) => restoreFigure(draft, overridable))
+                change(`Take back ${figure.name.toLowerCase()}`, (now) => overrideFigure(now, overridable, undefined))
               }
             >
               Take back

@@ -24,11 +24,11 @@ const matches = (element: Element, words: string): boolean =>
 
 /** What lies on this side, the uppermost first, by layer; found by name or by the words in it. */
 export function SideContents() {
-  const { job, piece } = useDesk();
+  const { piece } = useDesk();
   const side = useJob((s) => s.side);
   const selection = useJob((s) => s.selection);
   const select = useJob((s) => s.select);
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const [words, setWords] = useState('');
   const elements = elementsOn(piece, side);
   const shown = [...elements].reverse().filter((e) => words === '' || matches(e, words));
@@ -50,9 +50,9 @@ export function SideContents() {
           <LayerLine
             layer={layer}
             only={piece.layers.length === 1}
-            onChange={(to) => replace('Layer', changeLayer(job, to))}
-            onUp={() => replace('Layer up', moveLayer(job, layer.id, 1))}
-            onRemove={() => replace('Remove layer', removeLayer(job, layer.id))}
+            onChange={(to) => change('Layer', (now) => changeLayer(now, to))}
+            onUp={() => change('Layer up', (now) => moveLayer(now, layer.id, 1))}
+            onRemove={() => change('Remove layer', (now) => removeLayer(now, layer.id))}
           />
           {shown
             .filter((e) => e.layer === layer.id)
@@ -83,7 +83,7 @@ export function SideContents() {
         </Box>
       ))}
       {words !== '' && shown.length === 0 && <Box sx={{ fontSize: 13 }}>Nothing here is called so or says so.</Box>}
-      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => replace('Add a layer', addLayer(job))}>
+      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => change('Add a layer', (now) => addLayer(now))}>
         Add a layer
       </Button>
     </Fold>

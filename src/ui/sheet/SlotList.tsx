@@ -17,7 +17,7 @@ import {
   type SlotElement,
 } from '@/core/job';
 import { FileButton } from '../field/FileButton';
-import { useJob, useJobStore } from '../job/context';
+import { useJob } from '../job/context';
 import { changeSide } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { wordsOf } from '../shell/api';
@@ -31,10 +31,9 @@ const MOST = 24;
 /** The slots of a job that was begun from a template, one under the other; the rest of it is fixed. */
 export function SlotList() {
   const { job, piece } = useDesk();
-  const store = useJobStore();
   const show = useJob((s) => s.show);
   const select = useJob((s) => s.select);
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const here = useJob((s) => s.side);
   if (!job.template) return null;
   const slots = slotsOf(piece);
@@ -50,14 +49,12 @@ export function SlotList() {
       {slots.length === 0 && <Box sx={{ fontSize: 13 }}>The template leaves nothing open.</Box>}
       {slots.length > 0 && shown.length === 0 && <Box sx={{ fontSize: 13 }}>Nothing is open on this page.</Box>}
       {shown.map(({ side, element }) => {
-        const fill: Fill = (change, assets) => {
-          const { job: now } = store.getState();
-          const withAssets = assets ? { ...now, assets: { ...now.assets, ...assets } } : now;
-          replace(
-            `Fill in ${nameOf(element)}`,
-            changeSide(withAssets, side, (list) => list.map((e) => (e.id === element.id ? change(e) : e))),
+        const fill: Fill = (recipe, assets) =>
+          change(`Fill in ${nameOf(element)}`, (now) =>
+            changeSide({ ...now, assets: { ...now.assets, ...assets } }, side, (list) =>
+              list.map((e) => (e.id === element.id ? recipe(e) : e)),
+            ),
           );
-        };
         const find = () => {
           show(side);
           select([element.id]);
@@ -86,7 +83,7 @@ export function SlotList() {
       <Button
         size="small"
         sx={{ justifySelf: 'start' }}
-        onClick={() => replace('Free from the template', freed(job))}
+        onClick={() => change('Free from the template', (now) => freed(now))}
         title="Everything can be changed then"
       >
         Free it from its template
@@ -96,7 +93,7 @@ export function SlotList() {
 }
 
 /** Changes the element of a slot, with what it needs beside it. */
-type Fill = (change: (e: Element) => Element, assets?: Job['assets']) => void;
+type Fill = (recipe: (e: Element) => Element, assets?: Job['assets']) => void;
 
 interface ContentProps {
   readonly element: SlotElement;

@@ -40,7 +40,7 @@ const FACTS: Readonly<Record<string, string>> = {
 /** Looks with a name: changed here, everything in them follows, and so do the styles based on them. */
 export function StyleList() {
   const { job } = useDesk();
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const { styles } = job;
   return (
     <Fold title="Styles" count={styles.length + job.cellStyles.length}>
@@ -61,12 +61,14 @@ export function StyleList() {
         <Button
           size="small"
           onClick={() =>
-            replace('New style', addPlainStyle(job, 'paragraph', styles.find((s) => s.of === 'paragraph')?.id ?? null))
+            change('New style', (now) =>
+              addPlainStyle(now, 'paragraph', styles.find((s) => s.of === 'paragraph')?.id ?? null),
+            )
           }
         >
           Add a paragraph style
         </Button>
-        <Button size="small" onClick={() => replace('New style', addPlainStyle(job, 'character', null))}>
+        <Button size="small" onClick={() => change('New style', (now) => addPlainStyle(now, 'character', null))}>
           Add a character style
         </Button>
       </Box>
@@ -77,10 +79,10 @@ export function StyleList() {
 /** @param nth its place among the paragraph styles, which is its key while words are typed */
 function StyleFields({ style, nth }: { readonly style: TypeStyle; readonly nth: number | undefined }) {
   const { job } = useDesk();
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const { styles } = job;
   const look = styleBook(job).style(style.id);
-  const put = (label: string, to: TypeStyle) => replace(label, putStyle(job, to));
+  const put = (label: string, to: TypeStyle) => change(label, (now) => putStyle(now, to));
   const set = (label: string, changes: ParagraphChanges) =>
     put(label, { ...style, look: { ...style.look, ...changes } });
   const below = dependants(styles, style.id);
@@ -141,7 +143,7 @@ function StyleFields({ style, nth }: { readonly style: TypeStyle; readonly nth: 
           size="small"
           sx={{ minWidth: 0 }}
           aria-label={`Remove ${style.name}; what is in it keeps its look`}
-          onClick={() => replace('Remove style', withoutStyle(job, style.id))}
+          onClick={() => change('Remove style', (now) => withoutStyle(now, style.id))}
         >
           Remove
         </Button>

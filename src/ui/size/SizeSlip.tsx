@@ -26,7 +26,7 @@ import { useResize, type Resize } from './use-resize';
 export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
   const { piece } = useDesk();
   const { job, rules } = useDesk();
-  const edit = useJob((s) => s.edit);
+  const change = useJob((s) => s.change);
   const resize = useResize();
   const [choosing, setChoosing] = useState(false);
   const format = formatOf(piece.kind);
@@ -75,7 +75,7 @@ export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
             width={64}
             value={job.unit}
             options={JOB_UNITS.map((u) => ({ value: u, label: u }))}
-            onChange={(unit) => edit('Change unit', (draft) => void (draft.unit = unit))}
+            onChange={(unit) => change('Change unit', (now) => ({ ...now, unit }))}
           />
           <Oversized format={format} resize={resize} context={context} size={piece['size'] as Size | undefined} />
         </Group>

@@ -4,6 +4,7 @@ import { lostByChange } from '@/core/check';
 import { formatOf, type Format } from '@/core/format';
 import { refusalOf, remade, type Job, type Piece } from '@/core/job';
 import { useJob } from '../job/context';
+import type { Recipe } from '../job/store';
 
 /** Changes of the piece itself: refused where they cannot be, asked about where content would lose its place. */
 export interface Resize {
@@ -24,12 +25,12 @@ const withDecision = (job: Job, name: string, value: unknown): Job =>
 
 export function useResize(): Resize {
   const job = useJob((s) => s.job);
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const propose = useJob((s) => s.propose);
-  const offer = (label: string, after: Job) => {
-    const lost = lostByChange(job, after);
-    if (lost.length === 0) replace(label, after);
-    else propose({ label, job: after, lost, changes: [], fails: [] });
+  const offer = (label: string, recipe: Recipe) => {
+    const lost = lostByChange(job, recipe(job));
+    if (lost.length === 0) change(label, recipe);
+    else propose({ label, recipe, lost, changes: [], fails: [] });
   };
   return {
     refuse: (name, value) => {
@@ -38,13 +39,12 @@ export function useResize(): Resize {
     },
     set: (name, value) => {
       const label = formatOf(job.pieces[0]?.kind ?? '')?.parameters[name]?.label ?? name;
-      offer(`Change ${label.toLowerCase()}`, withDecision(job, name, value));
+      offer(`Change ${label.toLowerCase()}`, (now) => withDecision(now, name, value));
     },
-    setAll: (label, change, more = (j) => j) => offer(label, more(changePiece(job, change))),
+    setAll: (label, recipe, more = (j) => j) => offer(label, (now) => more(changePiece(now, recipe))),
     become: (format) =>
-      offer(
-        `Make it a ${format.title.toLowerCase()}`,
-        changePiece(job, (piece) => remade(job, piece, format)),
+      offer(`Make it a ${format.title.toLowerCase()}`, (now) =>
+        changePiece(now, (piece) => remade(now, piece, format)),
       ),
   };
 }

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { type Edge } from '@/core/layout';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
-import { alignSelection, distributeSelection, type Reference } from '@/core/edit';
+import { alignSelection, distributeSelection, withJob, type Reference } from '@/core/edit';
 import { Opener } from './Opener';
 import { Group } from './Slip';
 
@@ -31,7 +31,7 @@ export const ArrangeFields = () => (
 function Arrangement() {
   const desk = useDesk();
   const selection = useJob((s) => s.selection);
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const [chosen, setChosen] = useState<string>('trim');
   const others = desk.drawing.frames.filter((f) => !selection.includes(f.element) || selection.length > 1);
   const reference: Reference =
@@ -65,7 +65,9 @@ function Arrangement() {
           <Button
             key={edge}
             aria-label={`Align ${label}`}
-            onClick={() => replace(`Align ${label}`, alignSelection(desk, selection, against, edge))}
+            onClick={() =>
+              change(`Align ${label}`, (now) => alignSelection(withJob(desk, now), selection, against, edge))
+            }
             sx={{ px: 0.75, fontSize: 12 }}
           >
             {label}
@@ -75,25 +77,33 @@ function Arrangement() {
       {many && (
         <ButtonGroup size="small" aria-label="Equal gaps">
           <Button
-            onClick={() => replace('Equal gaps across', distributeSelection(desk, selection, 'x', undefined))}
+            onClick={() =>
+              change('Equal gaps across', (now) => distributeSelection(withJob(desk, now), selection, 'x', undefined))
+            }
             sx={{ fontSize: 12 }}
           >
             gaps across
           </Button>
           <Button
-            onClick={() => replace('Equal gaps down', distributeSelection(desk, selection, 'y', undefined))}
+            onClick={() =>
+              change('Equal gaps down', (now) => distributeSelection(withJob(desk, now), selection, 'y', undefined))
+            }
             sx={{ fontSize: 12 }}
           >
             gaps down
           </Button>
           <Button
-            onClick={() => replace('Spread across', distributeSelection(desk, selection, 'x', against))}
+            onClick={() =>
+              change('Spread across', (now) => distributeSelection(withJob(desk, now), selection, 'x', against))
+            }
             sx={{ fontSize: 12 }}
           >
             spread across
           </Button>
           <Button
-            onClick={() => replace('Spread down', distributeSelection(desk, selection, 'y', against))}
+            onClick={() =>
+              change('Spread down', (now) => distributeSelection(withJob(desk, now), selection, 'y', against))
+            }
             sx={{ fontSize: 12 }}
           >
             spread down

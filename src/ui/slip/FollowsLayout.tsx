@@ -4,6 +4,7 @@ import Chip from '@mui/material/Chip';
 import { asInLayout, baseById, baseOfSide, itemOf, type Element } from '@/core/job';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
+import { changeSide } from '@/core/edit';
 
 /** What facts of an element are called. */
 const FACTS: Readonly<Record<string, string>> = {
@@ -21,7 +22,7 @@ const FACTS: Readonly<Record<string, string>> = {
 /** For an item of a base layout: what of it is said otherwise on this page, each to be given back. */
 export function FollowsLayout({ element }: { readonly element: Element }) {
   const { piece, surface } = useDesk();
-  const editSide = useJob((s) => s.editSide);
+  const change = useJob((s) => s.change);
   const side = surface.name;
   const item = asInLayout(piece, side, element.id);
   const layout = baseOfSide(side) === undefined ? piece.layouts[side] : baseById(piece, baseOfSide(side));
@@ -29,8 +30,10 @@ export function FollowsLayout({ element }: { readonly element: Element }) {
   if (!item || !base || !layout) return null;
   const facts = Object.keys(layout.facts[itemOf(element.id) ?? ''] ?? {});
   const giveBack = (key: string) =>
-    editSide('As its layout', side, (list) =>
-      list.map((e) => (e.id === element.id ? { ...e, [key]: item[key as keyof Element] } : e)),
+    change('As its layout', (now) =>
+      changeSide(now, side, (list) =>
+        list.map((e) => (e.id === element.id ? { ...e, [key]: item[key as keyof Element] } : e)),
+      ),
     );
   return (
     <Box sx={{ fontSize: 12.5, display: 'flex', gap: 0.5, flexWrap: 'wrap', alignItems: 'center', width: '100%' }}>

@@ -5,7 +5,7 @@ import { ChoiceField } from '../field/ChoiceField';
 import { MeasureField } from '../field/MeasureField';
 import { useMeasures } from '../field/measures';
 import { WordsField } from '../field/WordsField';
-import { useJob, useJobStore } from '../job/context';
+import { useJob } from '../job/context';
 import { groupOf, groupSelection, ungroupSelection, withGroup } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { BoxField } from './BoxField';
@@ -13,18 +13,21 @@ import { Group } from './Slip';
 
 /** What several elements are together: a group, and a row at equal or given gaps. */
 export function GroupFields() {
-  const { piece, job } = useDesk();
-  const store = useJobStore();
+  const { piece } = useDesk();
+  const change = useJob((s) => s.change);
   const side = useJob((s) => s.side);
   const selection = useJob((s) => s.selection);
   const chosen = elementsOn(piece, side).filter((e) => selection.includes(e.id));
   const group = groupOf(piece, chosen);
-  const replace = (label: string, next: typeof job) => store.getState().replace(label, next);
-  const set = (label: string, to: GroupOf) => replace(label, withGroup(job, to));
+  const set = (label: string, to: GroupOf) => change(label, (now) => withGroup(now, to));
   return (
     <Group title="Together">
       {!group && (
-        <Button size="small" variant="outlined" onClick={() => replace('Group', groupSelection(job, side, selection))}>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => change('Group', (now) => groupSelection(now, side, selection))}
+        >
           Group
         </Button>
       )}
@@ -58,7 +61,7 @@ export function GroupFields() {
             }}
           />
           {group.row && <RowFields row={group.row} onChange={(row) => set('Row', { ...group, row })} />}
-          <Button size="small" onClick={() => replace('Ungroup', ungroupSelection(job, side, selection))}>
+          <Button size="small" onClick={() => change('Ungroup', (now) => ungroupSelection(now, side, selection))}>
             Ungroup
           </Button>
         </>

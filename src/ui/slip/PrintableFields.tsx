@@ -5,7 +5,7 @@ import { ChoiceField } from '../field/ChoiceField';
 import { SolidPaintField } from '../field/PaintField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../job/context';
-import { frozenPrintable } from '@/core/edit';
+import { frozenPrintable, withJob } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { AtTrim } from './AtTrim';
 import { Opener } from './Opener';
@@ -24,15 +24,10 @@ const INKS = [
 export function PrintableFields({ element }: { readonly element: PrintableElement }) {
   const desk = useDesk();
   const change = useChange(element);
-  const replace = useJob((s) => s.replace);
-  const select = useJob((s) => s.select);
+  const make = useJob((s) => s.make);
   const set = (label: string, to: Partial<PrintableElement>) =>
     change(label, (el) => (el.kind === 'printable' ? { ...el, ...to } : el));
-  const freeze = () => {
-    const { job, ids } = frozenPrintable(desk, element);
-    replace('Freeze', job);
-    select([...ids]);
-  };
+  const freeze = () => make('Freeze', (now) => frozenPrintable(withJob(desk, now), element));
   return (
     <>
       <Group title="Colours">

@@ -9,7 +9,7 @@ import { MeasureField } from '../field/MeasureField';
 import { useMeasures } from '../field/measures';
 import { NumberField } from '../field/NumberField';
 import { useJob } from '../job/context';
-import { frozenCopies } from '@/core/edit';
+import { frozenCopies, withJob } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { BoxField } from './BoxField';
 import { Opener } from './Opener';
@@ -27,8 +27,7 @@ export function RepeatFields({ element }: { readonly element: Element }) {
   const change = useChange(element);
   const desk = useDesk();
   const { drawing } = desk;
-  const replace = useJob((s) => s.replace);
-  const select = useJob((s) => s.select);
+  const make = useJob((s) => s.make);
   const frame = drawing.frames.find((f) => f.element === element.id);
   const set = (label: string, repeat: readonly Repeat[]) => change(label, (el) => ({ ...el, repeat: [...repeat] }));
   const put = (i: number, to: Repeat) =>
@@ -71,11 +70,7 @@ export function RepeatFields({ element }: { readonly element: Element }) {
           {copies > 1 && (
             <Button
               size="small"
-              onClick={() => {
-                const { job, ids } = frozenCopies(desk, element);
-                replace('Freeze copies', job);
-                select(ids);
-              }}
+              onClick={() => make('Freeze copies', (now) => frozenCopies(withJob(desk, now), element))}
             >
               Freeze {copies} copies
             </Button>

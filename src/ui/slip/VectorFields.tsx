@@ -8,7 +8,7 @@ import { CheckField } from '../field/CheckField';
 import { NumberField } from '../field/NumberField';
 import { SolidPaintField } from '../field/PaintField';
 import { useJob } from '../job/context';
-import { ungrouped } from '@/core/edit';
+import { ungrouped, withJob } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { Opener } from './Opener';
 import { Group } from './Slip';
@@ -28,8 +28,7 @@ const coloursOf = (art: VectorArt): readonly SolidPaint[] => {
 export function VectorFields({ element }: { readonly element: ElementOf<'vector'> }) {
   const change = useChange(element);
   const desk = useDesk();
-  const replace = useJob((s) => s.replace);
-  const select = useJob((s) => s.select);
+  const make = useJob((s) => s.make);
   const asset = desk.job.assets[element.drawing];
   const art = desk.resources.art(element.drawing);
   const set = (label: string, values: Partial<ElementOf<'vector'>>) =>
@@ -64,12 +63,7 @@ export function VectorFields({ element }: { readonly element: ElementOf<'vector'
         size="small"
         variant="outlined"
         disabled={!art}
-        onClick={() => {
-          if (!art) return;
-          const { job, ids } = ungrouped(desk, element, art);
-          replace('Take the drawing apart', job);
-          select(ids);
-        }}
+        onClick={() => art && make('Take the drawing apart', (now) => ungrouped(withJob(desk, now), element, art))}
       >
         Take apart
       </Button>

@@ -1,16 +1,11 @@
 import type { Element } from '@/core/job';
 import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
 import { withElements } from '@/core/edit';
 
 /** Changes an element as one step. */
 export function useChange(element: Element) {
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const side = useJob((s) => s.side);
-  const { job } = useDesk();
-  return (label: string, change: (el: Element) => Element) =>
-    replace(
-      label,
-      withElements(job, side, (el) => (el.id === element.id ? change(el) : el)),
-    );
+  return (label: string, recipe: (el: Element) => Element) =>
+    change(label, (now) => withElements(now, side, (el) => (el.id === element.id ? recipe(el) : el)));
 }

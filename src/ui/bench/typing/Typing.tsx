@@ -16,7 +16,7 @@ import { allLines, caretAt, indexAt, indexOnLine, lineOfIndex, type ComposedText
 import { useDesk } from '../../job/use-desk';
 import { useJob } from '../../job/context';
 import { useNextCell } from '../../job/use-cells';
-import { findText, placeOfText, withWordsOf, type TextPlace } from '@/core/edit';
+import { changeSide, findText, placeOfText, withWordsOf, type TextPlace } from '@/core/edit';
 import { COLOURS } from '../../shell/theme';
 import { useTextTarget } from '../../slip/text/use-text-target';
 import type { Projection } from '../view';
@@ -55,7 +55,7 @@ function Words({ element, side, story, book, at }: WordsProps) {
   const { drawing, job, piece } = useDesk();
   const here = useJob((s) => s.side);
   const range = useJob((s) => s.range) ?? [0, 0];
-  const editSide = useJob((s) => s.editSide);
+  const change = useJob((s) => s.change);
   const stop = useJob((s) => s.type);
   const mark = useJob((s) => s.mark);
   const undo = useJob((s) => s.undo);
@@ -68,7 +68,11 @@ function Words({ element, side, story, book, at }: WordsProps) {
   const editor = useWords({
     paragraphs: element.paragraphs,
     onChange: (paragraphs, to) => {
-      editSide('Type', side, (list) => withWordsOf(list, element.id, paragraphs), `type-${element.id}`);
+      change(
+        'Type',
+        (now) => changeSide(now, side, (list) => withWordsOf(list, element.id, paragraphs)),
+        `type-${element.id}`,
+      );
       mark(to);
     },
     onSelect: mark,

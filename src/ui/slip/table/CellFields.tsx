@@ -41,7 +41,7 @@ interface Props {
 export function CellFields({ table, block, set }: Props) {
   const { job } = useDesk();
   const chooseCells = useJob((s) => s.chooseCells);
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const { rows, columns } = blockOf(block);
   const [row, column] = [rows[0], columns[0]];
   const cell = table.rows[row]?.content[column];
@@ -52,12 +52,13 @@ export function CellFields({ table, block, set }: Props) {
   const isOne = rows[0] === rows[1] && columns[0] === columns[1];
   const makeStyle = () => {
     const style: CellStyle = { id: freshId(), name: freeName(job.cellStyles), basedOn: cell.named, cell: cell.cell };
-    const named = withCellStyle(table, block, style.id);
-    replace('New cell style', {
-      ...job,
-      cellStyles: [...job.cellStyles, style],
-      pieces: job.pieces.map((p) => mapElements(p, (e) => (e.id === table.id ? named : e))),
-    });
+    change('New cell style', (now) => ({
+      ...now,
+      cellStyles: [...now.cellStyles, style],
+      pieces: now.pieces.map((p) =>
+        mapElements(p, (e) => (e.id === table.id && e.kind === 'table' ? withCellStyle(e, block, style.id) : e)),
+      ),
+    }));
   };
   const does = (label: string, make: (t: ElementOf<'table'>) => ElementOf<'table'>, to?: CellBlock) => (
     <Button

@@ -47,7 +47,7 @@ export function FrameFields({ element }: { readonly element: Text }) {
   const change = useChange(element);
   const { job, piece, rules } = useDesk();
   const side = useJob((s) => s.side);
-  const replace = useJob((s) => s.replace);
+  const changeJob = useJob((s) => s.change);
   const set = (label: string, values: Partial<Text>) =>
     change(label, (el) => (el.kind === 'text' ? { ...el, ...values } : el));
   const context = { unit: job.unit, ppi: rules.ppi.value };
@@ -210,7 +210,7 @@ export function FrameFields({ element }: { readonly element: Text }) {
             refuse={(from) =>
               withFlow(job, piece.id, element.id, from || null) ? undefined : 'That text flows in from here already.'
             }
-            onChange={(from) => replace('Flow', withFlow(job, piece.id, element.id, from || null) ?? job)}
+            onChange={(from) => changeJob('Flow', (now) => withFlow(now, piece.id, element.id, from || null) ?? now)}
           />
         </Group>
       )}

@@ -35,7 +35,7 @@ interface Props {
 /** Face, size and setting of a text, or of what is selected of it while it is typed. */
 export function TextFields({ element, among, title = 'Type' }: Props) {
   const { job } = useDesk();
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const head = useHead(element);
   const { there, isPart, set, setParagraphStyle, setCharacterStyle, putIn } = useTextTarget(element, among);
   const { look, mixed, departs } = there;
@@ -98,7 +98,10 @@ export function TextFields({ element, among, title = 'Type' }: Props) {
           </Button>
         )}
         {!among && (
-          <Button size="small" onClick={() => replace('New style', addStyle(job, head, isPart ? look : undefined))}>
+          <Button
+            size="small"
+            onClick={() => change('New style', (now) => addStyle(now, head, isPart ? look : undefined))}
+          >
             Make it a style
           </Button>
         )}

@@ -19,7 +19,7 @@ import {
 import { useMemo } from 'react';
 import { useDesk, useRange } from '../../job/use-desk';
 import { useJob } from '../../job/context';
-import { holderOf, withTexts } from '@/core/edit';
+import { changeSide, holderOf, withTexts } from '@/core/edit';
 
 /** What the fields of type speak of: what is selected while it is typed, or else the whole text. */
 export interface TextTarget {
@@ -56,7 +56,7 @@ export function useHead(element: ElementOf<'text'>): ElementOf<'text'> {
 /** @param among ids of the texts that are changed together, where it is not typed: all chosen cells of a table */
 export function useTextTarget(element: ElementOf<'text'>, among?: readonly string[]): TextTarget {
   const { job, piece } = useDesk();
-  const editSide = useJob((s) => s.editSide);
+  const changeJob = useJob((s) => s.change);
   const typing = useJob((s) => s.typing);
   const range = useRange();
   const head = useHead(element);
@@ -70,8 +70,10 @@ export function useTextTarget(element: ElementOf<'text'>, among?: readonly strin
     const held = elementsOf(piece).find((e) => e.element.id === holderOf(head.id));
     if (!held) return;
     const texts = isPart ? [head.id] : (among ?? [head.id]);
-    editSide(label, held.side, (list) =>
-      list.map((e) => (e.id === held.element.id ? withTexts(e, texts, book, make) : e)),
+    changeJob(label, (now) =>
+      changeSide(now, held.side, (list) =>
+        list.map((e) => (e.id === held.element.id ? withTexts(e, texts, book, make) : e)),
+      ),
     );
   };
   const words = (): TextRange => {

@@ -23,15 +23,14 @@ import { TemplateFields } from './TemplateFields';
 /** What the piece is for, and what the printer asks: a form on paper, each line saved as it is left. */
 export function BriefForm() {
   const { job, rules, resources } = useDesk();
-  const edit = useJob((s) => s.edit);
+  const change = useJob((s) => s.change);
   const { house, stock } = job;
   const propose = useJob((s) => s.propose);
   const kept = useJob((s) => s.job);
   const { data: papers } = useQuery({ queryKey: ['papers'], queryFn: api.papers });
   const { data: printers } = useQuery({ queryKey: ['printers'], queryFn: api.printers });
   // A proposal begins from the job as it is kept, not from one that is only shown.
-  const offer = (label: string, recipe: (job: Job) => Job) =>
-    propose(proposalFor(label, kept, recipe(kept), resources));
+  const offer = (label: string, recipe: (job: Job) => Job) => propose(proposalFor(label, kept, recipe, resources));
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', p: 3 }}>
       <Paper sx={{ maxWidth: 820, mx: 'auto', p: 4, boxShadow: '0 3px 12px rgb(27 35 52 / 0.15)' }}>
@@ -43,18 +42,18 @@ export function BriefForm() {
             label="Name"
             value={job.name}
             required
-            onChange={(name) => edit('Name the job', (d) => void (d.name = name))}
+            onChange={(name) => change('Name the job', (now) => ({ ...now, name }))}
           />
           <Words
             label="Client"
             value={job.client}
-            onChange={(client) => edit('Client', (d) => void (d.client = client))}
+            onChange={(client) => change('Client', (now) => ({ ...now, client }))}
           />
           <TextField
             label="Due"
             type="date"
             value={job.due ?? ''}
-            onChange={(event) => edit('Due date', (d) => void (d.due = event.target.value || null), 'due')}
+            onChange={(event) => change('Due date', (now) => ({ ...now, due: event.target.value || null }), 'due')}
             slotProps={{ inputLabel: { shrink: true } }}
           />
           <NumberField
@@ -64,21 +63,21 @@ export function BriefForm() {
             most={100_000_000}
             whole
             width="100%"
-            onChange={(n) => edit('Copies', (d) => void (d.quantity = n === 0 ? null : n))}
+            onChange={(n) => change('Copies', (now) => ({ ...now, quantity: n === 0 ? null : n }))}
           />
           <ChoiceField
             label="Stands at"
             width="100%"
             value={job.stage}
             options={STAGES.map((s) => ({ value: s, label: s }))}
-            onChange={(stage) => edit('Stage', (d) => void (d.stage = stage))}
+            onChange={(stage) => change('Stage', (now) => ({ ...now, stage }))}
           />
           <ChoiceField
             label="Language of the text"
             width="100%"
             value={job.language}
             options={LANGUAGES.map((l) => ({ value: l.tag, label: l.name }))}
-            onChange={(tag) => edit('Language', (d) => void (d.language = tag))}
+            onChange={(tag) => change('Language', (now) => ({ ...now, language: tag }))}
           />
           <KitFields onTake={offer} />
           <TemplateFields />
@@ -93,14 +92,14 @@ export function BriefForm() {
           <Words
             label="Stock"
             value={stock.name}
-            onChange={(name) => edit('Stock', (d) => void (d.stock.name = name))}
+            onChange={(name) => change('Stock', (now) => ({ ...now, stock: { ...now.stock, name } }))}
           />
           <ChoiceField
             label="Surface"
             width="100%"
             value={stock.kind}
             options={STOCKS.map((s) => ({ value: s, label: s }))}
-            onChange={(kind) => edit('Stock', (d) => void (d.stock.kind = kind))}
+            onChange={(kind) => change('Stock', (now) => ({ ...now, stock: { ...now.stock, kind } }))}
           />
           <NumberField
             label="Weight"
@@ -109,7 +108,9 @@ export function BriefForm() {
             most={2000}
             width="100%"
             after=" g/m²"
-            onChange={(n) => edit('Paper weight', (d) => void (d.stock.grammage = n >= 10 ? n : null))}
+            onChange={(n) =>
+              change('Paper weight', (now) => ({ ...now, stock: { ...now.stock, grammage: n >= 10 ? n : null } }))
+            }
             hint="0 while it is open"
           />
           <LengthField
@@ -120,7 +121,9 @@ export function BriefForm() {
             width="100%"
             hint={stock.thickness === null ? `by weight: ${formatNumber(rules.thickness.value)} mm` : '0: by weight'}
             refuse={(mm) => (mm !== 0 && (mm < 0.01 || mm > 10) ? 'From 0.01 to 10 mm.' : undefined)}
-            onChange={(mm) => edit('Paper thickness', (d) => void (d.stock.thickness = mm === 0 ? null : mm))}
+            onChange={(mm) =>
+              change('Paper thickness', (now) => ({ ...now, stock: { ...now.stock, thickness: mm === 0 ? null : mm } }))
+            }
           />
           <ChoiceField
             label="Grain"
@@ -131,7 +134,9 @@ export function BriefForm() {
               { value: 'long', label: 'along the long side' },
               { value: 'short', label: 'along the short side' },
             ]}
-            onChange={(g) => edit('Grain', (d) => void (d.stock.grain = g === 'unknown' ? null : g))}
+            onChange={(g) =>
+              change('Grain', (now) => ({ ...now, stock: { ...now.stock, grain: g === 'unknown' ? null : g } }))
+            }
           />
         </Section>
         <Section
@@ -150,7 +155,7 @@ export function BriefForm() {
           <Words
             label="House"
             value={house.name}
-            onChange={(name) => edit('Printer', (d) => void (d.house.name = name))}
+            onChange={(name) => change('Printer', (now) => ({ ...now, house: { ...now.house, name } }))}
           />
           <ChoiceField
             label="RGB colours"
@@ -160,7 +165,7 @@ export function BriefForm() {
               { value: 'convert', label: 'may be left to the export' },
               { value: 'refuse', label: 'are not wanted' },
             ]}
-            onChange={(rgb) => edit('RGB rule', (d) => void (d.house.rgb = rgb))}
+            onChange={(rgb) => change('RGB rule', (now) => ({ ...now, house: { ...now.house, rgb } }))}
           />
           <NumberField
             label="Smallest reversed type"
@@ -169,7 +174,9 @@ export function BriefForm() {
             most={100}
             width="100%"
             after=" pt"
-            onChange={(pt) => edit('Smallest reversed type', (d) => void (d.house.minReversedTypePt = pt))}
+            onChange={(pt) =>
+              change('Smallest reversed type', (now) => ({ ...now, house: { ...now.house, minReversedTypePt: pt } }))
+            }
           />
         </Section>
         <Section title="How it is used">
@@ -181,7 +188,7 @@ export function BriefForm() {
             width="100%"
             hint="decides the resolution"
             onChange={(mm) =>
-              edit('Reading distance', (d) => void (d.readingDistance = Math.min(Math.max(mm, 50), 100_000)))
+              change('Reading distance', (now) => ({ ...now, readingDistance: Math.min(Math.max(mm, 50), 100_000) }))
             }
           />
           <ChoiceField
@@ -189,7 +196,7 @@ export function BriefForm() {
             width="100%"
             value={job.unit}
             options={JOB_UNITS.map((u) => ({ value: u, label: u }))}
-            onChange={(unit) => edit('Unit', (d) => void (d.unit = unit))}
+            onChange={(unit) => change('Unit', (now) => ({ ...now, unit }))}
           />
           <LengthField
             label="Nudge and rounding step"
@@ -197,14 +204,14 @@ export function BriefForm() {
             unit={job.unit}
             ppi={300}
             width="100%"
-            onChange={(mm) => edit('Step', (d) => void (d.step = Math.min(Math.max(mm, 0.001), 100)))}
+            onChange={(mm) => change('Step', (now) => ({ ...now, step: Math.min(Math.max(mm, 0.001), 100) }))}
           />
         </Section>
         <Words
           label="Notes"
           value={job.notes}
           lines={3}
-          onChange={(notes) => edit('Notes', (d) => void (d.notes = notes))}
+          onChange={(notes) => change('Notes', (now) => ({ ...now, notes }))}
         />
       </Paper>
     </Box>

@@ -16,7 +16,7 @@ export function KitFields({ onTake }: { readonly onTake: (label: string, recipe:
   const { data: kits } = useQuery({ queryKey: ['kits'], queryFn: api.kits });
   const queries = useQueryClient();
   const say = useSay();
-  const edit = useJob((s) => s.edit);
+  const change = useJob((s) => s.change);
   const inBook = kits?.records.find((k) => k.name === job.kit?.name);
   const isNewer = inBook !== undefined && job.kit !== undefined && JSON.stringify(inBook) !== JSON.stringify(job.kit);
   const differences = kitDifferences(job);
@@ -61,11 +61,7 @@ export function KitFields({ onTake }: { readonly onTake: (label: string, recipe:
         {job.kit && (
           <Button
             size="small"
-            onClick={() =>
-              edit('Leave the kit', (d) => {
-                delete d.kit;
-              })
-            }
+            onClick={() => change('Leave the kit', ({ kit: _left, ...rest }) => rest)}
             title="Styles and measures stay as they are"
           >
             Leave the kit

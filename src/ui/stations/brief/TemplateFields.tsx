@@ -11,7 +11,7 @@ import { useSay } from '../../shell/Messages';
 /** Templates: one made of this job, or the one that it was begun from. */
 export function TemplateFields() {
   const { job, piece } = useDesk();
-  const replace = useJob((s) => s.replace);
+  const change = useJob((s) => s.change);
   const router = useRouter();
   const say = useSay();
   const make = async () => {
@@ -47,7 +47,7 @@ export function TemplateFields() {
     >
       {said}
       {job.template ? (
-        <Button size="small" onClick={() => replace('Free from the template', freed(job))}>
+        <Button size="small" onClick={() => change('Free from the template', (now) => freed(now))}>
           Free it from its template
         </Button>
       ) : (

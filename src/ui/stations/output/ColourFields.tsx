@@ -24,7 +24,6 @@ const INTENT_WORDS: Readonly<Record<Intent, string>> = {
 /** The way of colours to the press: through which profile, and what becomes of those that it cannot show. */
 export function ColourFields() {
   const { job, rules } = useDesk();
-  const edit = useJob((s) => s.edit);
   const change = useJob((s) => s.change);
   const say = useSay();
   const { profile, intent, ownBlack } = job.output;
@@ -49,7 +48,12 @@ export function ColourFields() {
           ...own.map(({ key, about }) => ({ value: key, label: about })),
           ...(profile ? [{ value: 'open' as const, label: 'as the stock says' }] : []),
         ]}
-        onChange={(to) => edit('Output profile', (d) => void (d.output.profile = to === 'open' ? undefined : to))}
+        onChange={(to) =>
+          change('Output profile', (now) => ({
+            ...now,
+            output: { ...now.output, profile: to === 'open' ? undefined : to },
+          }))
+        }
       />
       <FileButton asks="Output profile of the printer, ICC" accept=".icc,.icm" onFile={(file) => void take(file)}>
         Bring in a profile
@@ -59,13 +63,20 @@ export function ColourFields() {
         width={210}
         value={intent ?? 'relative'}
         options={INTENTS.map((i) => ({ value: i, label: INTENT_WORDS[i] }))}
-        onChange={(to) => edit('Rendering intent', (d) => void (d.output.intent = to === 'relative' ? undefined : to))}
+        onChange={(to) =>
+          change('Rendering intent', (now) => ({
+            ...now,
+            output: { ...now.output, intent: to === 'relative' ? undefined : to },
+          }))
+        }
       />
       {intent !== 'absolute' && (
         <CheckField
           label="darkest to darkest"
           checked={ownBlack !== true}
-          onChange={(on) => edit('Black point', (d) => void (d.output.ownBlack = on ? undefined : true))}
+          onChange={(on) =>
+            change('Black point', (now) => ({ ...now, output: { ...now.output, ownBlack: on ? undefined : true } }))
+          }
         />
       )}
     </Group>

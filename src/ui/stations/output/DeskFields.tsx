@@ -16,10 +16,10 @@ import { Group } from '../../slip/Slip';
 /** How the piece lies on the sheets of a desk printer. */
 export function DeskFields() {
   const { job, surface } = useDesk();
-  const edit = useJob((s) => s.edit);
+  const change = useJob((s) => s.change);
   const desk = job.output.desk ?? usualDesk(job);
   const set = (label: string, to: Partial<DeskOutput>) =>
-    edit(`Desk sheet: ${label}`, (d) => void (d.output.desk = { ...desk, ...to }));
+    change(`Desk sheet: ${label}`, (now) => ({ ...now, output: { ...now.output, desk: { ...desk, ...to } } }));
   const write = (mm: number) => formatLength(mm, job.unit);
   const laid = deskSheet(deskRequest(job, surface.boxes.trim), write);
   const many = (name: 'across' | 'down') => (

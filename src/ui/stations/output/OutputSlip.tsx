@@ -18,6 +18,7 @@ import { COLOURS, FACES } from '../../shell/theme';
 import { Group, Groups, Slip } from '../../slip/Slip';
 import { ColourFields } from './ColourFields';
 import { DeskFields } from './DeskFields';
+import type { Job } from '@/core/job';
 
 const MARKS = [
   ['corner', 'corners'],
@@ -40,7 +41,7 @@ const KINDS = [
 /** What leaves the house: marks and profile, and the files. */
 export function OutputSlip() {
   const { job, rules, surface, drawing, piece, blank, resources } = useDesk();
-  const edit = useJob((s) => s.edit);
+  const change = useJob((s) => s.change);
   const findings = useFindings();
   const faults = findings.filter((f) => f.severity === 'fault').length;
   const { marks } = job.output;
@@ -65,7 +66,7 @@ export function OutputSlip() {
                 <Checkbox
                   size="small"
                   checked={marks[key]}
-                  onChange={(event) => edit('Marks', (d) => void (d.output.marks[key] = event.target.checked))}
+                  onChange={(event) => change('Marks', (now) => withMark(now, key, event.target.checked))}
                 />
               }
               label={label}
@@ -83,7 +84,9 @@ export function OutputSlip() {
             whole
             width={96}
             after=" px"
-            onChange={(px) => edit('Preview size', (d) => void (d.output.previewPixels = px))}
+            onChange={(px) =>
+              change('Preview size', (now) => ({ ...now, output: { ...now.output, previewPixels: px } }))
+            }
           />
         </Group>
         <DeskFields />
@@ -226,3 +229,9 @@ function ExportLine({ facts, onStop }: { readonly facts: ExportFacts; readonly o
     </Box>
   );
 }
+
+/** A kind of marks on the sheet or off it. */
+const withMark = (job: Job, key: (typeof MARKS)[number][0], isOn: boolean): Job => ({
+  ...job,
+  output: { ...job.output, marks: { ...job.output.marks, [key]: isOn } },
+});
