@@ -1,10 +1,11 @@
 import { createComposer, composeContextOf, solvePrintable } from '../src/core/compose';
-import { blankOf, rulesFor, startPrintable } from '../src/core/job';
+import { blankOf, rulesFor } from '../src/core/job';
 import { positive } from '../src/core/layout';
 import { galleryEntry } from '../src/core/printable';
 import { exportJob, openDesk } from '../src/output';
 import { inMemory } from '../src/testing/jobs';
 import { mean, ms, note, once, times } from './report';
+import { startPrintable } from '../src/core/edit';
 
 /**
  * A dated planner of 366 days: worked out and drawn, and written into a press file; the floor is copying its job’s

@@ -1,6 +1,6 @@
-import { startPrintable } from '../core/job';
 import { GALLERY, PRINTABLE_GROUPS, type GalleryEntry, type PrintableGroup } from '../core/printable';
 import { parameterRows } from './format-docs';
+import { startPrintable } from '../core/edit';
 
 const GROUP_TITLES: Readonly<Record<PrintableGroup, string>> = {
   rulings: 'Rulings',

@@ -4,16 +4,7 @@ import { getDaysInMonth } from 'date-fns';
 import * as fontkit from 'fontkit';
 import { checkSurface } from '../core/check';
 import { itemsOf, leavesOf, type Drawing } from '../core/drawing';
-import {
-  Element,
-  describeDifferences,
-  elementsOn,
-  startPrintable,
-  withDecisions,
-  withSide,
-  type Job,
-  type Piece,
-} from '../core/job';
+import { Element, describeDifferences, elementsOn, withSide, type Job, type Piece } from '../core/job';
 import { apply, mapPath, pathBounds } from '../core/layout';
 import { GALLERY, galleryEntry } from '../core/printable';
 import { exported, pdfOf } from '../testing/exports';
@@ -21,6 +12,7 @@ import { inMemory, makeJob } from '../testing/jobs';
 import { boxesOf, inFolder, run } from '../testing/programs';
 import { fontBytes } from '../testing/type';
 import { checkDesk, openDesk } from './index';
+import { startPrintable, withDecisions } from '../core/edit';
 
 type Typed = Readonly<Record<string, string>>;
 

@@ -14,12 +14,13 @@ import {
 } from '@/demo';
 import { shipped } from '@/output';
 import { addAsset } from './assets';
-import { kitOf, type Job } from '@/core/job';
+import { type Job } from '@/core/job';
 import { putRecord } from './books';
 import { insertJob } from './jobs';
 import { benchPicture, thumbnail } from './views';
 import { stateOf } from './state';
 import { store } from './store/database';
+import { kitOf } from '@/core/edit';
 
 /** The piece that is opened first. */
 const FIRST = 'meteor-night';

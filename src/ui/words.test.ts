@@ -1,19 +1,10 @@
 import { OVERRIDE_FIELDS, type Figure } from '@/core/figure';
-import {
-  Element,
-  blankOf,
-  describeDifferences,
-  elementsOf,
-  nextName,
-  nextVersion,
-  tableOfWords,
-  type Job,
-} from '@/core/job';
+import { Element, blankOf, describeDifferences, elementsOf, tableOfWords, type Job } from '@/core/job';
 import { box, makeJob, words } from '@/testing/jobs';
 import { dueWords } from './board/due';
 import { keyOf } from './palette/command';
 import { figureText } from './sheet/figure-text';
-import { overrideFigure } from '@/core/edit';
+import { overrideFigure, nextName, nextVersion } from '@/core/edit';
 
 const figure = (value: Figure['value'], unit: Figure['unit'] = 'mm'): Figure => ({
   id: 'x',

@@ -1,10 +1,11 @@
 import { facingOf, pageName } from '../../core/format';
 import { readRows } from '../../core/data';
-import { blankOf, fillPages, type Job, withPiece } from '../../core/job';
+import { blankOf, type Job, withPiece } from '../../core/job';
 import { UsageError, wholeNumber, type Arguments } from '../arguments';
 import { readText } from '../files';
 import { openJobFile } from '../job-file';
 import { jobText, print, writeWhole } from '../say';
+import { fillPages } from '../../core/edit';
 
 /** Lays rows onto pages: a cell goes into the text or picture frame that is named as its column. */
 export async function run(args: Arguments): Promise<number> {

@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { FORMATS, formatOf } from '../../core/format';
-import { measuresTyped, startJob, startPrintable, takeHouse, unitThoughtIn } from '../../core/job';
+import { measuresTyped, startJob, takeHouse, unitThoughtIn } from '../../core/job';
 import { JOB_UNITS, type JobUnit } from '../../core/measure';
 import { GALLERY, galleryEntry, type GalleryEntry } from '../../core/printable';
 import { SHIPPED_PAPERS, SHIPPED_PRINTERS } from '../../core/shop';
 import { UsageError, type Arguments } from '../arguments';
 import { readText } from '../files';
 import { jobText, print, say, writeWhole } from '../say';
+import { startPrintable } from '../../core/edit';
 
 /** Begins a job. */
 export async function run(args: Arguments): Promise<number> {

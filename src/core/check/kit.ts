@@ -1,15 +1,6 @@
-import {
-  kitDifferences,
-  paintKey,
-  repaint,
-  styleBook,
-  withFamily,
-  type Job,
-  type Kit,
-  type KitDifference,
-  type SolidPaint,
-} from '../job';
+import { paintKey, repaint, styleBook, type Job, type Kit, type SolidPaint } from '../job';
 import { framed, replace, type Fix, type Report, type Rule } from './rule';
+import { kitDifferences, withFamily, type KitDifference } from '../edit';
 
 /** What differs, worked out once for all sides of a job. */
 const known = new WeakMap<Job, readonly KitDifference[]>();

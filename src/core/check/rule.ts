@@ -1,13 +1,9 @@
 import type { Blank } from '../format';
 import type { Drawing, Frame, Note } from '../drawing';
 import {
-  editFinish,
   elementsOn,
   finishOn,
   mapElements,
-  mergedInks,
-  takeKit,
-  withInk,
   withSide,
   type Element,
   type Finishing,
@@ -20,6 +16,7 @@ import type { Rect } from '../layout';
 import type { Mm } from '../measure';
 import { formatLength } from '../measure';
 import type { Rules } from '../rules';
+import { editFinish, mergedInks, takeKit, withInk } from '../edit';
 
 /** `fault`: the press or the knife will spoil it. `warning`: look at it. `note`: good to know. */
 export type Severity = 'fault' | 'warning' | 'note';

@@ -1,11 +1,12 @@
 import { itemsOf, leavesOf, type Drawing, type GlyphItem } from '../drawing';
 import { Element, FIELDS, type ElementInput, type Paragraph } from '../element';
-import { blankOf, elementsOn, sideOfBase, surfacesToLay, withBase, withSide, type Job, type Piece } from '../job';
+import { blankOf, elementsOn, sideOfBase, surfacesToLay, withSide, type Job, type Piece } from '../job';
 import { apply, bleedOut, mappedBounds, pathBounds } from '../layout';
 import { openDesk } from '../../output';
 import { begin, box, inMemory, words } from '../../testing/jobs';
 import { createComposer } from './piece';
 import { composeContextOf } from './context';
+import { withBase } from '../edit';
 
 const book = (): Job => {
   const job = begin('catalogue', { size: '100x150mm', pages: '32' });

@@ -1,5 +1,5 @@
 import { itemsOf, leavesOf, type Drawing } from '../drawing';
-import { startPrintable, type Job } from '../job';
+import { type Job } from '../job';
 import { apply, mapPath, pathBounds } from '../layout';
 import { galleryEntry } from '../printable';
 import { openDesk } from '../../output';
@@ -7,6 +7,7 @@ import { inMemory } from '../../testing/jobs';
 import { frozenPrintable } from './frozen-printable';
 import { drawnJobOf } from '../../testing/drawn';
 import type { DrawnJob } from './drawn-job';
+import { startPrintable } from '.';
 
 function begun(id: string, typed: Readonly<Record<string, string>> = {}): Job {
   const entry = galleryEntry(id);

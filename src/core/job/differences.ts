@@ -2,7 +2,7 @@ import { cellOver, plainText, readable, type Element } from '../element';
 import type { Parameter } from '../parameter';
 import { printableOf } from '../printable';
 import { followsWords, type Finishing } from '../finish';
-import { finishOn } from './edit-finish';
+import { finishOn } from './finish-on';
 import { asInLayout, baseById, baseOfSide, elementsOf, elementsOn, sidesLaid } from './inherit';
 import type { Asset } from './asset';
 import type { Job, Piece, SideName } from './schema';

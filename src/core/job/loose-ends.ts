@@ -1,7 +1,7 @@
 import { isMeasureRef, stylesNamed, type SolidPaint } from '../element';
 import { elementsOf } from './inherit';
 import type { Job, Piece } from './schema';
-import { paintsUsed } from './use-kit';
+import { paintsUsed } from './paints-used';
 
 /** Most sentences that are of use at once. */
 const MOST = 12;

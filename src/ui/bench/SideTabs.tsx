@@ -6,13 +6,13 @@ import Button from '@mui/material/Button';
 import ButtonGroup from '@mui/material/ButtonGroup';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { pageCount } from '@/core/job';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { FACES } from '../shell/theme';
 import type { Command } from '../palette/command';
 import { MODES } from '../stations/modes';
 import { useBenchView } from './view';
+import { pageCount } from '@/core/edit';
 
 /** So many sides stand beside each other; more go into a list. */
 const ABREAST = 4;

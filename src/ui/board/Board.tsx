@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { STAGES, begunFrom, nextVersion, type Job, type JobSummary } from '@/core/job';
+import { STAGES, begunFrom, type Job, type JobSummary } from '@/core/job';
 import { FileButton } from '../field/FileButton';
 import { Room } from '../shell/Room';
 import { useSay } from '../shell/Messages';
@@ -17,6 +17,7 @@ import { COLOURS, FACES } from '../shell/theme';
 import { warmUp } from '../job/resources';
 import { JobCard } from './JobCard';
 import { NewJob } from './NewJob';
+import { nextVersion } from '@/core/edit';
 
 const STAGE_WORDS: Readonly<Record<string, string>> = {
   brief: 'Briefed',

@@ -9,15 +9,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { FORMATS, formatOf, type Format } from '@/core/format';
-import {
-  measuresTyped,
-  printableContent,
-  startJob,
-  startPrintable,
-  takeHouse,
-  takeStock,
-  unitThoughtIn,
-} from '@/core/job';
+import { measuresTyped, startJob, takeHouse, takeStock, unitThoughtIn } from '@/core/job';
 import type { JobUnit } from '@/core/measure';
 import type { GalleryEntry } from '@/core/printable';
 import { DecisionForm, askedOf, givenOf, type Asked, type Typed } from '../format/DecisionForm';
@@ -25,6 +17,7 @@ import { FormatGallery } from '../format/FormatGallery';
 import { PrintableGallery } from '../printable/PrintableGallery';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
+import { printableContent, startPrintable } from '@/core/edit';
 
 interface Props {
   readonly open: boolean;

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useState } from 'react';
-import { baseOfSide, editFinish, finishOn, followsWords, movedFinishing, type Finishing } from '@/core/job';
+import { baseOfSide, finishOn, followsWords, type Finishing } from '@/core/job';
 import { finishLayers } from '@/core/marks';
 import { ChoiceField } from '../field/ChoiceField';
 import { useJob } from '../job/context';
@@ -13,6 +13,7 @@ import { Fold } from '../sheet/Fold';
 import { AddCoating, AddLine } from './AddFinishing';
 import { CoatFields, LineFields, type ChangeCoat } from './FinishingFields';
 import { PROCESS_WORDS } from './words';
+import { editFinish, movedFinishing } from '@/core/edit';
 
 /** Lines and coatings of this side, one layer a purpose, in the order in which they are made. */
 export function FinishList() {

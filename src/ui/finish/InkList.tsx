@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { inkLab, mergedInks, nearDuplicates, unusedColours, withInk, withoutInk, type SpotInk } from '@/core/job';
+import { type SpotInk } from '@/core/job';
 import { SPOT_FINISHES, whyNoInkName } from '@/core/element';
 import { formatNumber } from '@/core/measure';
 import { COATINGS, PROCESSES } from '@/core/shop';
@@ -13,6 +13,7 @@ import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { Fold } from '../sheet/Fold';
 import { writeHex } from '@/core/colour';
+import { inkLab, mergedInks, nearDuplicates, unusedColours, withInk, withoutInk } from '@/core/edit';
 
 /** Spot inks that artwork is printed with, each on a plate of its own. */
 export function InkList() {

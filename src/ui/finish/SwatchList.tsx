@@ -3,21 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { shownBuild, type Rgb } from '@/core/colour';
 import { solidInk } from '@/core/compose';
-import {
-  elementsOn,
-  mergedSwatches,
-  named,
-  nearDuplicates,
-  paintKey,
-  paintsOf,
-  styleBook,
-  unusedColours,
-  withSwatch,
-  withSwatchesOf,
-  withoutSwatch,
-  type Job,
-  type Swatch,
-} from '@/core/job';
+import { elementsOn, paintKey, paintsOf, styleBook, type Job, type Swatch } from '@/core/job';
 import { formatNumber } from '@/core/measure';
 import { FileButton } from '../field/FileButton';
 import { SolidPaintField } from '../field/PaintField';
@@ -27,6 +13,15 @@ import { useDesk } from '../job/use-desk';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { Fold } from '../sheet/Fold';
+import {
+  mergedSwatches,
+  named,
+  nearDuplicates,
+  unusedColours,
+  withSwatch,
+  withSwatchesOf,
+  withoutSwatch,
+} from '@/core/edit';
 
 const withPictureColour = (job: Job, rgb: Rgb): Job =>
   withSwatch(job, { name: freeName(job.swatches ?? [], 'picture'), paint: { kind: 'rgb', ...rgb } });

@@ -13,7 +13,7 @@ import { useBenchView } from '../bench/view';
 import { SideTabs } from '../bench/SideTabs';
 import { AddPrintable } from '../printable/AddPrintable';
 import { MeasuresProvider } from '../field/measures';
-import { pageCount, type TextRange } from '@/core/job';
+import { type TextRange } from '@/core/job';
 import { unsavedSince } from '@/core/save';
 import { Palette } from '../palette/Palette';
 import type { Command } from '../palette/command';
@@ -47,6 +47,7 @@ import { NotOpened } from './NotOpened';
 import type { Left } from './journal';
 import { openedJob, settleOlder, type Opened } from './take-up';
 import { useFiles } from './use-files';
+import { pageCount } from '@/core/edit';
 
 /** Three-dimensional drawing is fetched when somebody folds. */
 const DummyView = dynamic(() => import('../dummy/DummyView'), {

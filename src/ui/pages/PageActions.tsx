@@ -3,7 +3,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Impossible, pageNumberOf } from '@/core/format';
+import { type Piece } from '@/core/job';
+import { ChoiceField } from '../field/ChoiceField';
+import { MeasureField } from '../field/MeasureField';
+import { NumberField } from '../field/NumberField';
 import {
+  changePiece,
+  freshId,
   pageCount,
   withBase,
   withNewBase,
@@ -12,12 +18,7 @@ import {
   withPagesMoved,
   withoutPages,
   type PageRange,
-  type Piece,
-} from '@/core/job';
-import { ChoiceField } from '../field/ChoiceField';
-import { MeasureField } from '../field/MeasureField';
-import { NumberField } from '../field/NumberField';
-import { changePiece, freshId } from '@/core/edit';
+} from '@/core/edit';
 import { useJob, useJobStore } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { useSay } from '../shell/Messages';

@@ -1,5 +1,6 @@
 import { facingOf, pageNumberOf } from '@/core/format';
-import { movesOf, sideOfBase, type PageRange, type Piece, type SideName } from '@/core/job';
+import { sideOfBase, type Piece, type SideName } from '@/core/job';
+import { movesOf, type PageRange } from '@/core/edit';
 
 /** Pages that lie beside each other in the open book, in reading order; what is no page stands alone. */
 export function spreadsOf(sides: readonly SideName[]): readonly (readonly SideName[])[] {

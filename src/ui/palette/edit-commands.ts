@@ -1,4 +1,4 @@
-import { type Job, withoutElements, type Element } from '@/core/job';
+import { type Job, type Element } from '@/core/job';
 import { toStep } from '@/core/layout';
 import {
   added,
@@ -12,6 +12,7 @@ import {
   ungroupSelection,
   withJob,
   withPlaceholder,
+  withoutElements,
 } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
 import { MODES } from '../stations/modes';

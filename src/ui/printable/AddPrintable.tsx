@@ -1,9 +1,9 @@
 'use client';
 import Box from '@mui/material/Box';
 import Drawer from '@mui/material/Drawer';
-import { elementsOn, printableContent, printableElement } from '@/core/job';
+import { elementsOn } from '@/core/job';
 import type { GalleryEntry } from '@/core/printable';
-import { added, freshId } from '@/core/edit';
+import { added, freshId, printableContent, printableElement } from '@/core/edit';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { useSay } from '../shell/Messages';

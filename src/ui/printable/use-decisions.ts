@@ -1,5 +1,5 @@
-import { withDecisions, type PrintableContent, type PrintableElement } from '@/core/job';
-import { changePiece } from '@/core/edit';
+import { type PrintableContent, type PrintableElement } from '@/core/job';
+import { changePiece, withDecisions } from '@/core/edit';
 import { useJob } from '../job/context';
 
 /** Changes decisions of a printable as one step, for all pages that show it. */

@@ -1,12 +1,12 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { sideOfBase, withoutBase, type BaseLayout, type Piece } from '@/core/job';
+import { sideOfBase, type BaseLayout, type Piece } from '@/core/job';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
 import { WordsField } from '../field/WordsField';
-import { changePiece, freshId, putRecord } from '@/core/edit';
+import { changePiece, freshId, putRecord, withoutBase } from '@/core/edit';
 import { useJob } from '../job/context';
 import { useDesk } from '../job/use-desk';
 import { Fold } from './Fold';

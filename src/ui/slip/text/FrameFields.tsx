@@ -1,6 +1,6 @@
 'use client';
 import { nameOf } from '@/core/compose';
-import { elementsOf, elementsOn, withFlow, type ElementOf, type TypeFit } from '@/core/job';
+import { elementsOf, elementsOn, type ElementOf, type TypeFit } from '@/core/job';
 import { CheckField } from '../../field/CheckField';
 import { ChoiceField } from '../../field/ChoiceField';
 import { HeldLengthField } from '../../field/LengthField';
@@ -9,6 +9,7 @@ import { useJob } from '../../job/context';
 import { useDesk } from '../../job/use-desk';
 import { Group } from '../Slip';
 import { useChange } from '../use-change';
+import { withFlow } from '@/core/edit';
 
 type Text = ElementOf<'text'>;
 

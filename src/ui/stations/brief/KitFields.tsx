@@ -3,12 +3,13 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { kitDifferences, kitOf, takeKit, type Job, type Kit } from '@/core/job';
+import { type Job, type Kit } from '@/core/job';
 import { useJob } from '../../job/context';
 import { useDesk } from '../../job/use-desk';
 import { api, wordsOf } from '../../shell/api';
 import { useSay } from '../../shell/Messages';
 import { FromBook } from './FromBook';
+import { kitDifferences, kitOf, takeKit } from '@/core/edit';
 
 /** What the job has in common with the client’s other pieces: taken from a kit, or made a kit of. */
 export function KitFields({ onTake }: { readonly onTake: (label: string, recipe: (job: Job) => Job) => void }) {

@@ -1,3 +1,4 @@
+import { elementsOn, type Job, paintsUsed } from '../job';
 import { box, makeJob, words } from '../../testing/jobs';
 import {
   mergedInks,
@@ -8,11 +9,8 @@ import {
   withoutInk,
   withSwatch,
   withoutSwatch,
-} from './edit-inks';
-import { elementsOn } from './inherit';
-import { withSwatchesOf } from './read-swatches';
-import type { Job } from './schema';
-import { paintsUsed } from './use-kit';
+} from './inks';
+import { withSwatchesOf } from './swatches';
 
 const SILVER = { name: 'Silver', finish: 'metallic', c: 0, m: 0, y: 0, k: 40 } as const;
 const NIGHT = { name: 'Night', finish: 'plain', c: 90, m: 80, y: 20, k: 30 } as const;

@@ -1,16 +1,25 @@
-import { Element, type ElementInput, type PrintableContent } from '../element';
+import {
+  Element,
+  type ElementInput,
+  type PrintableContent,
+  blankOf,
+  sideOfBase,
+  withSide,
+  type Job,
+  type Piece,
+  type SideName,
+  withPiece,
+  startJob,
+  type NewJob,
+  type Started,
+} from '../job';
 import { monthOn } from '../dates';
 import { formatOf } from '../format';
 import type { JobUnit } from '../measure';
 import { readTyped, withUsual, type TypedDecisions } from '../parameter';
 import type { GalleryEntry } from '../printable';
 import { isImperial } from '../rules';
-import { blankOf } from './blank-of';
-import { withBase, withNewBase } from './edit-pages';
-import { sideOfBase, withSide } from './inherit';
-import type { Job, Piece, SideName } from './schema';
-import { withPiece } from './with-piece';
-import { startJob, type NewJob, type Started } from './start';
+import { withBase, withNewBase } from './pages';
 
 /** The decisions of a printable from what was typed; what was not is as in the gallery, then as is usual. */
 export function printableContent(

@@ -1,6 +1,13 @@
-import { wordsOf, type Element, type ElementOf, type Paragraph } from '../element';
-import { elementsOn, withSide } from './inherit';
-import type { Piece, SideName } from './schema';
+import {
+  wordsOf,
+  type Element,
+  type ElementOf,
+  type Paragraph,
+  elementsOn,
+  withSide,
+  type Piece,
+  type SideName,
+} from '../job';
 
 /** Words in rows under a head that names the columns. */
 export interface NamedRows {

@@ -1,6 +1,4 @@
-import type { PrintableContent } from '../element';
-import { elementsOn, saidOn, withSide } from './inherit';
-import type { Piece, SideName } from './schema';
+import { type PrintableContent, elementsOn, saidOn, withSide, type Piece, type SideName } from '../job';
 
 /**
  * The piece with other decisions of a printable: where they are said, which for a page of a run is the base layout, so

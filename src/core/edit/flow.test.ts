@@ -1,5 +1,6 @@
+import { elementsOf, plainText, type Job } from '../job';
 import { makeJob, words } from '../../testing/jobs';
-import { elementsOf, plainText, withFlow, withoutElements, type Job } from './index';
+import { withFlow, withoutElements } from '.';
 
 const start = makeJob([
   words('a', 'one two', [0, 0, 30, 20]),

@@ -1,7 +1,4 @@
-import { plainText, type ElementOf } from '../element';
-import { elementsOf, mapElements, mapSides } from './inherit';
-import type { Job, Piece } from './schema';
-import { withPiece } from './with-piece';
+import { plainText, type ElementOf, elementsOf, mapElements, mapSides, type Job, type Piece, withPiece } from '../job';
 
 type Text = ElementOf<'text'>;
 

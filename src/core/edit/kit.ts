@@ -9,12 +9,12 @@ import {
   type SolidPaint,
   type StyleBook,
   type TypeStyle,
-} from '../element';
-import { totalInk, writeBuild, writeHex } from '../colour';
-import { formatNumber } from '../measure';
-import { elementsOf } from './inherit';
-import type { Kit } from './kit';
-import type { Job } from './schema';
+  elementsOf,
+  type Kit,
+  type Job,
+  paintsUsed,
+  paintKey,
+} from '../job';
 
 /** Something of a job that is not as its client’s kit has it. */
 export type KitDifference =
@@ -22,42 +22,12 @@ export type KitDifference =
   | { readonly what: 'colour'; readonly element: Element; readonly paint: SolidPaint }
   | { readonly what: 'family'; readonly element: Element; readonly family: string };
 
-/** A paint in words that are the same for the same paint. */
-export function paintKey(paint: SolidPaint): string {
-  switch (paint.kind) {
-    case 'process':
-      return writeBuild(paint);
-    case 'rgb':
-      return writeHex(paint);
-    case 'paper':
-      return 'paper';
-    case 'spot':
-      return writeSpots(paint);
-    case 'swatch':
-      return paint.tint === 100 ? `“${paint.swatch}”` : `“${paint.swatch}” ${formatNumber(paint.tint, 1)} %`;
-  }
-}
-
-/** `Silver 60 % + 0 0 0 20` */
-function writeSpots(paint: Extract<SolidPaint, { kind: 'spot' }>): string {
-  const spots = paint.spots.map(({ ink, tint }) => (tint === 100 ? ink : `${ink} ${formatNumber(tint, 1)} %`));
-  return [...spots, ...(totalInk(paint) > 0 ? [writeBuild(paint)] : [])].join(' + ');
-}
-
 /** Black alone, and the paper: every client has them [cp]. */
 const ALWAYS: readonly string[] = [
   'paper',
   paintKey({ kind: 'process', c: 0, m: 0, y: 0, k: 100 }),
   paintKey({ kind: 'process', c: 0, m: 0, y: 0, k: 0 }),
 ];
-
-/** The paints of a job by their words, those of its styles first. */
-export function paintsUsed(job: Job): ReadonlyMap<string, SolidPaint> {
-  const book = styleBook(job);
-  const said = job.styles.flatMap(({ look }) => (look.paint ? [look.paint] : []));
-  const laid = job.pieces.flatMap(elementsOf).flatMap(({ element }) => paintsOf(element, book));
-  return new Map([...said, ...laid].map((paint) => [paintKey(paint), paint]));
-}
 
 /** The families that an element is set in. */
 function familiesOf(element: Element, book: StyleBook): readonly string[] {

@@ -1,6 +1,19 @@
-import { Element, plainText, type ElementInput } from '../element';
+import {
+  Element,
+  plainText,
+  type ElementInput,
+  asInLayout,
+  elementsOn,
+  mapElements,
+  readLayouts,
+  sideOfBase,
+  withSide,
+  readJob,
+  startJob,
+  type Job,
+  type Piece,
+} from '../job';
 import { formatOf } from '../format';
-import { asInLayout, elementsOn, mapElements, readLayouts, sideOfBase, withSide } from './inherit';
 import {
   movesOf,
   pageCount,
@@ -11,11 +24,8 @@ import {
   withPagesMoved,
   withoutBase,
   withoutPages,
-} from './edit-pages';
+} from './pages';
 import { fillPages } from './fill-pages';
-import { readJob } from './read';
-import { startJob } from './start';
-import type { Job, Piece } from './schema';
 
 const text = (id: string, words: string, more: Partial<ElementInput> = {}): Element =>
   Element.parse({

@@ -1,7 +1,6 @@
+import { readPaint, type Job } from '../job';
 import { readRows } from '../data';
-import { withSwatch } from './edit-inks';
-import { readPaint } from './read-paint';
-import type { Job } from './schema';
+import { withSwatch } from './inks';
 
 /** Most colours that a file may bring. */
 const MOST = 300;

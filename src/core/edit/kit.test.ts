@@ -1,10 +1,9 @@
+import { Kit, paintsUsed, TypeStyle, type ParagraphChanges } from '../job';
 import { checkSurface, applyChange } from '../check';
 import { openDesk } from '../../output';
 import { demoPiece } from '../../testing/demo';
 import { inMemory, makeJob, shape, words } from '../../testing/jobs';
-import { kitDifferences, kitOf, paintsUsed, takeKit } from './use-kit';
-import { Kit } from './kit';
-import { TypeStyle, type ParagraphChanges } from '../element';
+import { kitDifferences, kitOf, takeKit } from './kit';
 
 /** A client’s kit: what a job has in common with its others, and how it departs from it. */
 

@@ -1,4 +1,4 @@
-import type { Job } from './schema';
+import { type Job } from '../job';
 
 /** A name for the version after one: the year in it goes up by one, or the next number is added. */
 export function nextName(name: string): string {

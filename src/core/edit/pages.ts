@@ -1,11 +1,20 @@
-import { mapRefs, type Element } from '../element';
+import {
+  mapRefs,
+  type Element,
+  type BaseLayout,
+  type PageLayout,
+  blankOf,
+  elementsOn,
+  itemOf,
+  sideOfBase,
+  type Job,
+  type Piece,
+  type SideName,
+  finishOn,
+  withFinish,
+} from '../job';
 import { Impossible, pageName, pageNumberOf } from '../format';
-import type { BaseLayout, PageLayout } from './base-layout';
-import { blankOf } from './blank-of';
-import { finishOn, withFinish } from './edit-finish';
 import { withoutElements } from './flow';
-import { elementsOn, itemOf, sideOfBase } from './inherit';
-import type { Job, Piece, SideName } from './schema';
 
 /** First and last of some pages, from 1. */
 export interface PageRange {

@@ -1,17 +1,22 @@
+import {
+  copiedTo,
+  describeDifferences,
+  elementsOn,
+  withSide,
+  readJob,
+  remade,
+  type Finishing,
+  type Job,
+  type Piece,
+  finishOn,
+} from '../job';
 import { openDesk, plateItems, sidePlates } from '../../output';
 import { coverageOf } from '../../paint/plates';
 import { begin, inMemory, makeJob, shape } from '../../testing/jobs';
 import { formatOf } from '../format';
-import { copiedTo } from './copied';
-import { describeDifferences } from './differences';
-import { editFinish, finishOn } from './edit-finish';
-import { withPagesDuplicated, withPagesInserted, withPagesMoved, withoutPages } from './edit-pages';
-import { elementsOn, withSide } from './inherit';
-import { readJob } from './read';
-import { remade } from './remade';
-import type { Finishing } from '../finish';
-import type { Job, Piece } from './schema';
-import { kitOf, takeKit } from './use-kit';
+import { editFinish } from './finish';
+import { withPagesDuplicated, withPagesInserted, withPagesMoved, withoutPages } from './pages';
+import { kitOf, takeKit } from './kit';
 
 const MOON = shape('moon', [10, 10, 20, 20], { form: 'ellipse' });
 const coat = (spread = 0.4): Finishing => ({

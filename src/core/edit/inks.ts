@@ -1,4 +1,3 @@
-import { NO_INK, deltaE2000, shownBuild, type ColourEngine } from '../colour';
 import {
   repaint,
   styleBook,
@@ -8,11 +7,12 @@ import {
   type Swatch,
   type TypeStyle,
   type CellStyle,
-} from '../element';
-import type { Finishing } from '../finish';
-import { mapElements } from './inherit';
-import type { Job } from './schema';
-import { paintsUsed } from './use-kit';
+  type Finishing,
+  mapElements,
+  type Job,
+  paintsUsed,
+} from '../job';
+import { NO_INK, deltaE2000, shownBuild, type ColourEngine } from '../colour';
 
 type Change = (paint: SolidPaint) => SolidPaint;
 
