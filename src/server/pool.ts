@@ -138,7 +138,11 @@ class Pool {
     clearTimeout(desk.timer);
     desk.task = undefined;
     holdOpen(desk.child, false);
-    desk.timer = setTimeout(() => desk.child.kill('SIGKILL'), IDLE);
+    // It is left out first: work that comes before its end is told must not be given to it.
+    desk.timer = setTimeout(() => {
+      this.desks.delete(desk);
+      desk.child.kill('SIGKILL');
+    }, IDLE);
     desk.timer.unref();
   }
 
