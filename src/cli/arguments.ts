@@ -26,6 +26,8 @@ const WITH_VALUE = [
   'ppi',
   'data',
   'of',
+  'do',
+  'files',
 ] as const;
 const PLAIN = ['json', 'strict', 'unchecked', 'spreads', 'mend'] as const;
 

@@ -80,6 +80,23 @@ export const COMMANDS: readonly Command[] = [
     load: () => import('./commands/bring'),
   },
   {
+    name: 'change',
+    typed: [
+      'ys change JOB --do CHANGES.json',
+      'ys change --do docs/examples/meteor-night.json --files DIR --out flyer.ysjob.json',
+      'ys change --json',
+    ],
+    about: 'Makes changes by a list, as the hand would; a list that says how a job begins needs no job.',
+    options: [
+      ['--do FILE', 'the list of changes; docs/changes.md describes each'],
+      ['--out FILE', 'the job that is written; otherwise the same'],
+      ['--files DIR', 'where the files lie that it brings in; otherwise beside the list'],
+      ['--json', 'prints the JSON Schema of such a list'],
+      ...JOB_OPTIONS,
+    ],
+    load: () => import('./commands/change'),
+  },
+  {
     name: 'fill',
     typed: ['ys fill JOB rows.csv --page 4 --spreads'],
     about: 'Lays rows onto pages: each cell into the text or picture frame that is named as its column.',
@@ -170,8 +187,8 @@ export const COMMANDS: readonly Command[] = [
   },
   {
     name: 'demo',
-    typed: ['ys demo', 'ys demo meteor-night --out DIR'],
-    about: 'The pieces of the demo world; one that is named, as a job with its files.',
+    typed: ['ys demo', 'ys demo meteor-night --out DIR', 'ys demo sky-over-the-moor.jpg --out DIR'],
+    about: 'The pieces of the demo world; one that is named, as a job with its files; or one of its pictures.',
     options: [['--out DIR', 'the folder for them']],
     load: () => import('./commands/demo'),
   },

@@ -48,6 +48,9 @@ const DRAWINGS: Readonly<Record<string, string>> = {
   ...Object.fromEntries(Object.entries(ICONS).map(([name, svg]) => [`${name}.svg`, svg])),
 };
 
+/** Whether the demo has a picture or drawing of that name. */
+export const isDemoFile = (name: string): boolean => Object.hasOwn(DRAWINGS, name) || Object.hasOwn(PICTURES, name);
+
 /**
  * One of them as a file; pictures as JPEG, drawings as SVG.
  * @param share of the pixels across and down, where a smaller picture will do

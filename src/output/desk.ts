@@ -35,8 +35,11 @@ export interface DeskSide {
   readonly drawing: Drawing;
 }
 
-/** Opens fonts, profile and hyphenation, and draws every side of a job. */
-export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
+/** What a job is drawn with. */
+export type Opened = Pick<Desk, 'fonts' | 'profile' | 'resources'>;
+
+/** Opens fonts, profile, drawings and hyphenation of a job. */
+export async function openResources(job: Job, assets: AssetSource): Promise<Opened> {
   const firstPiece = job.pieces[0];
   if (!firstPiece) throw new CannotExport('The job has no piece. Begin one under Size.');
   const conversion = rulesFor(job, firstPiece).conversion;
@@ -48,7 +51,6 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
   const inks = await picturesInk(job, assets, conversion, profile);
   const hyphenators = new Map<string, Hyphenator | undefined>();
   for (const language of languagesNeeded(job)) hyphenators.set(language, await loadHyphenator(language));
-
   const resources: Resources = {
     colour: profile.engine,
     fonts: fonts.set,
@@ -57,6 +59,12 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
     inkMost: (need) => inks.get(inkKey(need)),
     holidays: ({ region, year, language }) => holidaysOf(region, year, language),
   };
+  return { fonts, profile, resources };
+}
+
+/** Opens what a job is drawn with, and draws every side of it. */
+export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
+  const { fonts, profile, resources } = await openResources(job, assets);
   const sides = job.pieces.flatMap((piece): DeskSide[] => {
     const blank = blankOf(job, piece);
     const rules = rulesFor(job, piece);

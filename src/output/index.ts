@@ -1,6 +1,7 @@
 export * from './assets';
 export * from './cannot-export';
 export * from './desk';
+export * from './drawn-side';
 export * from './export';
 export * from './file';
 export * from './file-name';

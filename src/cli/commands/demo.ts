@@ -1,7 +1,7 @@
 import { mkdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { readAsset } from '../../bring-in/asset';
-import { LAID_OUT, demoFile, filesOf, laidOut, type BroughtIn, type Kept } from '../../demo';
+import { LAID_OUT, demoFile, filesOf, isDemoFile, laidOut, type BroughtIn, type Kept } from '../../demo';
 import { shipped } from '../../output/home';
 import { loadLittleCms } from '../../output/profiles';
 import { UsageError, type Arguments } from '../arguments';
@@ -15,10 +15,11 @@ export async function run(args: Arguments): Promise<number> {
     print(LAID_OUT.map(({ file }) => file));
     return 0;
   }
+  const out = args.flags.get('out');
+  if (isDemoFile(name)) return writePicture(name, out);
   const piece = LAID_OUT.find((p) => p.file === name);
   if (!piece)
     throw new UsageError(`The demo has no piece called “${name}”. It has: ${LAID_OUT.map((p) => p.file).join(', ')}.`);
-  const out = args.flags.get('out');
   if (out === undefined) throw new UsageError('--out names the folder for the job and its files.');
   await mkdir(join(out, 'assets'), { recursive: true });
   const kept = JSON.parse(await readFile(shipped('assets', 'demo', `${piece.file}.json`), 'utf8')) as Kept;
@@ -34,5 +35,13 @@ export async function run(args: Arguments): Promise<number> {
   const job = join(out, `${piece.file}.ysjob.json`);
   await writeWhole(job, jobText(laidOut(piece, kept, files)));
   say(`${job} written.`);
+  return 0;
+}
+
+async function writePicture(name: string, out: string | undefined): Promise<number> {
+  if (out === undefined) throw new UsageError('--out names the folder for the picture.');
+  await mkdir(out, { recursive: true });
+  await writeWhole(join(out, name), (await demoFile(name)).bytes);
+  say(`${join(out, name)} written.`);
   return 0;
 }

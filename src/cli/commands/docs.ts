@@ -1,6 +1,7 @@
 import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Arguments } from '../arguments';
+import { changesMarkdown } from '../changes-docs';
 import { formatPictures, formatsMarkdown } from '../format-docs';
 import { printablePictures, printablesMarkdown } from '../printable-docs';
 import { say, writeWhole } from '../say';
@@ -12,10 +13,11 @@ export async function run(args: Arguments): Promise<number> {
   await writeWhole(join(out, 'formats.md'), formatsMarkdown());
   for (const { name, svg } of formatPictures()) await writeWhole(join(out, 'formats', name), svg);
   await writeWhole(join(out, 'printables.md'), printablesMarkdown());
+  await writeWhole(join(out, 'changes.md'), changesMarkdown());
   // The pages show the same pictures.
   const pictures = join(out, '..', 'assets', 'printables');
   await mkdir(pictures, { recursive: true });
   for await (const { name, png } of printablePictures()) await writeWhole(join(pictures, name), png);
-  say(`${join(out, 'formats.md')} and ${join(out, 'printables.md')} written.`);
+  say(`${['formats', 'printables', 'changes'].map((page) => join(out, `${page}.md`)).join(', ')} written.`);
   return 0;
 }

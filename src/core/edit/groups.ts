@@ -11,6 +11,7 @@ import {
 } from '../job';
 import { freshId } from './new-element';
 import { pieceOf } from './on-side';
+import { putRecord } from './records';
 
 /** The group that all of these elements are in. */
 export function groupOf(piece: Piece, elements: readonly Element[]): Group | undefined {
@@ -29,7 +30,7 @@ export function withGroupMates(elements: readonly Element[], ids: readonly strin
 /** The job with a group changed. */
 export function withGroup(job: Job, group: Group): Job {
   const piece = pieceOf(job);
-  return withPiece(job, { ...piece, groups: piece.groups.map((g) => (g.id === group.id ? group : g)) });
+  return withPiece(job, { ...piece, groups: putRecord(piece.groups, group) });
 }
 
 /** Groups that nothing is in any more are left out. */

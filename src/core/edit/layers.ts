@@ -1,6 +1,7 @@
 import { mapElements, type Job, type Layer } from '../job';
 import { freshId } from './new-element';
 import { changePiece } from './on-side';
+import { putRecord } from './records';
 
 /** A new layer above all others. */
 export const addLayer = (job: Job): Job =>
@@ -12,8 +13,9 @@ export const addLayer = (job: Job): Job =>
     ],
   }));
 
-export const changeLayer = (job: Job, layer: Layer): Job =>
-  changePiece(job, (piece) => ({ ...piece, layers: piece.layers.map((l) => (l.id === layer.id ? layer : l)) }));
+/** Puts a layer in the place of the one of its id, or above all others. */
+export const putLayer = (job: Job, layer: Layer): Job =>
+  changePiece(job, (piece) => ({ ...piece, layers: putRecord(piece.layers, layer) }));
 
 /** A layer one place further up (or, negative, down). */
 export const moveLayer = (job: Job, id: string, by: 1 | -1): Job =>

@@ -20,6 +20,7 @@ import {
   type TypeStyle,
 } from '../job';
 import { freshId } from './new-element';
+import { putRecord } from './records';
 
 /** A name that no style has. */
 function freshName(styles: readonly TypeStyle[], stem: string): string {
@@ -65,10 +66,8 @@ export const addPlainStyle = (job: Job, of: TypeStyle['of'], basedOn: string | n
   return { ...job, styles: [...job.styles, of === 'paragraph' ? { of, next: null, ...common } : { of, ...common }] };
 };
 
-export const putStyle = (job: Job, style: TypeStyle): Job => ({
-  ...job,
-  styles: job.styles.map((s) => (s.id === style.id ? style : s)),
-});
+/** Puts a style in the place of the one of its id, or adds it. */
+export const putStyle = (job: Job, style: TypeStyle): Job => ({ ...job, styles: putRecord(job.styles, style) });
 
 const eachElement = (job: Job, change: (element: Element) => Element): Job => ({
   ...job,
@@ -119,7 +118,7 @@ export function withoutStyle(job: Job, id: string): Job {
 
 export const putCellStyle = (job: Job, style: CellStyle): Job => ({
   ...job,
-  cellStyles: job.cellStyles.map((s) => (s.id === style.id ? style : s)),
+  cellStyles: putRecord(job.cellStyles, style),
 });
 
 /** The job without a cell style. Cells in it look as before: they say themselves what it said. */

@@ -10,7 +10,7 @@ import { openDesk } from '@/output';
 import {
   addLayer,
   alignSelection,
-  changeLayer,
+  putLayer,
   copiedEffects,
   copyEffects,
   distributeSelection,
@@ -87,7 +87,7 @@ const ACTIONS: readonly ((desk: DrawnJob) => Job)[] = [
   ({ job, piece }) => (piece.layers.length > 1 ? removeLayer(job, piece.layers.at(-1)?.id ?? '') : job),
   ({ job, piece }) => {
     const l = piece.layers[0];
-    return l ? changeLayer(job, { ...l, hidden: !l.hidden }) : job;
+    return l ? putLayer(job, { ...l, hidden: !l.hidden }) : job;
   },
   ({ job }) => ({
     ...job,

@@ -1,5 +1,5 @@
-import type { Axis, Element } from '@/core/job';
-import { alignSelection, changeSide, distributeSelection, withJob } from '@/core/edit';
+import type { ORDERS} from '@/core/edit';
+import { alignSelection, changeSide, distributeSelection, filling, inOrder, withJob } from '@/core/edit';
 import { inGroup, type Command, type Entry } from './command';
 import type { CommandContext, Present } from './context';
 
@@ -7,39 +7,15 @@ import type { CommandContext, Present } from './context';
 export const arrangeCommands = (context: CommandContext, present: Present): readonly Command[] =>
   inGroup('Arrange', [...orderEntries(present), fillEntry(present), ...alignEntries(context, present)]);
 
-function orderEntries({ state, isChosen, isAnyChosen: enabled }: Present): readonly Entry[] {
-  const isOther = (e: Element) => !isChosen(e);
-  const order = (label: string, move: (list: readonly Element[]) => readonly Element[]) => () =>
-    state.change(label, (now) => changeSide(now, state.side, move));
+function orderEntries({ state, isAnyChosen: enabled }: Present): readonly Entry[] {
+  const { side, selection } = state;
+  const order = (label: string, to: (typeof ORDERS)[number]) => () =>
+    state.change(label, (now) => changeSide(now, side, (list) => inOrder(list, selection, to)));
   return [
-    {
-      id: 'forward',
-      title: 'One forward',
-      keys: [']'],
-      enabled,
-      run: order('Forward', (list) => shift(list, isChosen, 1)),
-    },
-    {
-      id: 'backward',
-      title: 'One back',
-      keys: ['['],
-      enabled,
-      run: order('Back', (list) => shift(list, isChosen, -1)),
-    },
-    {
-      id: 'front',
-      title: 'To the front',
-      keys: ['}'],
-      enabled,
-      run: order('To the front', (list) => [...list.filter(isOther), ...list.filter(isChosen)]),
-    },
-    {
-      id: 'bottom',
-      title: 'To the very back',
-      keys: ['{'],
-      enabled,
-      run: order('To the back', (list) => [...list.filter(isChosen), ...list.filter(isOther)]),
-    },
+    { id: 'forward', title: 'One forward', keys: [']'], enabled, run: order('Forward', 'forward') },
+    { id: 'backward', title: 'One back', keys: ['['], enabled, run: order('Back', 'backward') },
+    { id: 'front', title: 'To the front', keys: ['}'], enabled, run: order('To the front', 'front') },
+    { id: 'bottom', title: 'To the very back', keys: ['{'], enabled, run: order('To the back', 'back') },
   ];
 }
 
@@ -85,21 +61,3 @@ const alignEntries = ({ desk }: CommandContext, { state, isAnyChosen }: Present)
       ),
   },
 ];
-
-/** The element from edge to edge of its box, or of a box for each axis. */
-function filling(element: Element): Element {
-  const whole = ({ of }: Axis): Axis => ({ start: 0, end: 0, ...(of && { of }) });
-  const { x, y } = element.placement;
-  return { ...element, placement: { ...element.placement, x: whole(x), y: whole(y) } };
-}
-
-/** Each chosen element one place further in a direction, past elements that are not chosen. */
-function shift(list: readonly Element[], isChosen: (e: Element) => boolean, by: 1 | -1): readonly Element[] {
-  const out = [...list];
-  const indices = out.map((_, i) => i);
-  for (const i of by === 1 ? indices.reverse() : indices) {
-    const [here, there] = [out[i], out[i + by]];
-    if (here && there && isChosen(here) && !isChosen(there)) [out[i], out[i + by]] = [there, here];
-  }
-  return out;
-}

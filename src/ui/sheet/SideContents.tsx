@@ -9,7 +9,7 @@ import { elementsOn, plainText, type Element, type Layer } from '@/core/job';
 import { CheckField } from '../field/CheckField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../job/context';
-import { addLayer, changeLayer, moveLayer, removeLayer } from '@/core/edit';
+import { addLayer, putLayer, moveLayer, removeLayer } from '@/core/edit';
 import { useDesk } from '../job/use-desk';
 import { COLOURS } from '../shell/theme';
 import { Fold } from './Fold';
@@ -50,7 +50,7 @@ export function SideContents() {
           <LayerLine
             layer={layer}
             only={piece.layers.length === 1}
-            onChange={(to) => change('Layer', (now) => changeLayer(now, to))}
+            onChange={(to) => change('Layer', (now) => putLayer(now, to))}
             onUp={() => change('Layer up', (now) => moveLayer(now, layer.id, 1))}
             onRemove={() => change('Remove layer', (now) => removeLayer(now, layer.id))}
           />

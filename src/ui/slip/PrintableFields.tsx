@@ -10,7 +10,7 @@ import { useDesk } from '../job/use-desk';
 import { AtTrim } from './AtTrim';
 import { Opener } from './Opener';
 import { Group } from './Slip';
-import { familiesOf, nearestWeight, weightsOf } from './text/families';
+import { familiesOf, nearestWeight, weightsOf } from '@/core/edit';
 import { useChange } from './use-change';
 
 const INKS = [

@@ -5,7 +5,7 @@ import { ChoiceField } from '../../field/ChoiceField';
 import { NumberField } from '../../field/NumberField';
 import { useDesk } from '../../job/use-desk';
 import { Group } from '../Slip';
-import { familiesOf, nearestWeight, weightsOf } from './families';
+import { familiesOf, nearestWeight, weightsOf } from '@/core/edit';
 
 interface Props {
   readonly look: CharacterLook;

@@ -2,7 +2,7 @@
 import { readTypeSpec, writeTypeSpec, type ParagraphChanges, type ParagraphLook, type TypeSpec } from '@/core/job';
 import { MeasureField } from '../../field/MeasureField';
 import { useDesk } from '../../job/use-desk';
-import { nearestWeight, settableOf, weightsOf } from './families';
+import { changesOfSpec, settableOf } from '@/core/edit';
 
 interface Props {
   readonly label: string;
@@ -24,13 +24,7 @@ export function SpecField({ label, name, look, width, onChange }: Props) {
       shown={writeTypeSpec(look, context)}
       placeholder="Lora italic 19/24"
       read={(text) => readTypeSpec(text, settableOf(job), context)}
-      onChange={(spec) => {
-        const family = spec.family ?? look.family;
-        const wish = spec.weight ?? look.weight;
-        const weight = nearestWeight(weightsOf(family, job), wish);
-        const saysFace = spec.family !== undefined || spec.weight !== undefined;
-        onChange('Type', { ...spec, ...(saysFace && weight !== look.weight && { weight }) });
-      }}
+      onChange={(spec) => onChange('Type', changesOfSpec(job, spec, look))}
     />
   );
 }

@@ -1,5 +1,6 @@
-import { jobFonts, type Job } from '@/core/job';
-import { SHIPPED } from '@/core/type';
+import { jobFonts, type Job } from '../job';
+import type { ParagraphChanges, ParagraphLook, TypeSpec } from '../job';
+import { SHIPPED } from '../type';
 
 /** Families that can be set, the job’s own first. */
 export function familiesOf(job: Job): readonly string[] {
@@ -21,3 +22,14 @@ export const nearestWeight = (weights: readonly number[], to: number): number =>
 
 /** Families with their weights, as a line of type is read. */
 export const settableOf = (job: Job) => familiesOf(job).map((family) => ({ family, weights: weightsOf(family, job) }));
+
+/** What a line of type changes of a look: a face that lacks the weight is taken in its nearest. */
+export function changesOfSpec(
+  job: Job,
+  spec: TypeSpec,
+  look: Pick<ParagraphLook, 'family' | 'weight'>,
+): ParagraphChanges {
+  const saysFace = spec.family !== undefined || spec.weight !== undefined;
+  const weight = nearestWeight(weightsOf(spec.family ?? look.family, job), spec.weight ?? look.weight);
+  return { ...spec, ...(saysFace && weight !== look.weight && { weight }) };
+}

@@ -1,0 +1,4 @@
+export * from './apply';
+export * from './change';
+export * from './file';
+export * from './registry';

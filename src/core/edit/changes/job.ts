@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { formatOf } from '../../format';
+import { OVERRIDE_FIELDS } from '../../figure';
+import { Job, describeProblems, freed, readDecisions, refusalOf, takeHouse, takeStock, type Piece } from '../../job';
+import { SHIPPED_PAPERS, SHIPPED_PRINTERS } from '../../shop';
+import { recordNamed } from '../begin';
+import { changePiece, pieceOf } from '../on-side';
+import { overrideFigure } from '../overrides';
+import { CannotChange, defineChange } from './change';
+import { Typed } from './typed';
+
+/** Facts of a job that are said and not worked out. */
+const FACTS = [
+  'name',
+  'client',
+  'due',
+  'quantity',
+  'notes',
+  'language',
+  'unit',
+  'step',
+  'readingDistance',
+  'stage',
+] as const;
+
+export const jobChanges = [
+  defineChange({
+    do: 'set job',
+    about: 'What the job is called and for whom it is, and how it is measured.',
+    fields: { facts: z.partialRecord(z.enum(FACTS), z.unknown()).describe('As a job file holds them.') },
+    example: { facts: { client: 'Quillrook Dark-Sky Society', quantity: 500 } },
+    run: ({ job }, { facts }) => {
+      const read = Job.safeParse({ ...job, ...facts });
+      if (!read.success) throw new CannotChange(describeProblems(read.error).join(' '));
+      return read.data;
+    },
+  }),
+  defineChange({
+    do: 'decide',
+    about: 'Changes decisions of the piece; `ys formats` shows those of each kind.',
+    fields: { set: Typed },
+    example: { set: { size: 'A6' } },
+    run: ({ job }, { set }) => {
+      const piece = pieceOf(job);
+      const format = formatOf(piece.kind);
+      if (!format) throw new CannotChange(`There is no format “${piece.kind}”.`);
+      const read = readDecisions(format, set, { unit: job.unit, ppi: 300 });
+      if (!read.ok) throw new CannotChange(`${read.parameter}: ${read.error.message}`);
+      const decided: Piece = { ...piece, ...read.values };
+      const refused = refusalOf(job, decided);
+      if (refused) throw new CannotChange(`${refused.parameter}: ${refused.error.message}`);
+      return changePiece(job, () => decided);
+    },
+  }),
+  defineChange({
+    do: 'override',
+    about: 'Puts a value in place of one that is worked out; null gives the worked-out one back.',
+    fields: { figure: z.enum(OVERRIDE_FIELDS), value: z.number().min(0).nullable() },
+    example: { figure: 'bleed', value: 5 },
+    run: ({ job }, { figure, value }) => overrideFigure(job, figure, value ?? undefined),
+  }),
+  defineChange({
+    do: 'take paper',
+    about: 'Prints on a paper that ships, by its name.',
+    fields: { paper: z.string() },
+    example: { paper: SHIPPED_PAPERS[0]?.name ?? '' },
+    run: ({ job }, { paper }) => takeStock(job, recordNamed('paper', paper, SHIPPED_PAPERS)),
+  }),
+  defineChange({
+    do: 'take printer',
+    about: 'Gives the job to a printer that ships, by its name.',
+    fields: { printer: z.string() },
+    example: { printer: SHIPPED_PRINTERS[0]?.name ?? '' },
+    run: ({ job }, { printer }) => takeHouse(job, recordNamed('printer', printer, SHIPPED_PRINTERS)),
+  }),
+  defineChange({
+    do: 'free',
+    about: 'Frees a job from its template: everything can be changed then.',
+    fields: {},
+    example: {},
+    run: ({ job }) => freed(job),
+  }),
+];
