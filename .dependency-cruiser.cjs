@@ -1,8 +1,60 @@
 /** The arrows of docs/architecture.md: what may know what. */
-const beforeCheck =
-  'measure|geometry|dates|paper|parameter|printable|impose|element|job|figure|rules|shop|fold|colour|layout|drawing|' +
-  'type|compose|format|marks|reckon|edit';
-const core = `${beforeCheck}|check`;
+
+/** Rooms of the core, the lowest floor first: a room knows those of lower floors, and none beside it. */
+const CORE_FLOORS = [
+  ['colour', 'data', 'dates', 'measure'],
+  ['figure', 'geometry', 'paper'],
+  ['impose', 'parameter'],
+  ['printable'],
+  ['element'],
+  ['layout', 'shop'],
+  ['drawing', 'finish', 'fold', 'rules', 'shape'],
+  ['format', 'type'],
+  ['job', 'reckon'],
+  ['compose', 'marks', 'save'],
+  ['edit'],
+  ['check'],
+];
+
+/** Rooms of the interface, likewise. */
+const UI_FLOORS = [
+  ['shell'],
+  ['open-job'],
+  ['view', 'field'],
+  ['format', 'dummy'],
+  ['printable', 'slip'],
+  ['sheet', 'finish', 'size', 'pages', 'palette'],
+  ['bench', 'stations', 'reckoner', 'books', 'board'],
+  ['job-page'],
+];
+
+const core = CORE_FLOORS.flat().join('|');
+
+/** One rule for each floor: its rooms know themselves and what is below. */
+const floorRules = (house, floors) =>
+  floors.flatMap((rooms, floor) => {
+    const below = floors.slice(0, floor).flat();
+    return rooms.map((room) => ({
+      name: `floors-of-${house}: ${room}`,
+      comment: `src/${house}/${room} knows only lower floors.`,
+      severity: 'error',
+      from: { path: `^src/${house}/${room}/`, pathNot: '\\.test\\.tsx?$' },
+      to: {
+        path: `^src/${house}/[^/]+/`,
+        pathNot: `^src/${house}/(${[room, ...below].join('|')})/`,
+      },
+    }));
+  });
+
+/** Every folder of a house stands on a floor. */
+const housed = (house, floors) => ({
+  name: `housed-in-${house}`,
+  comment: 'A new room is given its floor here.',
+  severity: 'error',
+  from: { path: `^src/${house}/[^/]+/`, pathNot: `^src/${house}/(${floors.flat().join('|')})/` },
+  to: {},
+});
+
 const only = (name, from, allowed, comment) => ({
   name,
   comment,
@@ -94,16 +146,10 @@ module.exports = {
         ],
       },
     },
-    {
-      name: 'siblings-apart',
-      comment: 'Formats, marks and checks do not know each other’s insides; check reads blanks through format’s door.',
-      severity: 'error',
-      from: {
-        path: `^src/core/(${beforeCheck})/`,
-        pathNot: '\\.test\\.tsx?$',
-      },
-      to: { path: '^src/core/check/' },
-    },
+    ...floorRules('core', CORE_FLOORS),
+    ...floorRules('ui', UI_FLOORS),
+    housed('core', CORE_FLOORS),
+    housed('ui', UI_FLOORS),
     {
       name: 'front-doors',
       comment: 'A room of the core is entered through its index.',

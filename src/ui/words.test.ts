@@ -1,8 +1,8 @@
 import { OVERRIDE_FIELDS, type Figure } from '@/core/figure';
 import { Element, blankOf, describeDifferences, elementsOf, tableOfWords, type Job } from '@/core/job';
 import { box, makeJob, words } from '@/testing/jobs';
-import { dueWords } from './board/due';
-import { keyOf } from './palette/command';
+import { dueWords } from './shell/due';
+import { keyOf } from './open-job/command';
 import { figureText } from './sheet/figure-text';
 import { overrideFigure, nextName, nextVersion } from '@/core/edit';
 

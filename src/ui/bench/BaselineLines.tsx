@@ -3,7 +3,7 @@ import { extentOf, type BaselineGrid } from '@/core/job';
 import type { SurfaceBoxes } from '@/core/layout';
 import { ptToMm } from '@/core/measure';
 import { COLOURS } from '../shell/theme';
-import type { Projection } from './view';
+import type { Projection } from '../view/bench-view';
 
 interface Props {
   readonly grid: BaselineGrid;

@@ -6,14 +6,13 @@ import { insets, union, type Rect, type SurfaceBoxes } from '@/core/layout';
 import { linesOn, sideMarks } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
 import type { Blank, BlankSurface } from '@/core/format';
-import { useJob, useJobStore } from '../job/context';
-import { usePainting } from '../job/painting';
-import { useDesk, useFindings } from '../job/use-desk';
+import { useJob, useJobStore } from '../open-job/context';
+import { usePainting } from '../open-job/painting';
+import { useDesk, useFindings } from '../open-job/use-desk';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { COLOURS } from '../shell/theme';
-import type { Layer } from '../stations/mode';
-import { MODES } from '../stations/modes';
+import type { Layer, Station } from '../open-job/station';
 import { cellAt } from './cell-at';
 import { useMeasured } from './use-measured';
 import { Dimensions, type Chains } from './Dimensions';
@@ -22,7 +21,8 @@ import { FindingMarks } from './FindingMarks';
 import { FramingHint } from './FramingHint';
 import { framesAt } from '@/core/edit';
 import { BaselineLines } from './BaselineLines';
-import { LineCode, project } from './LineCode';
+import { LineCode } from './LineCode';
+import { project } from '../view/bench-view';
 import { GradientHandles } from './GradientHandles';
 import { Paper } from './Paper';
 import { PathPoints } from './PathPoints';
@@ -30,14 +30,14 @@ import { pickedAt } from './pick';
 import { BoxOutlines, FinishShapes, Unprinted } from './PressLines';
 import { GamutPicture } from '../finish/GamutPicture';
 import { PlatePicture } from '../finish/PlatePicture';
-import { usePlateView } from '../finish/plate-view';
+import { usePlateView } from '../view/plate-view';
 import { Selection } from './Selection';
 import { SlotMarks } from './SlotMarks';
 import { SheetPicture } from './SheetPicture';
 import { TableCells } from './TableCells';
 import { Typing } from './typing/Typing';
 import { useDrag } from './use-drag';
-import { projection, useBenchView } from './view';
+import { projection, useBenchView } from '../view/bench-view';
 
 interface Props {
   readonly onDropFiles: (files: readonly File[], at: { x: number; y: number }) => void;
@@ -67,11 +67,10 @@ export function Bench({ onDropFiles }: Props) {
   const at = useMemo(() => projection({ scale, x, y }), [scale, x, y]);
   const { job, rules, surface, drawing, resources, piece, blank } = desk;
   const { boxes } = surface;
-  const mode = MODES[station];
-  const shows = (layer: Layer) => mode.shows.has(layer);
+  const shows = (layer: Layer) => station.shows.has(layer);
   const isOutput = shows('press-sheet');
-  const isTrimmed = trimmed && mode.trims;
-  const drag = useDrag(host, mode.takes);
+  const isTrimmed = trimmed && station.trims;
+  const drag = useDrag(host, station.takes);
   const editing = useJob((s) => s.editing);
   const framing = useJob((s) => s.framing);
   const picking = useJob((s) => s.picking);
@@ -113,7 +112,7 @@ export function Bench({ onDropFiles }: Props) {
   }, [resize]);
   const spread = useRef<{
     readonly key: string;
-    readonly station: string;
+    readonly station: Station;
     readonly beside: string | undefined;
     readonly dx: number;
     readonly side: string;
@@ -152,7 +151,7 @@ export function Bench({ onDropFiles }: Props) {
     [at],
   );
   const onDoubleClick = (event: MouseEvent) => {
-    if (!mode.opens) return;
+    if (!station.opens) return;
     const [top] = framesAt(drawing, pointIn(event), 4 / scale);
     if (!top) return;
     const { select, type, frame, editPath, chooseCells } = store.getState();

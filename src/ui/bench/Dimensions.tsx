@@ -3,7 +3,7 @@ import type { Measured } from '@/core/figure';
 import type { EdgeLengths, SurfaceBoxes } from '@/core/layout';
 import { formatLengthValue, type JobUnit } from '@/core/measure';
 import { COLOURS, FACES } from '../shell/theme';
-import type { Projection } from './view';
+import type { Projection } from '../view/bench-view';
 
 interface DimensionProps {
   readonly axis: 'x' | 'y';

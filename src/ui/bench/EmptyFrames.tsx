@@ -3,10 +3,10 @@ import type { Drawing } from '@/core/drawing';
 import { elementsOn } from '@/core/job';
 import type { Rect } from '@/core/layout';
 import { pixels } from '@/core/measure';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
-import { project } from './LineCode';
-import type { Projection } from './view';
+import { project } from '../view/bench-view';
+import type { Projection } from '../view/bench-view';
 
 /** Frames that hold nothing yet still have to be seen. */
 export function EmptyFrames({ drawing, at }: { readonly drawing: Drawing; readonly at: Projection }) {

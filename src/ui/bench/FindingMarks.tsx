@@ -1,7 +1,7 @@
 import type { Finding } from '@/core/check';
 import { COLOURS, FACES } from '../shell/theme';
-import { project } from './LineCode';
-import type { Projection } from './view';
+import { project } from '../view/bench-view';
+import type { Projection } from '../view/bench-view';
 
 /** Where the checks found something, numbered as in the list. */
 export function FindingMarks({ findings, at }: { readonly findings: readonly Finding[]; readonly at: Projection }) {

@@ -1,7 +1,7 @@
 import type { Drawing } from '@/core/drawing';
 import { COLOURS, FACES } from '../shell/theme';
-import { project } from './LineCode';
-import type { Projection } from './view';
+import { project } from '../view/bench-view';
+import type { Projection } from '../view/bench-view';
 
 /** The frame whose content is moved. */
 export function FramingHint({

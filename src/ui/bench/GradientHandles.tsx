@@ -3,11 +3,11 @@ import { useState, type PointerEvent } from 'react';
 import { runOf } from '@/core/compose';
 import { elementsOn, type Job, type Gradient } from '@/core/job';
 import { apply, inverse, pose, type Point } from '@/core/layout';
-import { useJob, useJobStore } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob, useJobStore } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { withElements } from '@/core/edit';
 import { COLOURS } from '../shell/theme';
-import type { Projection } from './view';
+import type { Projection } from '../view/bench-view';
 
 type Grip = 'centre' | 'end';
 

@@ -5,7 +5,7 @@ import type { Rect, SurfaceBoxes } from '@/core/layout';
 import { pathBounds, rectPath } from '@/core/layout';
 import { lineStyle, pathData } from '@/paint/svg';
 import { COLOURS, FACES } from '../shell/theme';
-import type { Projection } from './view';
+import { project, type Projection } from '../view/bench-view';
 
 interface Props {
   readonly surface: BlankSurface;
@@ -314,13 +314,6 @@ function TrackStrips({ tracks, at }: { readonly tracks: Tracks; readonly at: Pro
     </>
   );
 }
-
-export const project = (r: Rect, at: Projection): Rect => ({
-  x: at.x(r.x),
-  y: at.y(r.y),
-  width: r.width * at.scale,
-  height: r.height * at.scale,
-});
 
 const box = (r: Rect): string => `M${r.x} ${r.y}h${r.width}v${r.height}h${-r.width}z`;
 

@@ -3,9 +3,9 @@ import type { Drawing, Item } from '@/core/drawing';
 import type { Rect } from '@/core/layout';
 import type { SvgContext } from '@/paint/svg';
 import { COLOURS } from '../shell/theme';
-import { Items } from './Artwork';
-import { project } from './LineCode';
-import type { Projection } from './view';
+import { Items } from '../view/Artwork';
+import { project } from '../view/bench-view';
+import type { Projection } from '../view/bench-view';
 
 interface Props {
   readonly drawing: Drawing;

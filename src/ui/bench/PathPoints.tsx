@@ -4,8 +4,8 @@ import { elementsOn } from '@/core/job';
 import { apply, inverse, pose, type Path, type Point } from '@/core/layout';
 import { readPathData, stretched } from '@/core/shape';
 import { pathData } from '@/paint/svg';
-import { useJob, useJobStore } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob, useJobStore } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import {
   handlesOf,
   insertPoint,
@@ -18,7 +18,7 @@ import {
   type PathHandle,
 } from '@/core/edit';
 import { COLOURS } from '../shell/theme';
-import type { Projection } from './view';
+import type { Projection } from '../view/bench-view';
 
 interface Props {
   readonly id: string;

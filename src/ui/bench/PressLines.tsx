@@ -3,11 +3,11 @@ import type { Item } from '@/core/drawing';
 import { finishLayers, finishesOn } from '@/core/marks';
 import type { SurfaceBoxes } from '@/core/layout';
 import type { SvgContext } from '@/paint/svg';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { COLOURS } from '../shell/theme';
-import { Items } from './Artwork';
-import { project } from './LineCode';
-import type { Projection } from './view';
+import { Items } from '../view/Artwork';
+import { project } from '../view/bench-view';
+import type { Projection } from '../view/bench-view';
 
 /** Thinnest that a line is shown, px. */
 const LEAST = 1;

@@ -8,7 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { LengthField } from '../field/LengthField';
 import { COLOURS } from '../shell/theme';
-import { useBenchView } from './view';
+import { useBenchView } from '../view/bench-view';
 
 const BAR_PX = 400;
 

@@ -5,8 +5,8 @@ import { formatLengthValue, type JobUnit } from '@/core/measure';
 import { COLOURS, FACES } from '../shell/theme';
 import { Dimension, HALO } from './Dimensions';
 import { boundsOf, type Caught, type Handle } from '@/core/edit';
-import { project } from './LineCode';
-import type { Projection } from './view';
+import { project } from '../view/bench-view';
+import type { Projection } from '../view/bench-view';
 
 const HANDLES: readonly Handle[] = [
   { x: -1, y: -1 },

@@ -6,12 +6,11 @@ import Button from '@mui/material/Button';
 import ButtonGroup from '@mui/material/ButtonGroup';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { FACES } from '../shell/theme';
-import type { Command } from '../palette/command';
-import { MODES } from '../stations/modes';
-import { useBenchView } from './view';
+import type { Command } from '../open-job/command';
+import { useBenchView } from '../view/bench-view';
 import { pageCount } from '@/core/edit';
 
 /** So many sides stand beside each other; more go into a list. */
@@ -21,7 +20,7 @@ const ABREAST = 4;
 export function SideTabs({ commands }: { readonly commands: () => readonly Command[] }) {
   const { blank, piece, surface } = useDesk();
   const show = useJob((s) => s.show);
-  const mode = useJob((s) => MODES[s.station]);
+  const mode = useJob((s) => s.station);
   const folded = useJob((s) => s.folded);
   const setFolded = useJob((s) => s.setFolded);
   const { scale, trueScale } = useBenchView();

@@ -1,9 +1,9 @@
 import type { Drawing } from '@/core/drawing';
 import { elementsOn, hasSlot } from '@/core/job';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
-import { project } from './LineCode';
-import type { Projection } from './view';
+import { project } from '../view/bench-view';
+import type { Projection } from '../view/bench-view';
 
 /** Height of the flag on a slot, px. */
 const FLAG = 14;

@@ -2,12 +2,12 @@
 import { useRef } from 'react';
 import { blockOf, cellId, cellOver, type CellPlace, type ElementOf } from '@/core/job';
 import { centreOf, type NamedTracks, type Span } from '@/core/layout';
-import { useJob } from '../job/context';
-import { useTable } from '../job/use-cells';
-import { useDesk } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useTable } from '../open-job/use-cells';
+import { useDesk } from '../open-job/use-desk';
 import { COLOURS } from '../shell/theme';
 import { cellAt } from './cell-at';
-import type { Projection } from './view';
+import type { Projection } from '../view/bench-view';
 
 /** Rows and columns of the table that is selected, and the cells that are chosen in it. */
 export function TableCells({ at }: { readonly at: Projection }) {

@@ -2,7 +2,7 @@ import { elementsOn } from '@/core/job';
 import type { Frame } from '@/core/drawing';
 import type { Matrix, Point, Rect } from '@/core/layout';
 import { copyAt, framesAt, isGround, withGroupMates, type Handle } from '@/core/edit';
-import type { Desk } from '../job/use-desk';
+import type { Desk } from '../open-job/use-desk';
 
 /** What the hand does while the pointer is held down. */
 export type Gesture =

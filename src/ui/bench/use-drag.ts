@@ -8,8 +8,8 @@ import {
   type RefObject,
 } from 'react';
 import { inverse, overlaps, type Matrix, type Point, type Rect } from '@/core/layout';
-import { useJobStore } from '../job/context';
-import { useDesk, type Desk } from '../job/use-desk';
+import { useJobStore } from '../open-job/context';
+import { useDesk, type Desk } from '../open-job/use-desk';
 import {
   boundsOf,
   dragContent,
@@ -23,7 +23,7 @@ import {
   type Handle,
 } from '@/core/edit';
 import { boxBetween, pressToEdit, pressToSelect, type Begun, type Gesture } from './press';
-import { projection, useBenchView } from './view';
+import { projection, useBenchView } from '../view/bench-view';
 import type { Job } from '@/core/job';
 
 /** Pixels within which things catch, and before which a press is no drag. */

@@ -2,7 +2,7 @@
 import { useEffect, useState, type RefObject } from 'react';
 import type { Drawing, Frame } from '@/core/drawing';
 import { framesAt } from '@/core/edit';
-import { projection, useBenchView } from './view';
+import { projection, useBenchView } from '../view/bench-view';
 
 /** While this key is held, what is pointed at is measured to. */
 const KEY = 'm';

@@ -14,7 +14,7 @@ import { useSay } from '../shell/Messages';
 import { api, wordsOf } from '../shell/api';
 import { openFile } from '../shell/bring-in';
 import { COLOURS, FACES } from '../shell/theme';
-import { warmUp } from '../job/resources';
+import { warmUp } from '../open-job/resources';
 import { JobCard } from './JobCard';
 import { NewJob } from './NewJob';
 import { nextVersion } from '@/core/edit';

@@ -6,10 +6,10 @@ import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
 import type { JobSummary } from '@/core/job';
 import { useRef } from 'react';
-import { leftJobs } from '../job/journal';
+import { leftJobs } from '../open-job/journal';
 import { api } from '../shell/api';
 import { COLOURS, FACES } from '../shell/theme';
-import { dueWords } from './due';
+import { dueWords } from '../shell/due';
 import { NotMade } from './NotMade';
 import { useThumbnail } from './use-thumbnail';
 

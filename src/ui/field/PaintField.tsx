@@ -9,7 +9,7 @@ import { totalLaid, type Laid } from '@/core/colour';
 import { solidInk, type PaintBook } from '@/core/compose';
 import { BLACK, paintKey, paintsUsed, readPaint, type Job, type Paint, type SolidPaint } from '@/core/job';
 import { formatNumber } from '@/core/measure';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { FACES } from '../shell/theme';
 import { Chip, buildOf, solidOf } from './Chip';
 import { FromBench } from './FromBench';

@@ -14,12 +14,12 @@ import { formatNumber } from '@/core/measure';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { api } from '../shell/api';
 import { COLOURS, FACES } from '../shell/theme';
 import { Group, Groups, Slip } from '../slip/Slip';
 import { gamutAddress, usePictures } from './GamutPicture';
-import { usePlateView } from './plate-view';
+import { usePlateView } from '../view/plate-view';
 
 /** Charts are fetched when one is looked at. */
 const GreyBalance = dynamic(() => import('./GreyBalance'), { ssr: false });

@@ -11,7 +11,7 @@ import { ChoiceField } from '../field/ChoiceField';
 import { HeldLengthField, LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { SolidPaintField } from '../field/PaintField';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { FACES } from '../shell/theme';

@@ -3,9 +3,9 @@ import { useMemo } from 'react';
 import { itemsOf, leavesOf, type PictureItem } from '@/core/drawing';
 import type { Rules } from '@/core/rules';
 import type { SvgContext } from '@/paint/svg';
-import { Items } from '../bench/Artwork';
-import type { Projection } from '../bench/view';
-import { useDesk } from '../job/use-desk';
+import { Items } from '../view/Artwork';
+import type { Projection } from '../view/bench-view';
+import { useDesk } from '../open-job/use-desk';
 
 /** Where the map of a picture is found, in figures. */
 export function gamutAddress({ picture, adjust }: PictureItem, profile: Rules['conversion']): string {

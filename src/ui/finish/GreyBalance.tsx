@@ -10,7 +10,7 @@ import { CartesianGrid, Line, LineChart, XAxis, YAxis } from 'recharts';
 import { greyBalance } from '@/core/colour';
 import { profilesOf } from '@/core/job';
 import { formatNumber } from '@/core/measure';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { FACES } from '../shell/theme';
 
 const INKS = [

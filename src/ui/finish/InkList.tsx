@@ -9,9 +9,9 @@ import { ChoiceField } from '../field/ChoiceField';
 import { BuildField } from '../field/BuildField';
 import { LabField } from '../field/LabField';
 import { WordsField } from '../field/WordsField';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
-import { Fold } from '../sheet/Fold';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
+import { Fold } from '../shell/Fold';
 import { writeHex } from '@/core/colour';
 import { inkLab, mergedInks, nearDuplicates, unusedColours, withInk, withoutInk } from '@/core/edit';
 

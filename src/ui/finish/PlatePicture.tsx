@@ -8,10 +8,9 @@ import { intersection, type Rect } from '@/core/layout';
 import { finishLayers, finishesOn } from '@/core/marks';
 import type { FontSet } from '@/core/type';
 import type { PlatesWorker, TaughtGlyph } from '@/workers/plates.worker';
-import { project } from '../bench/LineCode';
-import type { Projection } from '../bench/view';
-import { useDesk } from '../job/use-desk';
-import { usePlateView } from './plate-view';
+import { project, type Projection } from '../view/bench-view';
+import { useDesk } from '../open-job/use-desk';
+import { usePlateView } from '../view/plate-view';
 
 /** Rest before reading, so that a zoom is not read at every step, ms. */
 const REST = 40;

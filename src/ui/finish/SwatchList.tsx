@@ -8,11 +8,11 @@ import { formatNumber } from '@/core/measure';
 import { FileButton } from '../field/FileButton';
 import { SolidPaintField } from '../field/PaintField';
 import { WordsField } from '../field/WordsField';
-import { useJob, useJobStore } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob, useJobStore } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
-import { Fold } from '../sheet/Fold';
+import { Fold } from '../shell/Fold';
 import {
   mergedSwatches,
   named,

@@ -19,8 +19,8 @@ import {
   withoutPages,
   type PageRange,
 } from '@/core/edit';
-import { useJob, useJobStore } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob, useJobStore } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { useSay } from '../shell/Messages';
 import { Opener } from '../slip/Opener';
 import { Group } from '../slip/Slip';

@@ -3,8 +3,8 @@ import { memo, startTransition, useEffect, useRef, useState } from 'react';
 import type { Drawing } from '@/core/drawing';
 import { surfaceOf, type SideName } from '@/core/job';
 import type { SvgContext } from '@/paint/svg';
-import { Items } from '../bench/Artwork';
-import { useDesk } from '../job/use-desk';
+import { Items } from '../view/Artwork';
+import { useDesk } from '../open-job/use-desk';
 
 interface Props {
   readonly side: SideName;

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import { FACES } from '../shell/theme';
-import type { Command } from './command';
+import type { Command } from '../open-job/command';
 
 /** Every command by name. */
 export function Palette({

@@ -1,7 +1,7 @@
 import { artElement, plainName } from '@/core/compose';
 import { cellId } from '@/core/job';
 import { added, changeSide, freshId, newElement, type Addable } from '@/core/edit';
-import { inGroup, type Command, type Entry } from './command';
+import { inGroup, type Command, type Entry } from '../open-job/command';
 import type { CommandContext, Present } from './context';
 
 /** Commands that add a drawing of the client’s kit. */
@@ -56,7 +56,7 @@ export function addCommands(context: CommandContext, present: Present): readonly
 }
 
 function addTo({ desk }: CommandContext, { state }: Present, kind: Addable): void {
-  state.go('lay-out');
+  state.goWhere('opens');
   const element = newElement(kind, desk.surface.boxes);
   state.make(`Add ${kind}`, (now) => added(now, state.side, [element]));
   if (kind === 'text') state.type(element.id);
@@ -72,7 +72,7 @@ const logoEntries = ({ desk }: CommandContext, { state }: Present): readonly Ent
   Object.entries(state.job.kit?.logos ?? {}).flatMap(([sha, asset]) => {
     if (asset.kind !== 'drawing') return [];
     const run = () => {
-      state.go('lay-out');
+      state.goWhere('opens');
       const element = artElement(freshId(), sha, asset, asset, desk.surface.boxes);
       state.change(`Add ${element.name}`, (job) => ({
         ...changeSide(job, state.side, (list) => [...list, element]),

@@ -1,6 +1,6 @@
-import type { ORDERS} from '@/core/edit';
+import type { ORDERS } from '@/core/edit';
 import { alignSelection, changeSide, distributeSelection, filling, inOrder, withJob } from '@/core/edit';
-import { inGroup, type Command, type Entry } from './command';
+import { inGroup, type Command, type Entry } from '../open-job/command';
 import type { CommandContext, Present } from './context';
 
 /** What lies above what, and where things stand beside each other. */

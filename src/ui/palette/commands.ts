@@ -1,6 +1,6 @@
 import { addCommands } from './add-commands';
 import { arrangeCommands } from './arrange-commands';
-import type { Command } from './command';
+import type { Command } from '../open-job/command';
 import { presentOf, type CommandContext } from './context';
 import { editCommands } from './edit-commands';
 import { goCommands } from './go-commands';

@@ -1,8 +1,7 @@
 import { elementsOn, type Element } from '@/core/job';
-import { type JobState, type JobStore } from '../job/store';
+import { type JobState, type JobStore } from '../open-job/store';
 import { pieceOf } from '@/core/edit';
-import type { Desk } from '../job/use-desk';
-import { MODES } from '../stations/modes';
+import type { Desk } from '../open-job/use-desk';
 
 /** What commands act on, and what of the page they open. */
 export interface CommandContext {
@@ -39,6 +38,6 @@ export function presentOf(store: JobStore): Present {
     isChosen: ({ id }) => selection.includes(id),
     only: selection.length === 1 ? elements.find(({ id }) => id === selection[0]) : undefined,
     isAnyChosen: selection.length > 0,
-    isLayingOut: MODES[station].opens,
+    isLayingOut: station.opens,
   };
 }

@@ -14,8 +14,7 @@ import {
   withPlaceholder,
   withoutElements,
 } from '@/core/edit';
-import { inGroup, type Command, type Entry } from './command';
-import { MODES } from '../stations/modes';
+import { inGroup, type Command, type Entry } from '../open-job/command';
 import { WAYS } from './ways';
 import type { CommandContext, Present } from './context';
 
@@ -83,7 +82,7 @@ function selectEntries({ state, elements, isAnyChosen, isLayingOut }: Present): 
     const to = elements[(at + by + elements.length) % elements.length];
     if (to) select([to.id]);
   };
-  const { steps } = MODES[station];
+  const { steps } = station;
   return [
     {
       id: 'select-all',

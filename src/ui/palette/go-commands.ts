@@ -1,7 +1,5 @@
-import { STATIONS } from '../job/store';
-import { inGroup, type Command } from './command';
+import { inGroup, type Command } from '../open-job/command';
 import type { CommandContext, Present } from './context';
-import { MODES } from '../stations/modes';
 
 /** To a station, a side, another version or format. */
 export function goCommands(context: CommandContext, { state }: Present): readonly Command[] {
@@ -14,9 +12,9 @@ export function goCommands(context: CommandContext, { state }: Present): readonl
   };
   const hasSeveral = surfaces.length > 1;
   return inGroup('Go', [
-    ...STATIONS.map((station, i) => ({
-      id: `go-${station}`,
-      title: MODES[station].title,
+    ...state.stations.map((station, i) => ({
+      id: `go-${station.id}`,
+      title: station.title,
       keys: [`Alt+${i + 1}`],
       run: () => go(station),
     })),

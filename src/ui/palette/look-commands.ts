@@ -1,6 +1,5 @@
-import { isCalibrated, useBenchView } from '../bench/view';
-import { MODES } from '../stations/modes';
-import { inGroup, type Command } from './command';
+import { isCalibrated, useBenchView } from '../view/bench-view';
+import { inGroup, type Command } from '../open-job/command';
 import type { CommandContext, Present } from './context';
 
 /** How the bench is looked at. */
@@ -26,7 +25,7 @@ export function lookCommands({ desk, calibrate }: CommandContext, { state }: Pre
       keys: ['D'],
       enabled: desk.blank.folding !== undefined,
       run: () => {
-        if (!MODES[state.station].folds) state.go('size');
+        if (!state.station.folds) state.goWhere('folds');
         state.setFolded(!state.folded);
       },
     },
@@ -41,7 +40,7 @@ export function lookCommands({ desk, calibrate }: CommandContext, { state }: Pre
       title: view.trimmed ? 'Show edges and bleed (Inspect)' : 'Hide edges and bleed (Inspect)',
       keys: ['H'],
       run: () => {
-        if (!MODES[state.station].trims) state.go('inspect');
+        if (!state.station.trims) state.goWhere('trims');
         view.toggle('trimmed');
       },
     },

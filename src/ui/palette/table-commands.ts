@@ -10,9 +10,9 @@ import {
   type CellPlace,
   type ElementOf,
 } from '@/core/job';
-import { type JobState } from '../job/store';
+import { type JobState } from '../open-job/store';
 import { withElements } from '@/core/edit';
-import { inGroup, type Command, type Entry } from './command';
+import { inGroup, type Command, type Entry } from '../open-job/command';
 import type { Present } from './context';
 import { WAYS } from './ways';
 

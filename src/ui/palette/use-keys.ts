@@ -1,6 +1,6 @@
 'use client';
 import { useEffect } from 'react';
-import { keyOf, type Command } from './command';
+import { keyOf, type Command } from '../open-job/command';
 
 /** Where typing is meant for the field and not for the program. */
 function isField(target: EventTarget | null): boolean {

@@ -4,8 +4,8 @@ import Drawer from '@mui/material/Drawer';
 import { elementsOn } from '@/core/job';
 import type { GalleryEntry } from '@/core/printable';
 import { added, freshId, printableContent, printableElement } from '@/core/edit';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { useSay } from '../shell/Messages';
 import { PrintableGallery } from './PrintableGallery';
 
@@ -23,7 +23,7 @@ function Chooser({ onClose }: { readonly onClose: () => void }) {
   const side = useJob((s) => s.side);
   const selection = useJob((s) => s.selection);
   const make = useJob((s) => s.make);
-  const go = useJob((s) => s.go);
+  const goWhere = useJob((s) => s.goWhere);
   const say = useSay();
   const [only] = elementsOn(piece, side).filter((e) => selection.length === 1 && e.id === selection[0]);
   const box = only?.kind === 'printable' ? undefined : only;
@@ -34,7 +34,7 @@ function Chooser({ onClose }: { readonly onClose: () => void }) {
     const whole = { start: 0, end: 0 };
     const against = box ? ({ box: 'element', element: box.id } as const) : ({ box: 'safe' } as const);
     const element = printableElement(freshId(), entry.title, made.content, { against, x: whole, y: whole });
-    go('lay-out');
+    goWhere('opens');
     make(`Add ${entry.title.toLowerCase()}`, (now) => added(now, side, [element]));
     onClose();
   };

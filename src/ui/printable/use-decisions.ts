@@ -1,6 +1,6 @@
 import { type PrintableContent, type PrintableElement } from '@/core/job';
 import { changePiece, withDecisions } from '@/core/edit';
-import { useJob } from '../job/context';
+import { useJob } from '../open-job/context';
 
 /** Changes decisions of a printable as one step, for all pages that show it. */
 export function useDecisions(element: PrintableElement) {

@@ -7,9 +7,9 @@ import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
 import { WordsField } from '../field/WordsField';
 import { changePiece, freshId, putRecord, withoutBase } from '@/core/edit';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
-import { Fold } from './Fold';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
+import { Fold } from '../shell/Fold';
 
 /** Layouts that a layout must not be based on, because they are based on it. */
 function below(bases: readonly BaseLayout[], id: string): ReadonlySet<string> {

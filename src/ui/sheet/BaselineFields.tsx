@@ -4,8 +4,8 @@ import type { BaselineGrid } from '@/core/job';
 import { CheckField } from '../field/CheckField';
 import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
-import { useJobStore } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJobStore } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { setBaselineGrid } from '@/core/edit';
 
 /** Level lines for the baselines of every side; paragraphs say whether they stand on them. */

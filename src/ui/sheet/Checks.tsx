@@ -2,11 +2,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
-import { useJob } from '../job/context';
-import { useFix, useSeeFinding } from '../job/use-fix';
-import { useDesk, useFindings } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useFix, useSeeFinding } from '../open-job/use-fix';
+import { useDesk, useFindings } from '../open-job/use-desk';
 import { COLOURS } from '../shell/theme';
-import { Heading } from './Heading';
+import { Heading } from '../shell/Heading';
 
 /** Most findings shown on the sheet itself; all of them stand under Inspect. */
 const SHOWN = 3;
@@ -21,7 +21,7 @@ export function Checks() {
   const { nameIn } = useDesk();
   const see = useSeeFinding();
   const fix = useFix();
-  const go = useJob((s) => s.go);
+  const goWhere = useJob((s) => s.goWhere);
   return (
     <section aria-label="Checks">
       <Heading>Checks</Heading>
@@ -77,7 +77,7 @@ export function Checks() {
             component="button"
             type="button"
             color="inherit"
-            onClick={() => go('inspect')}
+            onClick={() => goWhere('inspects')}
             sx={{ fontFamily: 'inherit' }}
           >
             {findings.length - SHOWN} more under Inspect

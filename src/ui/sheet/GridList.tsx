@@ -6,13 +6,13 @@ import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { WordsField } from '../field/WordsField';
 import { framesInCells, freshId, withJob, removeGrid, putGrid } from '@/core/edit';
-import { useJob, useJobStore } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob, useJobStore } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { BoxField } from '../slip/BoxField';
 import { TrackSizesField } from '../field/TrackSizesField';
-import { Fold } from './Fold';
+import { Fold } from '../shell/Fold';
 import { BaselineFields } from './BaselineFields';
-import { GridMargins } from './GridMargins';
+import { GridMargins } from '../field/GridMargins';
 
 /** Grids laid into boxes: a panel, a column, a picture; each divides its box into equal parts or by given widths. */
 export function GridList() {

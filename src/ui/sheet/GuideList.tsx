@@ -6,10 +6,10 @@ import { ChoiceField } from '../field/ChoiceField';
 import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { freshId, putGuide, removeGuide } from '@/core/edit';
-import { useJob, useJobStore } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob, useJobStore } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { BoxField } from '../slip/BoxField';
-import { Fold } from './Fold';
+import { Fold } from '../shell/Fold';
 
 const HOW = [
   { value: 'from-start', label: 'inside the left or top' },

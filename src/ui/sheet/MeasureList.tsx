@@ -5,9 +5,9 @@ import { measuresUsed, type NamedMeasure } from '@/core/job';
 import { LengthField } from '../field/LengthField';
 import { WordsField } from '../field/WordsField';
 import { freshId, putMeasure, withoutMeasure } from '@/core/edit';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
-import { Fold } from './Fold';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
+import { Fold } from '../shell/Fold';
 
 /** Lengths with a name: written once, used in any field by that name, changed here. */
 export function MeasureList() {

@@ -6,14 +6,14 @@ import type { Figure } from '@/core/figure';
 import type { Frame } from '@/core/drawing';
 import { printableRefusal } from '@/core/compose';
 import { printableOf, type Finding } from '@/core/printable';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { EventsFile } from '../printable/EventsFile';
 import { useDecisions } from '../printable/use-decisions';
-import { ParameterField } from '../size/ParameterField';
+import { ParameterField } from '../field/ParameterField';
 import { COLOURS } from '../shell/theme';
-import { Fold } from './Fold';
-import { Heading } from './Heading';
+import { Fold } from '../shell/Fold';
+import { Heading } from '../shell/Heading';
 import { SheetLine } from './SheetLine';
 
 /** The printables of this side: what they counted, and the decisions of the one that is chosen. */

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { memo, useState } from 'react';
 import type { Figure, OverrideField } from '@/core/figure';
 import { formatLength, formatNumber, parseLength, type JobUnit, type Parsed } from '@/core/measure';
-import { useJob } from '../job/context';
+import { useJob } from '../open-job/context';
 import { MeasureField } from '../field/MeasureField';
 import { COLOURS, FACES } from '../shell/theme';
 import { figureText } from './figure-text';

@@ -8,11 +8,11 @@ import { nameOf } from '@/core/compose';
 import { elementsOn, plainText, type Element, type Layer } from '@/core/job';
 import { CheckField } from '../field/CheckField';
 import { WordsField } from '../field/WordsField';
-import { useJob } from '../job/context';
+import { useJob } from '../open-job/context';
 import { addLayer, putLayer, moveLayer, removeLayer } from '@/core/edit';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { COLOURS } from '../shell/theme';
-import { Fold } from './Fold';
+import { Fold } from '../shell/Fold';
 
 /** Most elements that are listed at once. */
 const MOST = 200;

@@ -17,13 +17,13 @@ import {
   type SlotElement,
 } from '@/core/job';
 import { FileButton } from '../field/FileButton';
-import { useJob } from '../job/context';
+import { useJob } from '../open-job/context';
 import { changeSide } from '@/core/edit';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { wordsOf } from '../shell/api';
 import { addAsset } from '../shell/bring-in';
 import { useSay } from '../shell/Messages';
-import { Fold } from './Fold';
+import { Fold } from '../shell/Fold';
 
 /** More slots than these are shown page by page. */
 const MOST = 24;

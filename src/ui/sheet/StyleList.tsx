@@ -6,15 +6,15 @@ import { dependants, styleBook, type ParagraphChanges, type TypeStyle } from '@/
 import { ChoiceField } from '../field/ChoiceField';
 import { SolidPaintField } from '../field/PaintField';
 import { WordsField } from '../field/WordsField';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { addPlainStyle, putStyle, usesOf, withoutStyle } from '@/core/edit';
 import { Opener } from '../slip/Opener';
 import { LetterFields } from '../slip/text/LetterFields';
 import { ParagraphFields } from '../slip/text/ParagraphFields';
 import { SpecField } from '../slip/text/SpecField';
 import { CellStyleList } from './CellStyleList';
-import { Fold } from './Fold';
+import { Fold } from '../shell/Fold';
 
 /** What a fact of a look is called. */
 const FACTS: Readonly<Record<string, string>> = {

@@ -6,13 +6,13 @@ import { itemsOf, leavesOf } from '@/core/drawing';
 import { totalLaid } from '@/core/colour';
 import { isHouseKnown, type Job } from '@/core/job';
 import { filesBy } from '@/core/shop';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { Checks } from './Checks';
-import { Heading } from './Heading';
+import { Heading } from '../shell/Heading';
 import { SheetLine } from './SheetLine';
-import { dueWords } from '../board/due';
+import { dueWords } from '../shell/due';
 
 const GROUPS: readonly { readonly group: Figure['group']; readonly title: string }[] = [
   { group: 'size', title: 'Size' },
@@ -63,7 +63,7 @@ export function YellowSheet({ children }: Props) {
         scrollbarWidth: 'thin',
         color: COLOURS.ink,
       }}
-      data-station={station}
+      data-station={station.id}
     >
       <Box sx={{ px: 2.5, pb: 1.25, borderBottom: `2px solid ${COLOURS.ink}` }}>
         <Box sx={{ display: 'flex', justifyContent: 'space-between', fontFamily: FACES.figure, fontSize: 12 }}>

@@ -10,7 +10,7 @@ import { copiedTo, parametersOf, usualTimes, type Job } from '@/core/job';
 import { NumberField } from '../field/NumberField';
 import { DecisionForm, askedOf, givenOf, type Typed } from '../format/DecisionForm';
 import { FormatGallery } from '../format/FormatGallery';
-import { useJob } from '../job/context';
+import { useJob } from '../open-job/context';
 import { pieceOf } from '@/core/edit';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';

@@ -13,13 +13,13 @@ import { EdgesField } from '../field/EdgesField';
 import { HeldLengthField, LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { FormatGallery } from '../format/FormatGallery';
-import { useJob } from '../job/context';
-import { Proposed } from '../job/Proposed';
-import { useDesk } from '../job/use-desk';
-import { GridMargins } from '../sheet/GridMargins';
+import { useJob } from '../open-job/context';
+import { Proposed } from '../open-job/Proposed';
+import { useDesk } from '../open-job/use-desk';
+import { GridMargins } from '../field/GridMargins';
 import { Group, Groups, Slip } from '../slip/Slip';
 import { FromFile } from './FromFile';
-import { ParameterField } from './ParameterField';
+import { ParameterField } from '../field/ParameterField';
 import { useResize, type Resize } from './use-resize';
 
 /** The decisions of the piece: its kind, and then only what that kind has. */

@@ -3,8 +3,8 @@ import { changePiece } from '@/core/edit';
 import { lostByChange } from '@/core/check';
 import { formatOf, type Format } from '@/core/format';
 import { refusalOf, remade, type Job, type Piece } from '@/core/job';
-import { useJob } from '../job/context';
-import type { Recipe } from '../job/store';
+import { useJob } from '../open-job/context';
+import type { Recipe } from '../open-job/store';
 
 /** Changes of the piece itself: refused where they cannot be, asked about where content would lose its place. */
 export interface Resize {

@@ -4,8 +4,8 @@ import TextField from '@mui/material/TextField';
 import { useMemo } from 'react';
 import { elementsOn, type BoxRef } from '@/core/job';
 import { boxName } from '@/core/layout';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { boxChoices, dependants, type BoxChoice } from './boxes';
 
 interface Props {

@@ -6,7 +6,7 @@ import { ChoiceField } from '../field/ChoiceField';
 import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { SolidPaintField } from '../field/PaintField';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { copiedEffects, copyEffects, scaledEffects } from '@/core/edit';
 import { Opener } from './Opener';
 import { Group } from './Slip';

@@ -2,8 +2,8 @@
 import Box from '@mui/material/Box';
 import Chip from '@mui/material/Chip';
 import { asInLayout, baseById, baseOfSide, itemOf, type Element } from '@/core/job';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { changeSide } from '@/core/edit';
 
 /** What facts of an element are called. */

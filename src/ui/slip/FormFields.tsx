@@ -3,8 +3,8 @@ import { BUBBLE_SIDES, RIBBON_ENDS, type ElementOf, type Extent, type Form, type
 import { ChoiceField } from '../field/ChoiceField';
 import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import Button from '@mui/material/Button';
 import { Opener } from './Opener';
 import { Group } from './Slip';

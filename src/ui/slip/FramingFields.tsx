@@ -6,8 +6,8 @@ import { ChoiceField } from '../field/ChoiceField';
 import { HeldLengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { WordsField } from '../field/WordsField';
-import { useJob } from '../job/context';
-import { useDesk } from '../job/use-desk';
+import { useJob } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
 import { Opener } from './Opener';
 import { Group } from './Slip';
 

@@ -5,9 +5,9 @@ import { ChoiceField } from '../field/ChoiceField';
 import { MeasureField } from '../field/MeasureField';
 import { useMeasures } from '../field/measures';
 import { WordsField } from '../field/WordsField';
-import { useJob } from '../job/context';
+import { useJob } from '../open-job/context';
 import { groupOf, groupSelection, ungroupSelection, withGroup } from '@/core/edit';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { BoxField } from './BoxField';
 import { Group } from './Slip';
 

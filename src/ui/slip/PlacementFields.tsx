@@ -4,7 +4,7 @@ import { factsOf, heldKeys, restate, restateAxis, roomOf, spanX, spanY } from '@
 import { formatLength, formatNumber, type FieldContext, type Parsed } from '@/core/measure';
 import { MeasureField } from '../field/MeasureField';
 import { useMeasures } from '../field/measures';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { BoxField } from './BoxField';
 import { Group } from './Slip';
 import { useChange } from './use-change';

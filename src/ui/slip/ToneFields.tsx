@@ -5,7 +5,7 @@ import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
 import { SolidPaintField } from '../field/PaintField';
-import { useDesk } from '../job/use-desk';
+import { useDesk } from '../open-job/use-desk';
 import { BLEND_OPTIONS } from './EffectFields';
 import { Opener } from './Opener';
 import { Group } from './Slip';

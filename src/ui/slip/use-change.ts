@@ -1,5 +1,5 @@
 import type { Element } from '@/core/job';
-import { useJob } from '../job/context';
+import { useJob } from '../open-job/context';
 import { withElements } from '@/core/edit';
 
 /** Changes an element as one step. */

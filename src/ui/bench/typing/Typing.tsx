@@ -13,13 +13,13 @@ import {
 } from '@/core/job';
 import type { Story } from '@/core/compose';
 import { allLines, caretAt, indexAt, indexOnLine, lineOfIndex, type ComposedText, type Line } from '@/core/type';
-import { useDesk } from '../../job/use-desk';
-import { useJob } from '../../job/context';
-import { useNextCell } from '../../job/use-cells';
+import { useDesk } from '../../open-job/use-desk';
+import { useJob } from '../../open-job/context';
+import { useNextCell } from '../../open-job/use-cells';
 import { changeSide, findText, placeOfText, withWordsOf, type TextPlace } from '@/core/edit';
 import { COLOURS } from '../../shell/theme';
 import { useTextTarget } from '../../slip/text/use-text-target';
-import type { Projection } from '../view';
+import type { Projection } from '../../view/bench-view';
 import { putSelection, useWords } from './use-words';
 
 /** Further right than any line reaches, mm. */

@@ -2,7 +2,7 @@
 import { styleBook, type ElementOf, type ParagraphChanges } from '@/core/job';
 import { ChoiceField } from '../../field/ChoiceField';
 import { SolidPaintField } from '../../field/PaintField';
-import { useDesk } from '../../job/use-desk';
+import { useDesk } from '../../open-job/use-desk';
 import { Group } from '../Slip';
 import { SpecField } from '../text/SpecField';
 import { BoxOfCell } from './CellFields';

@@ -2,7 +2,7 @@
 import { styleBook, type ElementOf } from '@/core/job';
 import { ChoiceField } from '../../field/ChoiceField';
 import { SolidPaintField } from '../../field/PaintField';
-import { useDesk } from '../../job/use-desk';
+import { useDesk } from '../../open-job/use-desk';
 import { Opener } from '../Opener';
 import { Group } from '../Slip';
 import { LetterFields } from '../text/LetterFields';

@@ -3,7 +3,7 @@ import type { CharacterChanges, CharacterLook } from '@/core/job';
 import { CheckField } from '../../field/CheckField';
 import { ChoiceField } from '../../field/ChoiceField';
 import { NumberField } from '../../field/NumberField';
-import { useDesk } from '../../job/use-desk';
+import { useDesk } from '../../open-job/use-desk';
 import { Group } from '../Slip';
 import { familiesOf, nearestWeight, weightsOf } from '@/core/edit';
 

@@ -14,7 +14,7 @@ import { HeldLengthField } from '../../field/LengthField';
 import { MeasureField } from '../../field/MeasureField';
 import { NumberField } from '../../field/NumberField';
 import { WordsField } from '../../field/WordsField';
-import { useDesk } from '../../job/use-desk';
+import { useDesk } from '../../open-job/use-desk';
 import { Group } from '../Slip';
 
 interface Props {

@@ -1,7 +1,7 @@
 'use client';
 import { readTypeSpec, writeTypeSpec, type ParagraphChanges, type ParagraphLook, type TypeSpec } from '@/core/job';
 import { MeasureField } from '../../field/MeasureField';
-import { useDesk } from '../../job/use-desk';
+import { useDesk } from '../../open-job/use-desk';
 import { changesOfSpec, settableOf } from '@/core/edit';
 
 interface Props {

@@ -3,9 +3,9 @@ import { FIELDS, FIELD_WORDS, type ElementOf, type Field, type SolidPaint } from
 import Button from '@mui/material/Button';
 import { ChoiceField } from '../../field/ChoiceField';
 import { SolidPaintField } from '../../field/PaintField';
-import { useJob } from '../../job/context';
+import { useJob } from '../../open-job/context';
 import { addStyle } from '@/core/edit';
-import { useDesk } from '../../job/use-desk';
+import { useDesk } from '../../open-job/use-desk';
 import { Opener } from '../Opener';
 import { Group } from '../Slip';
 import { FrameFields } from './FrameFields';

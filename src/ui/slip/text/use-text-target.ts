@@ -17,8 +17,8 @@ import {
   type TextRange,
 } from '@/core/job';
 import { useMemo } from 'react';
-import { useDesk, useRange } from '../../job/use-desk';
-import { useJob } from '../../job/context';
+import { useDesk, useRange } from '../../open-job/use-desk';
+import { useJob } from '../../open-job/context';
 import { changeSide, holderOf, withTexts } from '@/core/edit';
 
 /** What the fields of type speak of: what is selected while it is typed, or else the whole text. */

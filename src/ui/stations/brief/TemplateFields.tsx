@@ -3,8 +3,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { freed, slotsOf, templateOf } from '@/core/job';
-import { useJob } from '../../job/context';
-import { useDesk } from '../../job/use-desk';
+import { useJob } from '../../open-job/context';
+import { useDesk } from '../../open-job/use-desk';
 import { api, wordsOf } from '../../shell/api';
 import { useSay } from '../../shell/Messages';
 

@@ -4,11 +4,11 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { RULES } from '@/core/check';
-import { useJob } from '../../job/context';
-import { useDesk, useFindings } from '../../job/use-desk';
-import { useBenchView } from '../../bench/view';
+import { useJob } from '../../open-job/context';
+import { useDesk, useFindings } from '../../open-job/use-desk';
+import { useBenchView } from '../../view/bench-view';
 import { COLOURS, FACES } from '../../shell/theme';
-import { useFix, useSeeFinding } from '../../job/use-fix';
+import { useFix, useSeeFinding } from '../../open-job/use-fix';
 import { SIGN } from '../../sheet/Checks';
 import { Slip } from '../../slip/Slip';
 

@@ -8,8 +8,8 @@ import { CheckField } from '../../field/CheckField';
 import { ChoiceField } from '../../field/ChoiceField';
 import { LengthField } from '../../field/LengthField';
 import { MeasureField } from '../../field/MeasureField';
-import { useJob } from '../../job/context';
-import { useDesk } from '../../job/use-desk';
+import { useJob } from '../../open-job/context';
+import { useDesk } from '../../open-job/use-desk';
 import { FACES } from '../../shell/theme';
 import { Group } from '../../slip/Slip';
 

@@ -1,3 +1,6 @@
+import type { ComponentType } from 'react';
+import type { Command } from './command';
+
 /** Something that can be drawn on the bench beside the artwork. */
 export type Layer =
   /** The whole sheet of the printer, with marks and boxes. */
@@ -24,8 +27,15 @@ export type Layer =
   | 'handles'
   | 'gradients';
 
-/** How a station uses the bench, and what can be done there. */
-export interface StationMode {
+/** What parts of the page are given. */
+export interface StationProps {
+  readonly commands: () => readonly Command[];
+  readonly onCopy: () => void;
+}
+
+/** A station: how it uses the bench, what can be done there, and what it puts on the page. */
+export interface Station {
+  readonly id: string;
   readonly title: string;
   /** What a press on the bench does: change things, choose things, or look around. */
   readonly takes: 'edit' | 'select' | 'look';
@@ -40,23 +50,34 @@ export interface StationMode {
   readonly folds: boolean;
   /** Pages stand in a strip instead of a list. */
   readonly hasStrip: boolean;
-  /** How many findings there are stands beside its name. */
-  readonly countsFindings: boolean;
+  /** Findings are gone through; how many there are stands beside its name. */
+  readonly inspects: boolean;
+  /** Instead of the bench. */
+  readonly Page?: ComponentType;
+  /** Beside the names of the sides. */
+  readonly Bar?: ComponentType<StationProps>;
+  /** Above the bench. */
+  readonly Strip?: ComponentType;
+  /** Beneath it. */
+  readonly Slip?: ComponentType<StationProps>;
+  /** On the yellow sheet, between the checks and the figures. */
+  readonly Sheet?: ComponentType;
 }
 
-const NOTHING: StationMode = {
-  title: '',
+/** What can be done at some stations only. */
+export type Ability = 'opens' | 'trims' | 'folds' | 'inspects';
+
+const NOTHING = {
   takes: 'look',
-  shows: new Set(),
   opens: false,
   steps: false,
   trims: false,
   folds: false,
   hasStrip: false,
-  countsFindings: false,
-};
+  inspects: false,
+} as const;
 
 /** A station: what it says of itself, over one that shows and takes nothing. */
-export const defineMode = (
-  mode: Partial<Omit<StationMode, 'shows'>> & { readonly title: string; readonly shows?: readonly Layer[] },
-): StationMode => ({ ...NOTHING, ...mode, shows: new Set(mode.shows) });
+export const defineStation = (
+  station: Partial<Omit<Station, 'shows'>> & Pick<Station, 'id' | 'title'> & { readonly shows?: readonly Layer[] },
+): Station => ({ ...NOTHING, ...station, shows: new Set(station.shows) });

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
-import { COLOURS, FACES } from '../shell/theme';
+import { COLOURS, FACES } from './theme';
 
 /** Title of a part of the sheet. */
 export function Heading({ children, tight = false }: { readonly children: ReactNode; readonly tight?: boolean }) {

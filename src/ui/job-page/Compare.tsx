@@ -9,7 +9,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useQuery } from '@tanstack/react-query';
 import type { Job } from '@/core/job';
 import { api, wordsOf } from '../shell/api';
-import { useJob } from './context';
+import { useJob } from '../open-job/context';
 import { Versions } from './Versions';
 
 interface Props {

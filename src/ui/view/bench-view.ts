@@ -107,3 +107,10 @@ export const projection = ({ scale, x, y }: { scale: number; x: number; y: numbe
   scale,
   toMm: (px) => ({ x: (px.x - x) / scale, y: (px.y - y) / scale }),
 });
+
+export const project = (r: Rect, at: Projection): Rect => ({
+  x: at.x(r.x),
+  y: at.y(r.y),
+  width: r.width * at.scale,
+  height: r.height * at.scale,
+});

@@ -1,4 +1,4 @@
-import { AddBar } from '../../bench/AddBar';
+import { AddBar } from '../../palette/AddBar';
 import { PageStrip } from '../../pages/PageStrip';
 import { BaseList } from '../../sheet/BaseList';
 import { GridList } from '../../sheet/GridList';
@@ -9,9 +9,32 @@ import { SideContents } from '../../sheet/SideContents';
 import { SlotList } from '../../sheet/SlotList';
 import { StyleList } from '../../sheet/StyleList';
 import { ElementSlip } from '../../slip/ElementSlip';
-import type { StationParts } from '../station-parts';
+import { defineStation } from '../../open-job/station';
 
-export const layOutParts: StationParts = { Bar: AddBar, Strip: PageStrip, Slip: ElementSlip, Sheet: Contents };
+export const layOut = defineStation({
+  id: 'lay-out',
+  title: 'Lay out',
+  takes: 'edit',
+  shows: [
+    'unprinted',
+    'line-code',
+    'drawn-lines',
+    'baselines',
+    'empty-frames',
+    'slots',
+    'cells',
+    'selection',
+    'handles',
+    'gradients',
+  ],
+  opens: true,
+  steps: true,
+  hasStrip: true,
+  Bar: AddBar,
+  Strip: PageStrip,
+  Slip: ElementSlip,
+  Sheet: Contents,
+});
 
 function Contents() {
   return (

@@ -8,11 +8,9 @@ import Tooltip from '@mui/material/Tooltip';
 import type { Phase } from '@/core/save';
 import { Mark } from '../shell/Mark';
 import { COLOURS, FACES } from '../shell/theme';
-import { MODES } from '../stations/modes';
-import { useJob } from './context';
-import { useBeside } from './use-beside';
-import { STATIONS } from './store';
-import { useFindings } from './use-desk';
+import { useJob } from '../open-job/context';
+import { useBeside } from '../open-job/use-beside';
+import { useFindings } from '../open-job/use-desk';
 
 interface Props {
   readonly onPalette: () => void;
@@ -22,6 +20,7 @@ interface Props {
 /** The route of stations, whether everything is saved, and whether another version waits to be looked at. */
 export function Header({ onPalette, onBeside }: Props) {
   const waiting = useBeside().versions.filter((v) => !v.isSettled).length;
+  const stations = useJob((s) => s.stations);
   const station = useJob((s) => s.station);
   const go = useJob((s) => s.go);
   const phase = useJob((s) => s.saving.phase);
@@ -47,11 +46,11 @@ export function Header({ onPalette, onBeside }: Props) {
     >
       <Mark />
       <Box component="nav" aria-label="Stations" sx={{ display: 'flex', height: '100%', ml: 'auto', mr: 'auto' }}>
-        {STATIONS.map((name, i) => (
+        {stations.map((one, i) => (
           <ButtonBase
-            key={name}
-            aria-current={station === name ? 'step' : undefined}
-            onClick={() => go(name)}
+            key={one.id}
+            aria-current={station === one ? 'step' : undefined}
+            onClick={() => go(one)}
             title={`Alt+${i + 1}`}
             sx={{
               px: 1.5,
@@ -59,8 +58,8 @@ export function Header({ onPalette, onBeside }: Props) {
               fontSize: 15,
               fontWeight: 600,
               fontFamily: FACES.text,
-              color: station === name ? COLOURS.ink : COLOURS.inkSoft,
-              borderBottom: `3px solid ${station === name ? COLOURS.ink : 'transparent'}`,
+              color: station === one ? COLOURS.ink : COLOURS.inkSoft,
+              borderBottom: `3px solid ${station === one ? COLOURS.ink : 'transparent'}`,
               borderTop: '3px solid transparent',
             }}
           >
@@ -71,12 +70,12 @@ export function Header({ onPalette, onBeside }: Props) {
                 width: 11,
                 height: 11,
                 borderRadius: '50%',
-                border: `2.5px solid ${station === name ? COLOURS.ink : COLOURS.inkSoft}`,
-                bgcolor: station === name ? COLOURS.sheet : 'transparent',
+                border: `2.5px solid ${station === one ? COLOURS.ink : COLOURS.inkSoft}`,
+                bgcolor: station === one ? COLOURS.sheet : 'transparent',
               }}
             />
-            {MODES[name].title}
-            {MODES[name].countsFindings && faults > 0 && (
+            {one.title}
+            {one.inspects && faults > 0 && (
               <Badge
                 badgeContent={faults}
                 color="error"

@@ -13,8 +13,8 @@ import type { Job } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
 import { api, wordsOf, type VersionBeside } from '../shell/api';
 import { useSay } from '../shell/Messages';
-import { useJob } from './context';
-import { useBeside } from './use-beside';
+import { useJob } from '../open-job/context';
+import { useBeside } from '../open-job/use-beside';
 import { Versions } from './Versions';
 
 /** Versions that another save came before: each can be looked at beside the job, taken in its place, or left. */

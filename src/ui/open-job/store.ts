@@ -16,10 +16,8 @@ import type { Lost } from '@/core/check';
 import type { Measured } from '@/core/figure';
 import { isOpen, noted, savedAs, type PendingStep, type Saving } from '@/core/save';
 import { api } from '../shell/api';
+import type { Ability, Station } from './station';
 import { pieceOf, type Made } from '@/core/edit';
-
-export const STATIONS = ['brief', 'size', 'lay-out', 'finish', 'inspect', 'output'] as const;
-export type Station = (typeof STATIONS)[number];
 
 /** A state that undo or redo leads to: at hand, or still on the server from an earlier visit. */
 type Past = { readonly job: Job; readonly label: string } | { readonly revision: number };
@@ -52,6 +50,9 @@ export interface JobState {
   /** What is selected of the text being typed, from where it was begun to where it was drawn. */
   readonly range: TextRange | undefined;
   readonly side: SideName;
+  /** All that there are, in their order. */
+  readonly stations: readonly Station[];
+  /** The one that is shown. */
   readonly station: Station;
   readonly pointed: Measured | undefined;
   /** The last change that the template did not allow; a new one each time. */
@@ -91,6 +92,8 @@ export interface JobState {
   readonly frame: (id: string | undefined) => void;
   readonly show: (side: SideName) => void;
   readonly go: (station: Station) => void;
+  /** Goes to the first station where something can be done; begins anew here where that is this one. */
+  readonly goWhere: (ability: Ability) => void;
   readonly point: (measured: Measured | undefined) => void;
   /** Something became of what was to be kept. */
   readonly keep: (change: (saving: Saving) => Saving) => void;
@@ -120,9 +123,12 @@ export function createJobStore(
     undo: readonly number[];
     redo: readonly number[];
   },
-  station: Station = 'lay-out',
+  stations: readonly Station[],
+  at?: string,
   left?: Saving,
 ): JobStore {
+  const station = stations.find(({ id }) => id === at) ?? stations.find(({ opens }) => opens) ?? stations[0];
+  if (!station) throw new Error('There is no station.');
   const newest = left?.pending.at(-1)?.document ?? current.job;
   let merging: { name: string; at: number } | undefined;
   return createStore<JobState>((set, get) => {
@@ -193,6 +199,7 @@ export function createJobStore(
       typing: undefined,
       range: undefined,
       side: blankOf(newest, pieceOf(newest)).surfaces[0]?.name ?? 'front',
+      stations,
       station,
       pointed: undefined,
       proposal: undefined,
@@ -229,7 +236,12 @@ export function createJobStore(
       editPath: (editing) => set({ editing }),
       frame: (framing) => set({ framing }),
       show: (side) => set({ side, selection: [], ...NO_MODE }),
-      go: (station) => set({ station, ...NO_MODE, proposal: undefined, live: undefined, folded: false }),
+      go: (to) => set({ station: to, ...NO_MODE, proposal: undefined, live: undefined, folded: false }),
+      goWhere: (ability) => {
+        const { station: here, go } = get();
+        const to = here[ability] ? here : stations.find((other) => other[ability]);
+        if (to) go(to);
+      },
       point: (pointed) => set({ pointed }),
       keep: (change) => set((s) => ({ saving: change(s.saving) })),
       settle: (theirs, head, mine) =>

@@ -1,9 +1,9 @@
 'use client';
 import type { Parameter } from '@/core/format';
 import type { JobUnit } from '@/core/measure';
-import { ChoiceField } from '../field/ChoiceField';
-import { LinesField } from '../field/LinesField';
-import { MeasureField } from '../field/MeasureField';
+import { ChoiceField } from './ChoiceField';
+import { LinesField } from './LinesField';
+import { MeasureField } from './MeasureField';
 
 interface Props {
   readonly name: string;

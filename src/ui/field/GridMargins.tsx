@@ -3,9 +3,9 @@ import { useState } from 'react';
 import type { Grid } from '@/core/job';
 import { EDGE_NAMES } from '@/core/layout';
 import type { Unit } from '@/core/measure';
-import { CheckField } from '../field/CheckField';
-import { HeldLengthField } from '../field/LengthField';
-import { useDesk } from '../job/use-desk';
+import { CheckField } from './CheckField';
+import { HeldLengthField } from './LengthField';
+import { useDesk } from '../open-job/use-desk';
 
 interface Props {
   readonly name: string;

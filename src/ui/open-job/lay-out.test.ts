@@ -42,6 +42,7 @@ import {
 } from '@/core/edit';
 import { pickedAt } from '../bench/pick';
 import { boxChoices, dependants } from '../slip/boxes';
+import { defineStation } from './station';
 import { createJobStore } from './store';
 import { drawnJobOf } from '../../testing/drawn';
 
@@ -133,7 +134,9 @@ test('any sequence of actions, undone, gives the same drawing; redone, the last 
   const first = drawn(start);
   await fc.assert(
     fc.asyncProperty(fc.array(fc.nat(ACTIONS.length - 1), { minLength: 1, maxLength: 14 }), async (sequence) => {
-      const store = createJobStore({ head: 1, job: start, undo: [], redo: [] });
+      const store = createJobStore({ head: 1, job: start, undo: [], redo: [] }, [
+        defineStation({ id: 'lay-out', title: 'Lay out', opens: true }),
+      ]);
       for (const i of sequence) {
         const action = ACTIONS[i];
         if (action) store.getState().change(`step ${i}`, (now) => action(deskOn(now)));

@@ -9,7 +9,6 @@ import { changeSide, framesAt, freshId, pieceOf } from '@/core/edit';
 import { artElement, pictureFrame } from '@/core/compose';
 import { useJobStore } from './context';
 import { useDesk } from './use-desk';
-import { MODES } from '../stations/modes';
 import { elementsOn, withProfile } from '@/core/job';
 
 const withAsset = (job: Job, sha: string, asset: Asset): Job => ({ ...job, assets: { ...job.assets, [sha]: asset } });
@@ -52,7 +51,7 @@ export function useFiles() {
             continue;
           }
           // Where it can be seen and moved.
-          if (!MODES[store.getState().station].opens) store.getState().go('lay-out');
+          if (!store.getState().station.opens) store.getState().goWhere('opens');
           const frame = asset.kind === 'picture' ? waiting.shift() : undefined;
           if (frame) {
             change('Replace picture', (now) =>

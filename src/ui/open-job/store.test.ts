@@ -1,11 +1,14 @@
 import fc from 'fast-check';
 import { box, makeJob } from '../../testing/jobs';
 import { acknowledged, sent } from '@/core/save';
+import { defineStation } from './station';
 import { createJobStore, type JobStore } from './store';
 import { added, pieceOf, withElements } from '@/core/edit';
 
 const store = (): JobStore =>
-  createJobStore({ head: 1, job: makeJob([box('a', [10, 10, 20, 20])]), undo: [], redo: [] });
+  createJobStore({ head: 1, job: makeJob([box('a', [10, 10, 20, 20])]), undo: [], redo: [] }, [
+    defineStation({ id: 'lay-out', title: 'Lay out', opens: true }),
+  ]);
 const rename = (s: JobStore, name: string, merge?: string) =>
   s.getState().change('Name', (now) => ({ ...now, name }), merge);
 const name = (s: JobStore) => s.getState().job.name;

@@ -7,9 +7,9 @@ import { baseOfSide, changedElements, describeDifferences, type Job, type SideNa
 import { svgPage } from '@/paint/svg';
 import { ChoiceField } from '../field/ChoiceField';
 import { COLOURS } from '../shell/theme';
-import { paintingOf } from './painting';
+import { paintingOf } from '../open-job/painting';
 import { pieceOf } from '@/core/edit';
-import { useDeskOf } from './use-desk';
+import { useDeskOf } from '../open-job/use-desk';
 
 /** One of two states of a job. */
 interface Version {

@@ -9,29 +9,28 @@ import { flushSync } from 'react-dom';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
 import { RulerDialog } from '../bench/RulerDialog';
-import { useBenchView } from '../bench/view';
+import { useBenchView } from '../view/bench-view';
 import { SideTabs } from '../bench/SideTabs';
 import { AddPrintable } from '../printable/AddPrintable';
 import { MeasuresProvider } from '../field/measures';
 import { type TextRange } from '@/core/job';
 import { unsavedSince } from '@/core/save';
 import { Palette } from '../palette/Palette';
-import type { Command } from '../palette/command';
+import type { Command } from '../open-job/command';
 import { commandsFor } from '../palette/commands';
 import { useKeys } from '../palette/use-keys';
 import { useSay } from '../shell/Messages';
 import { YellowSheet } from '../sheet/YellowSheet';
-import { usePlateView } from '../finish/plate-view';
-import { MODES } from '../stations/modes';
-import { PARTS } from '../stations/parts';
+import { usePlateView } from '../view/plate-view';
+import { STATIONS } from '../stations';
 import { CopyTo } from '../size/CopyTo';
 import { Compare } from './Compare';
 import { Conflict } from './Conflict';
-import { JobProvider, shownJob, useJob, useJobStore } from './context';
+import { JobProvider, shownJob, useJob, useJobStore } from '../open-job/context';
 import { Header } from './Header';
 import { KeptBeside } from './KeptBeside';
-import { STATIONS, createJobStore, type JobStore } from './store';
-import { useAutosave } from './use-autosave';
+import { createJobStore, type JobStore } from '../open-job/store';
+import { useAutosave } from '../open-job/use-autosave';
 import {
   DeskProvider,
   CheckedProvider,
@@ -42,11 +41,11 @@ import {
   useDeskOf,
   useLiveDesk,
   type Desk,
-} from './use-desk';
+} from '../open-job/use-desk';
 import { NotOpened } from './NotOpened';
-import type { Left } from './journal';
-import { openedJob, settleOlder, type Opened } from './take-up';
-import { useFiles } from './use-files';
+import type { Left } from '../open-job/journal';
+import { openedJob, settleOlder, type Opened } from '../open-job/take-up';
+import { useFiles } from '../open-job/use-files';
 import { pageCount } from '@/core/edit';
 
 /** Three-dimensional drawing is fetched when somebody folds. */
@@ -91,13 +90,7 @@ function Waiting({ words }: { readonly words: string }) {
 function OpenJob({ current, left, sitting, older }: Opened) {
   // A job that was just begun opens where its size is decided.
   const at = useSearchParams().get('at');
-  const [store] = useState(() =>
-    createJobStore(
-      current,
-      STATIONS.find((s) => s === at),
-      left,
-    ),
-  );
+  const [store] = useState(() => createJobStore(current, STATIONS, at ?? undefined, left));
   // Said once: a reload goes on where one works.
   useEffect(() => {
     if (at) window.history.replaceState(null, '', window.location.pathname);
@@ -256,7 +249,7 @@ const Stations = memo(function Stations() {
         desk,
         openPalette: () => setPalette(true),
         choosePicture: () => {
-          store.getState().go('lay-out');
+          store.getState().goWhere('opens');
           input.current?.click();
         },
         calibrate: () => setRuler(true),
@@ -275,7 +268,7 @@ const Stations = memo(function Stations() {
     ),
   );
 
-  const { Page, Bar, Strip, Slip, Sheet } = PARTS[station];
+  const { Page, Bar, Strip, Slip, Sheet } = station;
   const props = { commands, onCopy: () => setCopying(true) };
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
@@ -295,7 +288,7 @@ const Stations = memo(function Stations() {
               </Box>
               {Strip && pageCount(desk.piece) !== undefined && <Strip />}
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
-                {MODES[station].folds && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
+                {station.folds && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
               </Box>
               {Slip && <Slip {...props} />}
             </>

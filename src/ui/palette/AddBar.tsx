@@ -4,8 +4,8 @@ import Box from '@mui/material/Box';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import { ADD_LOGO } from '../palette/add-commands';
-import type { Command } from '../palette/command';
+import { ADD_LOGO } from './add-commands';
+import type { Command } from '../open-job/command';
 
 const SHOWN: readonly { readonly id: string; readonly label: string }[] = [
   { id: 'add-text', label: 'Text' },

@@ -7,8 +7,8 @@ import type { Job } from '@/core/job';
 import type { Phase } from '@/core/save';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
-import { useJob } from './context';
-import { useBeside } from './use-beside';
+import { useJob } from '../open-job/context';
+import { useBeside } from '../open-job/use-beside';
 import { Versions } from './Versions';
 
 /** Two versions of the job: the designer chooses which goes on. Both are kept whichever it is. */

@@ -1,3 +1,0 @@
-import { defineMode } from '../mode';
-
-export const brief = defineMode({ title: 'Brief' });

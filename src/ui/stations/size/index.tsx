@@ -1,0 +1,11 @@
+import { SizeSlip } from '../../size/SizeSlip';
+import { defineStation } from '../../open-job/station';
+
+export const size = defineStation({
+  id: 'size',
+  title: 'Size',
+  takes: 'edit',
+  shows: ['line-code', 'drawn-lines', 'panel-names', 'chains', 'selection', 'handles'],
+  folds: true,
+  Slip: SizeSlip,
+});

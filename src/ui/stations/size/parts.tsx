@@ -1,4 +1,0 @@
-import { SizeSlip } from '../../size/SizeSlip';
-import type { StationParts } from '../station-parts';
-
-export const sizeParts: StationParts = { Slip: SizeSlip };
