@@ -1,3 +1,4 @@
+import { EXPORT_KINDS } from '../output/exports';
 import type { Arguments } from './arguments';
 
 /** A command: how it is typed, what it does, and where it is. Only what is asked for is loaded. */
@@ -138,7 +139,7 @@ export const COMMANDS: readonly Command[] = [
     typed: ['ys export JOB --to press --out DIR'],
     about: 'Makes files. Faults are said, and the exit code is 1 where there are any.',
     options: [
-      ['--to KIND', 'press, preview, die, dummy, desk or working'],
+      ['--to KIND', EXPORT_KINDS.join(', ')],
       ['--out DIR', 'the folder for them'],
       ['--at MOMENT', 'the moment the files name, such as 2026-05-01T09:00:00Z; the same gives the same bytes'],
       ['--strict', 'makes no file of a job with faults'],

@@ -1,13 +1,7 @@
 import type { Job } from '../core/job';
 import type { AssetSource } from './assets';
-import type { ExportKind } from './kinds';
-import { openDesk } from './desk';
-import { deskSheetFile } from './desk-sheet';
-import { dieFiles } from './die';
-import { dummyFile } from './dummy';
-import { pressFile } from './press';
-import { previewFiles } from './preview';
-import { workingFile } from './working';
+import { CannotExport } from './cannot-export';
+import { exportOf, type ExportKind } from './exports';
 import type { OutputFile, Progress } from './file';
 
 export interface ExportRequest {
@@ -22,28 +16,12 @@ export interface ExportRequest {
 /** Makes the files of one kind from a job. */
 export async function exportJob(request: ExportRequest): Promise<readonly OutputFile[]> {
   const { job, assets, kind, at, progress = () => undefined } = request;
-  switch (kind) {
-    case 'working':
-      return [await workingFile(job, assets)];
-    case 'die': {
-      progress(0, 'Opening fonts and profile');
-      return dieFiles(await openDesk(job, assets), at, progress);
-    }
-    case 'dummy': {
-      progress(0, 'Opening fonts and profile');
-      return [await dummyFile(await openDesk(job, assets), at, progress)];
-    }
-    case 'desk': {
-      progress(0, 'Opening fonts and profile');
-      return [await deskSheetFile(await openDesk(job, assets), at, progress)];
-    }
-    case 'press': {
-      progress(0, 'Opening fonts and profile');
-      return [await pressFile(await openDesk(job, assets), at, progress)];
-    }
-    case 'preview': {
-      progress(0, 'Opening fonts and profile');
-      return previewFiles(await openDesk(job, assets), at, progress);
-    }
-  }
+  const made = exportOf(kind);
+  if (!made) throw new CannotExport(`“${kind}” is not a kind of file.`);
+  const desk = async () => {
+    progress(0, 'Opening fonts and profile');
+    const { openDesk } = await import('./desk');
+    return openDesk(job, assets);
+  };
+  return made.make({ job, assets, at, progress, desk });
 }

@@ -15,7 +15,7 @@ export * from './palette';
 export * from './trace';
 export * from './gamut-map';
 export * from './fonts';
-export * from './kinds';
+export * from './exports';
 export * from './plates';
 export * from './ink-most';
 export * from './check-job';

@@ -4,7 +4,8 @@ import { randomUUID } from 'node:crypto';
 import { mkdir, readFile, readdir, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { z } from 'zod';
-import { EXPORTS, shipped, type ExportKind } from '@/output';
+import { EXPORT_KINDS, EXPORT_WORDS, exportOf, type ExportWords } from '@/output/exports';
+import { shipped } from '@/output/home';
 import { incomingFolder } from './incoming';
 import { readCurrent, revision } from './jobs';
 import { Problem } from './problem';
@@ -77,7 +78,8 @@ function hasRoom(): boolean {
 const folderOf = (id: string): string => dataFolder('exports', id);
 
 export async function requestExport(jobId: string, kind: string): Promise<ExportFacts> {
-  if (!isKind(kind)) throw new Problem(422, `“${kind}” is not a kind of file.`, `Choose one of ${EXPORTS.join(', ')}.`);
+  if (!exportOf(kind))
+    throw new Problem(422, `“${kind}” is not a kind of file.`, `Choose one of ${EXPORT_KINDS.join(', ')}.`);
   const { head } = await readCurrent(jobId);
   const { models, write } = await store();
   const row = await write((transaction) =>
@@ -100,12 +102,16 @@ export async function requestExport(jobId: string, kind: string): Promise<Export
   return factsOf(row);
 }
 
-const isKind = (kind: string): kind is ExportKind => (EXPORTS as readonly string[]).includes(kind);
+/** What a job can be made into, and what was made of it lately. */
+export interface ExportList {
+  readonly kinds: readonly ExportWords[];
+  readonly exports: readonly ExportFacts[];
+}
 
-export async function listExports(jobId: string): Promise<readonly ExportFacts[]> {
+export async function listExports(jobId: string): Promise<ExportList> {
   const { models } = await store();
   const rows = await models.exports.findAll({ where: { jobId }, order: [['createdAt', 'DESC']], limit: 20 });
-  return rows.map(factsOf);
+  return { kinds: EXPORT_WORDS, exports: rows.map(factsOf) };
 }
 
 async function exportRow(id: string): Promise<ExportRow> {

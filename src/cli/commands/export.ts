@@ -1,27 +1,25 @@
 import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { watched } from '../../output/bounds';
-import { EXPORTS, type ExportKind } from '../../output/kinds';
+import { EXPORT_KINDS, exportOf } from '../../output/exports';
 import { UsageError, type Arguments } from '../arguments';
 import { openJob } from '../job-file';
 import { print, say, writeWhole } from '../say';
 
-/** Kinds of file that carry a job on and are not printed from: faults in them do no harm yet. */
-const CARRIED: readonly ExportKind[] = ['working', 'dummy'];
-
 /** Makes files of a job. Faults are said; with --strict they keep files from being made. */
 export async function run(args: Arguments): Promise<number> {
   const to = args.flags.get('to') ?? '';
-  if (!isExport(to)) throw new UsageError(`--to is one of ${EXPORTS.join(', ')}.`);
+  const wanted = exportOf(to);
+  if (!wanted) throw new UsageError(`--to is one of ${EXPORT_KINDS.join(', ')}.`);
   const out = args.flags.get('out');
   if (out === undefined) throw new UsageError('--out names the folder for the files.');
   const at = new Date(args.flags.get('at') ?? Date.now());
   if (Number.isNaN(at.getTime())) throw new UsageError('--at is a moment such as 2026-05-01T09:00:00Z.');
   const { job, assets } = await openJob(args);
-  if (job.stage === 'template' && !CARRIED.includes(to))
+  if (job.stage === 'template' && !wanted.isCarried)
     throw new UsageError(`“${job.name}” is a template and is not printed. Begin a job from it on the board.`);
   const { checkJob, exportJob } = await import('../../output');
-  const isLookedAt = !CARRIED.includes(to) && !args.flags.has('unchecked');
+  const isLookedAt = !wanted.isCarried && !args.flags.has('unchecked');
   const faults = isLookedAt ? (await checkJob(job, assets)).filter((f) => f.severity === 'fault') : [];
   for (const fault of faults) say(`✕ ${fault.surface}: ${fault.message}`);
   if (faults.length > 0 && args.flags.has('strict')) {
@@ -31,11 +29,9 @@ export async function run(args: Arguments): Promise<number> {
   // A parent process that listens is told how far it is; without it nobody wants the files.
   if (process.send) watched();
   const progress = (share: number, step: string) => process.send?.({ share, step });
-  const files = await exportJob({ job, assets, kind: to, at, progress });
+  const files = await exportJob({ job, assets, kind: wanted.kind, at, progress });
   await mkdir(out, { recursive: true });
   for (const file of files) await writeWhole(join(out, file.name), file.bytes);
   print(files.map((file) => ({ name: file.name, type: file.type, bytes: file.bytes.length })));
   return faults.length > 0 ? 1 : 0;
 }
-
-const isExport = (text: string): text is ExportKind => (EXPORTS as readonly string[]).includes(text);

@@ -86,6 +86,16 @@ export interface ExportFacts {
   readonly at: string;
 }
 
+/** A kind of file that jobs are made into. */
+export interface ExportKind {
+  readonly kind: string;
+  readonly label: string;
+  readonly about: string;
+  /** Of what a piece must have something. */
+  readonly needs?: 'lines' | 'lines or folds';
+  readonly isMain?: true;
+}
+
 /** The shop books by the names they have in addresses. */
 export type Book = 'papers' | 'printers' | 'kits';
 
@@ -120,7 +130,8 @@ export const api = {
     call<unknown>(`/api/${book}/${encodeURIComponent(name)}`, json('PUT', record)),
   removeRecord: (book: Book, name: string) =>
     call<unknown>(`/api/${book}/${encodeURIComponent(name)}`, { method: 'DELETE' }),
-  exports: (id: string) => call<{ exports: readonly ExportFacts[] }>(`/api/jobs/${id}/exports`),
+  exports: (id: string) =>
+    call<{ kinds: readonly ExportKind[]; exports: readonly ExportFacts[] }>(`/api/jobs/${id}/exports`),
   exportJob: (id: string, kind: string) => call<ExportFacts>(`/api/jobs/${id}/exports`, json('POST', { kind })),
   cancelExport: (id: string) => call<ExportFacts>(`/api/exports/${id}`, { method: 'DELETE' }),
 };

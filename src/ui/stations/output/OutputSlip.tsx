@@ -29,15 +29,6 @@ const MARKS = [
   ['fold', 'fold ticks'],
 ] as const;
 
-const KINDS = [
-  { kind: 'press', label: 'Press PDF', about: 'PDF/X-4 with bleed and marks' },
-  { kind: 'preview', label: 'Preview', about: 'PDF and PNG, cut to the trim' },
-  { kind: 'die', label: 'Die lines', about: 'PDF, SVG and DXF at true size, a layer for each process' },
-  { kind: 'dummy', label: 'Folding dummy', about: 'PDF 1:1 with panel names and fold directions, for a desk printer' },
-  { kind: 'desk', label: 'Desk sheets', about: 'PDF for a desk printer, several up with marks to cut by' },
-  { kind: 'working', label: 'Working file', about: 'zip to go on elsewhere' },
-] as const;
-
 /** What leaves the house: marks and profile, and the files. */
 export function OutputSlip() {
   const { job, rules, surface, drawing, piece, blank, resources } = useDesk();
@@ -112,7 +103,7 @@ function Exports() {
   // Only what this piece has something for.
   const isDrawn = Object.values(piece.finish ?? {}).some((list) => list.some((f) => f.does === 'line'));
   const hasLines = isDrawn || blank.surfaces.some((s) => s.processLines.length > 0);
-  const folds = blank.folding !== undefined;
+  const has = { lines: hasLines, 'lines or folds': hasLines || blank.folding !== undefined };
   const store = useJobStore();
   const id = useJob((s) => s.job.id);
   const isSaved = useJob((s) => s.saving.phase.is === 'saved');
@@ -139,11 +130,12 @@ function Exports() {
       sx={{ mb: 1.25, pb: 1.25, borderBottom: `1px solid ${COLOURS.line}`, display: 'flex', gap: 3, flexWrap: 'wrap' }}
     >
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-        {KINDS.filter(({ kind }) => (kind !== 'die' || hasLines) && (kind !== 'dummy' || hasLines || folds)).map(
-          ({ kind, label, about }) => (
+        {data?.kinds
+          .filter(({ needs }) => needs === undefined || has[needs])
+          .map(({ kind, label, about, isMain }) => (
             <Box key={kind} sx={{ display: 'grid', gap: 0.25 }}>
               <Button
-                variant={kind === 'press' ? 'contained' : 'outlined'}
+                variant={isMain ? 'contained' : 'outlined'}
                 onClick={() => start.mutate(kind)}
                 disabled={start.isPending || (!isSaved && start.isPending)}
               >
@@ -151,8 +143,7 @@ function Exports() {
               </Button>
               <Box sx={{ fontSize: 11.5, color: 'text.secondary', maxWidth: 116, lineHeight: 1.25 }}>{about}</Box>
             </Box>
-          ),
-        )}
+          ))}
       </Box>
       <Box
         component="ul"

@@ -6,9 +6,7 @@ import { readJson, route } from '@/server/respond';
 
 const Body = z.object({ kind: z.string() });
 
-export const GET = route<Params<'id'>>(async (_request, { params }) => ({
-  exports: await listExports((await params).id),
-}));
+export const GET = route<Params<'id'>>(async (_request, { params }) => listExports((await params).id));
 
 export const POST = route<Params<'id'>>(async (request, { params }) => {
   const body = Body.safeParse(await readJson(request));

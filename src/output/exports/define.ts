@@ -1,0 +1,33 @@
+import type { Job } from '../../core/job';
+import type { AssetSource } from '../assets';
+import type { Desk } from '../desk';
+import type { OutputFile, Progress } from '../file';
+
+/** What an export is made from. */
+export interface Making {
+  readonly job: Job;
+  readonly assets: AssetSource;
+  /** The moment that the files name; the same moment gives the same bytes. */
+  readonly at: Date;
+  readonly progress: Progress;
+  /** The job with fonts and profile opened, and every side drawn. */
+  readonly desk: () => Promise<Desk>;
+}
+
+/** Of what a piece must have something; undefined for what every piece has. */
+export type Needs = 'lines' | 'lines or folds';
+
+/** A kind of export: what is said of it, and how its files are made. */
+export interface Export<Kind extends string = string> {
+  readonly kind: Kind;
+  readonly label: string;
+  readonly about: string;
+  readonly needs?: Needs;
+  /** What most jobs are made into. */
+  readonly isMain?: true;
+  /** It carries a job on and is not printed from: faults in it do no harm yet, and templates have it too. */
+  readonly isCarried?: true;
+  readonly make: (making: Making) => Promise<readonly OutputFile[]>;
+}
+
+export const defineExport = <const Kind extends string>(one: Export<Kind>): Export<Kind> => one;

@@ -1,0 +1,2 @@
+export * from './define';
+export * from './registry';

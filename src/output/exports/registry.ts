@@ -1,0 +1,22 @@
+import type { Export } from './define';
+import { desk } from './desk';
+import { die } from './die';
+import { dummy } from './dummy';
+import { press } from './press';
+import { preview } from './preview';
+import { working } from './working';
+
+/** Every kind of export, in the order in which they are offered: server, command line and pages take them from here. */
+export const EXPORTS = [press, preview, die, dummy, desk, working] as const;
+
+export type ExportKind = (typeof EXPORTS)[number]['kind'];
+
+export const EXPORT_KINDS: readonly ExportKind[] = EXPORTS.map(({ kind }) => kind);
+
+/** The export of a name; undefined where there is none. */
+export const exportOf = (kind: string): Export<ExportKind> | undefined => EXPORTS.find((one) => one.kind === kind);
+
+/** What is said of an export where it is chosen. */
+export type ExportWords = Omit<Export<ExportKind>, 'make'>;
+
+export const EXPORT_WORDS: readonly ExportWords[] = EXPORTS.map(({ make: _make, ...words }) => words);
