@@ -1,8 +1,8 @@
 import sharp from 'sharp';
-import { readPathData } from '../core/shape';
 import { flatten, pathArea, subPaths } from '../core/layout';
 import { pictureFacts } from '../testing/jobs';
 import { gamutMap, openShipped, traceShapes } from './index';
+import { readPathData } from '../core/element';
 
 /** An SVG as the bytes of a PNG or a JPEG. */
 const drawn = async (svg: string, format: 'png' | 'jpeg' = 'png'): Promise<Uint8Array> => {

@@ -1,5 +1,5 @@
 import { leavesOf, type Coat, type DrawnLine, type Frame, type Item, type Leaf, type Note } from '../drawing';
-import { mmOf } from '../element';
+import { mmOf, readPathData } from '../element';
 import type { Course, Finishing, FinishingOf } from '../finish';
 import {
   bandOf,
@@ -19,7 +19,6 @@ import {
   type Rect,
 } from '../layout';
 import { ptToMm } from '../measure';
-import { readPathData } from '../shape';
 import { solidInk } from './ink';
 import type { ElementContext } from './context';
 

@@ -1,9 +1,10 @@
 import type { ElementOf } from '../element';
 import { edges, grow, linePath, pathBounds, union, type Path, type Rect } from '../layout';
-import { carriedOut, shapePath } from '../shape';
+import { carriedOut } from '../shape';
 import { strokeReach, strokedItems } from './stroke';
 import { inkOf } from './ink';
 import type { Body, Setting, ElementContext } from './context';
+import { shapePath } from '../element';
 
 /**
  * The outline of a shape where it stands; a rectangle simply grows into the bleed, others carry out what lies on the

@@ -1,4 +1,4 @@
-import { mirroredData } from './freeze';
+import { mirroredData } from '../element';
 
 /** Where resvg, which reads path data by itself, sees ink: the share of dark pixels left and right of the middle. */
 async function halves(data: string): Promise<readonly [left: number, right: number]> {

@@ -1,8 +1,8 @@
 import { elementsOn, withSide, type Element, type Job, withPiece } from '../job';
-import { apply, centreOf, mapPath, pathText, placed, type Matrix, type Rect } from '../layout';
-import { readPathData } from '../shape';
+import { apply, centreOf, placed, type Matrix, type Rect } from '../layout';
 import { freshId } from './new-element';
 import type { DrawnJob } from './drawn-job';
+import { mirroredForm } from '../element';
 
 /** The degrees, scale and side that a copy’s map turns by; maps of repeats are turns, scales and mirror images. */
 function partsOf([a, b, c, d]: Matrix): {
@@ -25,7 +25,7 @@ function flipped(element: Element): Element {
     case 'line':
       return { ...element, slope: element.slope === 'down' ? 'up' : 'down' };
     case 'shape':
-      return { ...element, shape: flippedForm(element.shape) };
+      return { ...element, shape: mirroredForm(element.shape) };
     case 'text':
     case 'table':
     case 'vector':
@@ -33,40 +33,6 @@ function flipped(element: Element): Element {
     case 'printable':
       return element;
   }
-}
-
-type Form = Extract<Element, { kind: 'shape' }>['shape'];
-
-function flippedForm(form: Form): Form {
-  switch (form.form) {
-    case 'rectangle': {
-      if (!Array.isArray(form.radius)) return form;
-      const [tl, tr, br, bl] = form.radius;
-      return { ...form, radius: [tr, tl, bl, br] };
-    }
-    case 'arc':
-      return { ...form, from: -form.from, sweep: -form.sweep };
-    case 'ribbon':
-      return { ...form, left: form.right, right: form.left };
-    case 'path':
-      return { ...form, data: mirroredData(form.data) };
-    case 'bubble':
-      return typeof form.lean === 'number' ? { ...form, at: 100 - form.at, lean: -form.lean } : form;
-    case 'ellipse':
-    case 'polygon':
-    case 'star':
-    case 'arrow':
-      return form;
-  }
-}
-
-/** From left to right in a box of one by one. */
-const ACROSS: Matrix = [-1, 0, 0, 1, 1, 0];
-
-/** A path mirrored across its box; one that cannot be read stays as it is, as it is drawn. */
-export function mirroredData(data: string): string {
-  const read = readPathData(data);
-  return read.ok ? pathText(mapPath(read.path, ACROSS)) : data;
 }
 
 /** A repeated element as plain elements, each where its copy stood. */

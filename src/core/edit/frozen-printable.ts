@@ -34,10 +34,10 @@ import {
 } from '../layout';
 import { mmToPt } from '../measure';
 import type { LineStyle, Mark, Role, Words } from '../printable';
-import { asShares } from '../shape';
 import type { Face } from '../type';
 import { freshId } from './new-element';
 import type { DrawnJob } from './drawn-job';
+import { asShares } from '../element';
 
 /** Most segments of one path: an element holds no endless one. */
 const MOST = 4_000;

@@ -2,10 +2,11 @@ import {
   BLACK,
   Element,
   elementsOn,
+  formKind,
   tableOfWords,
   type ElementInput,
   type ElementKind,
-  type Form,
+  type FormKind,
   type Job,
   type SideName,
 } from '../job';
@@ -16,16 +17,9 @@ import { pieceOf } from './on-side';
 export const freshId = (): string => crypto.randomUUID().slice(0, 12);
 
 /** What can be added: a form of shape, or another kind of element. */
-export type Addable = Form['form'] | Exclude<ElementKind, 'shape' | 'vector' | 'page' | 'printable'>;
+export type Addable = FormKind | Exclude<ElementKind, 'shape' | 'vector' | 'page' | 'printable'>;
 
 const GREY = { kind: 'process', c: 0, m: 0, y: 0, k: 20 } as const;
-
-/** How wide a new shape is for its height, and how high as a share of what is usual. */
-const PROPORTIONS: Partial<Record<Form['form'], readonly [wide: number, high: number]>> = {
-  arrow: [1.5, 0.35],
-  ribbon: [1.6, 0.3],
-  bubble: [1.4, 0.8],
-};
 
 /** Three columns with a header and three rows. */
 const NEW_TABLE = Array.from({ length: 4 }, () => ['', '', '']);
@@ -34,9 +28,6 @@ const RULE = { paint: BLACK, widthPt: 0.5 };
 
 /** Rules above, below, and beneath the header; finer ones between rows. */
 const NEW_BORDERS = { top: RULE, header: RULE, bottom: RULE, rows: { ...RULE, widthPt: 0.25 } };
-
-/** A half-circle of a wave, for a path that is to be edited. */
-const FIRST_PATH = 'M0 1C0.2 0 0.4 0 0.5 0.5C0.6 1 0.8 1 1 0';
 
 /** A new element, plain, about as large as a hand would draw it, in the middle of the upper part of the safe area. */
 export function newElement(what: Addable, boxes: SurfaceBoxes, at?: Point): Element {
@@ -49,21 +40,18 @@ export function newElement(what: Addable, boxes: SurfaceBoxes, at?: Point): Elem
 
 type Place = (width: number, height: number) => ElementInput['placement'];
 
-function inputFor(what: Addable, place: Place, size: number, top: number): Omit<ElementInput, 'id'> {
+function inputFor(what: Addable, place: Place, size: number, top: number): object {
   switch (what) {
     case 'line':
-      return { kind: 'line', placement: place(size * 1.5, 0), stroke: { paint: BLACK, widthPt: 0.5 } } as Omit<
-        ElementInput,
-        'id'
-      >;
+      return { kind: 'line', placement: place(size * 1.5, 0), stroke: { paint: BLACK, widthPt: 0.5 } };
     case 'picture':
-      return { kind: 'picture', placement: place(size * 1.5, size), picture: null } as Omit<ElementInput, 'id'>;
+      return { kind: 'picture', placement: place(size * 1.5, size), picture: null };
     case 'text':
       return {
         kind: 'text',
         placement: { against: { box: 'safe' }, x: { start: 0, end: 0 }, y: { start: top, size: 12 } },
         look: { sizePt: 12 },
-      } as Omit<ElementInput, 'id'>;
+      };
     case 'table':
       return {
         kind: 'table',
@@ -71,29 +59,11 @@ function inputFor(what: Addable, place: Place, size: number, top: number): Omit<
         ...tableOfWords(NEW_TABLE),
         header: { rows: 1, cells: { look: { weight: 700 } } },
         borders: NEW_BORDERS,
-      } as Omit<ElementInput, 'id'>;
-    case 'path':
-      return {
-        kind: 'shape',
-        placement: place(size * 1.5, size / 2),
-        shape: { form: 'path', data: FIRST_PATH },
-        fill: null,
-        stroke: { paint: BLACK, widthPt: 1 },
-      } as Omit<ElementInput, 'id'>;
-    case 'arc':
-      return {
-        kind: 'shape',
-        placement: place(size, size),
-        shape: { form: 'arc' },
-        fill: null,
-        stroke: { paint: BLACK, widthPt: 1 },
-      } as Omit<ElementInput, 'id'>;
+      };
     default: {
-      const [wide, high] = PROPORTIONS[what] ?? [1, 1];
-      return { kind: 'shape', placement: place(size * wide, size * high), shape: { form: what }, fill: GREY } as Omit<
-        ElementInput,
-        'id'
-      >;
+      const { proportions: [wide, high] = [1, 1], first, isDrawnAsLine } = formKind(what);
+      const drawn = isDrawnAsLine ? { fill: null, stroke: { paint: BLACK, widthPt: 1 } } : { fill: GREY };
+      return { kind: 'shape', placement: place(size * wide, size * high), shape: { form: what, ...first }, ...drawn };
     }
   }
 }

@@ -2,9 +2,9 @@ import { elementsOn, Element, withSide, type ElementOf, type Job, type SolidPain
 import { paintOfInk } from '../compose';
 import { leavesOf, type Item } from '../drawing';
 import { mapPath, multiply, pathBounds, pathText, placed, type Path } from '../layout';
-import { asShares } from '../shape';
 import { freshId } from './new-element';
 import type { DrawnJob } from './drawn-job';
+import { asShares } from '../element';
 
 /** Most segments of one path: an element holds no endless one. */
 const MOST = 4_000;

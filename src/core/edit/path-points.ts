@@ -1,6 +1,6 @@
 import type { Element } from '../job';
 import { moveTo, pathBounds, pathText, type Path, type Point, type Segment, type SurfaceBoxes } from '../layout';
-import { asShares } from '../shape';
+import { asShares } from '../element';
 
 /** A point of a path that can be dragged: where a step ends, or one of the two handles of a curve. */
 export interface PathHandle {

@@ -2,9 +2,10 @@ import { artMatrix, samePaint } from '../compose';
 import { Element, elementsOn, withSide, type ElementOf, type Job, type SolidPaint, withPiece } from '../job';
 import { mapPath, pathBounds, pathText, placed } from '../layout';
 import { mmToPt } from '../measure';
-import { asShares, type VectorArt } from '../shape';
+import { type VectorArt } from '../shape';
 import { freshId } from './new-element';
 import type { DrawnJob } from './drawn-job';
+import { asShares } from '../element';
 
 /** A drawing taken apart: each of its shapes an element of its own, all in one group, where they stood. */
 export function ungrouped(

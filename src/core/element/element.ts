@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Effect } from './effect';
-import { Form } from './form';
+import { Form } from './forms';
 import { Insets } from './grid';
 import { ARTWORK } from './group';
 import { Adjust, Framing } from './picture';

@@ -2,7 +2,7 @@ export * from './length';
 export * from './paint';
 export * from './placement';
 export * from './grid';
-export * from './form';
+export * from './forms';
 export * from './stroke';
 export * from './effect';
 export * from './repeat';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { Form } from '../element';
+import { asShares, Form, readPathData, shapePath, stretched } from '../element';
 import { flatten, pathArea, pathBounds, pathLengths, type Rect } from '../layout';
-import { asShares, carriedOut, readPathData, shapePath, stretched, wholeDashes } from './index';
+import { carriedOut, wholeDashes } from './index';
 
 const square: Rect = { x: 0, y: 0, width: 100, height: 100 };
 const path = (form: object, r: Rect = square) => shapePath(Form.parse(form), r, {});

@@ -2,7 +2,6 @@
 import { useEffect, useState, type MouseEvent, type PointerEvent } from 'react';
 import { elementsOn } from '@/core/job';
 import { apply, inverse, pose, type Path, type Point } from '@/core/layout';
-import { readPathData, stretched } from '@/core/shape';
 import { pathData } from '@/paint/svg';
 import { useJob, useJobStore } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
@@ -19,6 +18,7 @@ import {
 } from '@/core/edit';
 import { COLOURS } from '../shell/theme';
 import type { Projection } from '../view/bench-view';
+import { readPathData, stretched } from '@/core/element';
 
 interface Props {
   readonly id: string;

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
+import { FORM_KINDS, formKind } from '@/core/job';
 import { ADD_LOGO } from './add-commands';
 import type { Command } from '../open-job/command';
 
@@ -17,14 +18,14 @@ const SHOWN: readonly { readonly id: string; readonly label: string }[] = [
   { id: 'add-line', label: 'Line' },
 ];
 
+/** Forms that have a button of their own. */
+const OFTEN: readonly string[] = ['rectangle', 'ellipse'];
+
 const MORE: readonly { readonly id: string; readonly label: string }[] = [
-  { id: 'add-path', label: 'Path' },
-  { id: 'add-arrow', label: 'Arrow' },
-  { id: 'add-ribbon', label: 'Ribbon' },
-  { id: 'add-star', label: 'Star' },
-  { id: 'add-polygon', label: 'Polygon' },
-  { id: 'add-arc', label: 'Arc' },
-  { id: 'add-bubble', label: 'Speech bubble' },
+  ...FORM_KINDS.filter((form) => !OFTEN.includes(form)).map((form) => ({
+    id: `add-${form}`,
+    label: formKind(form).label,
+  })),
   { id: 'add-frame', label: 'Empty picture frame' },
 ];
 

@@ -1,5 +1,5 @@
 import { artElement, plainName } from '@/core/compose';
-import { cellId } from '@/core/job';
+import { cellId, FORM_KINDS, formKind } from '@/core/job';
 import { added, changeSide, freshId, newElement, type Addable } from '@/core/edit';
 import { inGroup, type Command, type Entry } from '../open-job/command';
 import type { CommandContext, Present } from './context';
@@ -7,19 +7,9 @@ import type { CommandContext, Present } from './context';
 /** Commands that add a drawing of the client’s kit. */
 export const ADD_LOGO = 'add-logo-';
 
-/** Forms that are wanted less often, with the key of each. */
-const MORE_FORMS: readonly (readonly [form: Addable, words: string, key?: string])[] = [
-  ['polygon', 'a polygon'],
-  ['star', 'a star'],
-  ['arc', 'an arc'],
-  ['arrow', 'an arrow', 'A'],
-  ['ribbon', 'a ribbon', 'R'],
-  ['bubble', 'a speech bubble'],
-];
-
 /** What can be laid on the side that is shown. */
 export function addCommands(context: CommandContext, present: Present): readonly Command[] {
-  const { store, choosePicture, addPrintable } = context;
+  const { choosePicture, addPrintable } = context;
   const add = (kind: Addable) => () => addTo(context, present, kind);
   return inGroup('Add', [
     { id: 'add-text', title: 'Add text', keys: ['T'], run: add('text') },
@@ -33,25 +23,12 @@ export function addCommands(context: CommandContext, present: Present): readonly
     { id: 'add-picture', title: 'Add a picture, an SVG or a PDF page', keys: ['P'], run: choosePicture },
     { id: 'add-frame', title: 'Add an empty picture frame', keys: ['Shift+P'], run: add('picture') },
     { id: 'add-font', title: 'Bring in a font (TTF, OTF, WOFF2)', run: choosePicture },
-    { id: 'add-rectangle', title: 'Add a box', keys: ['X'], run: add('rectangle') },
-    { id: 'add-ellipse', title: 'Add an oval', keys: ['O'], run: add('ellipse') },
     { id: 'add-line', title: 'Add a line', keys: ['L'], run: add('line') },
-    {
-      id: 'add-path',
-      title: 'Add a path',
-      keys: ['Q'],
-      run: () => {
-        add('path')();
-        present.state.editPath(store.getState().selection[0]);
-      },
-    },
+    ...FORM_KINDS.map((form) => {
+      const { words, key } = formKind(form);
+      return { id: `add-${form}`, title: `Add ${words}`, keys: key === undefined ? [] : [key], run: add(form) };
+    }),
     ...logoEntries(context, present),
-    ...MORE_FORMS.map(([form, words, key]) => ({
-      id: `add-${form}`,
-      title: `Add ${words}`,
-      keys: key === undefined ? [] : [key],
-      run: add(form),
-    })),
   ]);
 }
 
@@ -60,6 +37,7 @@ function addTo({ desk }: CommandContext, { state }: Present, kind: Addable): voi
   const element = newElement(kind, desk.surface.boxes);
   state.make(`Add ${kind}`, (now) => added(now, state.side, [element]));
   if (kind === 'text') state.type(element.id);
+  if (kind === 'path') state.editPath(element.id);
   if (kind === 'table') {
     const first = { row: 0, column: 0 };
     state.chooseCells({ from: first, to: first });

@@ -1,6 +1,5 @@
 'use client';
 import type { ElementOf } from '@/core/job';
-import { isClosed } from '@/core/shape';
 import { ChoiceField } from '../field/ChoiceField';
 import { PaintField } from '../field/PaintField';
 import { AtTrim } from './AtTrim';
@@ -8,6 +7,7 @@ import { FormFields } from './FormFields';
 import { Group } from './Slip';
 import { StrokeFields } from './StrokeFields';
 import { useChange } from './use-change';
+import { isClosed } from '@/core/element';
 
 /** Form, fill and stroke of a shape. */
 export function ShapeFields({ element }: { readonly element: ElementOf<'shape'> }) {

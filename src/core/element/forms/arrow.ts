@@ -1,7 +1,43 @@
-import { arcSegments, polygonPath, type Path, type Point, type Rect, type Segment } from '../layout';
-import type { Mm } from '../measure';
+import { z } from 'zod';
+import { arcSegments, polygonPath, type Path, type Point, type Rect, type Segment } from '../../geometry';
+import type { Mm } from '../../measure';
+import { Extent, extentOf, Length, mmOf } from '../length';
+import { defineForm, fieldsOf } from './define';
 
-export interface ArrowMeasures {
+const TAILS = ['plain', 'notched', 'head'] as const;
+
+const schema = z
+  .strictObject({
+    form: z.literal('arrow'),
+    shaft: Extent.default(2).describe('Thickness.'),
+    head: Extent.default(6).describe('Length of the head; it is as wide as the box is high.'),
+    tail: z.enum(TAILS).default('plain'),
+    bend: Length.default(0).describe(
+      'How far the middle of the shaft lies above (or, negative, below) the straight line.',
+    ),
+  })
+  .describe('Runs to the right, from the left to the right edge of its box.');
+type Arrow = z.infer<typeof schema>;
+
+const { extent, length, choice } = fieldsOf<Arrow>();
+
+export const arrow = defineForm({
+  schema,
+  label: 'Arrow',
+  words: 'an arrow',
+  key: 'A',
+  proportions: [1.5, 0.35],
+  fields: [extent('shaft', 'shaft'), extent('head', 'head'), length('bend', 'bend'), choice('tail', 'tail', TAILS, 92)],
+  outline: ({ shaft, head, tail, bend }, box, measures) =>
+    arrowPath(box, {
+      shaft: extentOf(shaft, measures),
+      head: extentOf(head, measures),
+      tail,
+      bend: mmOf(bend, measures),
+    }),
+});
+
+interface ArrowMeasures {
   /** Thickness of the shaft. */
   readonly shaft: Mm;
   /** Length of a head; its width is the box’s height. */
@@ -12,7 +48,7 @@ export interface ArrowMeasures {
 }
 
 /** An arrow from the left to the right edge of its box, its shaft straight or an arc of a circle. */
-export function arrowPath(r: Rect, arrow: ArrowMeasures): Path {
+function arrowPath(r: Rect, arrow: ArrowMeasures): Path {
   return Math.abs(arrow.bend) < 1e-6 ? straight(r, arrow) : curved(r, arrow);
 }
 

@@ -1,4 +1,4 @@
-import { mapPath, type Path, type Rect, type Segment } from '../layout';
+import { mapPath, type Path, type Rect, type Segment } from '../../geometry';
 
 /** How many numbers each step takes. */
 const COUNTS: Readonly<Record<string, number>> = { M: 2, L: 2, C: 6, Z: 0 };
