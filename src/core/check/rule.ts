@@ -16,7 +16,7 @@ import type { Rect } from '../layout';
 import type { Mm } from '../measure';
 import { formatLength } from '../measure';
 import type { Rules } from '../rules';
-import { editFinish, mergedInks, takeKit, withInk } from '../edit';
+import { editFinish, mergedInks, takeKit, withInk, withoutElements } from '../edit';
 
 /** `fault`: the press or the knife will spoil it. `warning`: look at it. `note`: good to know. */
 export type Severity = 'fault' | 'warning' | 'note';
@@ -24,6 +24,8 @@ export type Severity = 'fault' | 'warning' | 'note';
 /** A change of the job that mends a finding. */
 export type Change =
   | { readonly kind: 'element'; readonly element: Element }
+  /** Without an element. */
+  | { readonly kind: 'remove'; readonly element: string }
   /** One more element on a side, above the others. */
   | { readonly kind: 'add'; readonly piece: string; readonly side: SideName; readonly element: Element }
   /** Styles and measures as the client’s kit has them. */
@@ -117,6 +119,8 @@ export function noted<K extends Note['kind']>(subject: Subject, kind: K) {
 
 export const replace = (label: string, element: Element): Fix => ({ label, change: { kind: 'element', element } });
 
+export const remove = (label: string, { id }: Element): Fix => ({ label, change: { kind: 'remove', element: id } });
+
 /** A line or coating of the side, by its id. */
 export const finishingNamed = ({ piece, side }: Subject, id: string): Finishing | undefined =>
   finishOn(piece, side).find((f) => f.id === id);
@@ -155,6 +159,8 @@ export function applyChange(job: Job, change: Change): Job {
           p.id === change.piece ? withSide(p, change.side, [...elementsOn(p, change.side), change.element]) : p,
         ),
       };
+    case 'remove':
+      return { ...job, pieces: job.pieces.map((p) => withoutElements(p, [change.element])) };
     case 'element': {
       const { element } = change;
       return { ...job, pieces: job.pieces.map((p) => mapElements(p, (e) => (e.id === element.id ? element : e))) };
