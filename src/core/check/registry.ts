@@ -5,6 +5,7 @@ import { blankProblemsRule } from './blank-problems';
 import { bleedRule } from './bleed';
 import { emptyPageRule } from './empty-page';
 import { kitRule } from './kit';
+import { laidTwiceRule } from './laid-twice';
 import { lineThinRule } from './line-thin';
 import { missingRule } from './missing';
 import { nearMissRule } from './near-miss';
@@ -83,6 +84,7 @@ export const RULES: readonly Rule[] = [
   lineThinRule,
   placementRule,
   nearMissRule,
+  laidTwiceRule,
   vectorWantedRule,
   emptyPageRule,
 ];
