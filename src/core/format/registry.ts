@@ -35,6 +35,7 @@ import { tuckBox } from './tuck-box';
 import { wallCalendar } from './wall-calendar';
 import { worksheet } from './worksheet';
 import { wrap } from './wrap';
+import { wristband } from './wristband';
 
 /** Every kind of piece, in the order a shop thinks of them. */
 export const FORMATS: readonly Format[] = [
@@ -67,6 +68,7 @@ export const FORMATS: readonly Format[] = [
   rollUp,
   labels,
   rollLabels,
+  wristband,
   sticker,
   hangTag,
   doorHanger,
