@@ -1,17 +1,5 @@
-import { plainText, readable, type Element, type FormKind } from '../element';
+import { formKind, plainText, readable, type Element } from '../element';
 import { printableOf } from '../printable';
-
-export const FORM_WORDS: Readonly<Record<FormKind, string>> = {
-  rectangle: 'Box',
-  ellipse: 'Oval',
-  polygon: 'Polygon',
-  star: 'Star',
-  arc: 'Arc',
-  arrow: 'Arrow',
-  ribbon: 'Ribbon',
-  bubble: 'Speech bubble',
-  path: 'Path',
-};
 
 /** What a designer would call it: its name, its first words, or its kind. */
 export function nameOf(element: Element): string {
@@ -22,7 +10,7 @@ export function nameOf(element: Element): string {
       return words ? cutTo(words, 32) : 'Empty text';
     }
     case 'shape':
-      return FORM_WORDS[element.shape.form];
+      return formKind(element.shape.form).label;
     case 'line':
       return 'Line';
     case 'picture':
