@@ -32,12 +32,7 @@ export const wristband = defineFormat({
           d.stub > 0 ? [{ process: 'perforation', from: { x: d.stub, y: 0 }, to: { x: d.stub, y: d.height } }] : [],
         zones: [
           zone('no-ink', 'glue', end, 'Glue does not hold on ink, and its liner is cut here.'),
-          zone(
-            'hidden',
-            'under the glue',
-            start,
-            'The glued end comes to lie on it: what is printed here is hidden.',
-          ),
+          zone('hidden', 'under the glue', start, 'The glued end comes to lie on it: what is printed here is hidden.'),
         ],
       }),
     };
