@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { asShares, Form, readPathData, shapePath, stretched } from '../element';
-import { flatten, pathArea, pathBounds, pathLengths, type Rect } from '../layout';
+import { flatten, pathArea, pathBounds, pathLengths, pathText, type Rect } from '../layout';
 import { carriedOut, wholeDashes } from './index';
 
 const square: Rect = { x: 0, y: 0, width: 100, height: 100 };
@@ -173,5 +173,21 @@ describe('what lies on the trim is carried out to the bleed', () => {
   test('a full box is the bleed itself', () => {
     expect(out('M0 0L1 0L1 1L0 1Z')).toEqual(bleed);
     expect(flatten(carriedOut(path({ form: 'path', data: 'M0 0L1 0L1 1L0 1Z' }), square, bleed))).toHaveLength(1);
+  });
+});
+
+describe('a ring', () => {
+  test('has the area between its two ellipses, π(R² − r²), and bare paper in its middle under both rules', async () => {
+    const outline = path({ form: 'ring', hole: 50 });
+    const [outer, inner] = [50, 25].map((radius) => Math.PI * radius ** 2);
+    expect(Math.abs(pathArea(outline) - ((outer ?? 0) - (inner ?? 0)))).toBeLessThan(5);
+    const { Resvg } = await import('@resvg/resvg-js');
+    for (const rule of ['nonzero', 'evenodd']) {
+      const shape = `<path d="${pathText(outline)}" fill-rule="${rule}"/>`;
+      const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" width="100" height="100">${shape}</svg>`;
+      const { pixels } = new Resvg(svg).render();
+      const alpha = (x: number, y: number) => pixels[(y * 100 + x) * 4 + 3];
+      expect([alpha(50, 50), alpha(50, 10), alpha(1, 1)]).toEqual([0, 255, 0]);
+    }
   });
 });

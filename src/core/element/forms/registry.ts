@@ -10,10 +10,11 @@ import { path } from './path';
 import { polygon } from './polygon';
 import { rectangle } from './rectangle';
 import { ribbon } from './ribbon';
+import { ring } from './ring';
 import { star } from './star';
 
 /** Every form of shape by its name, in the order in which they are offered. */
-export const FORMS = { rectangle, ellipse, path, arrow, ribbon, star, polygon, arc, bubble } as const;
+export const FORMS = { rectangle, ellipse, path, arrow, ribbon, star, polygon, ring, arc, bubble } as const;
 
 /** What a shape is within its box. */
 export const Form = z.discriminatedUnion('form', [
@@ -24,6 +25,7 @@ export const Form = z.discriminatedUnion('form', [
   ribbon.schema,
   star.schema,
   polygon.schema,
+  ring.schema,
   arc.schema,
   bubble.schema,
 ]);
