@@ -2,12 +2,13 @@ import type { Export } from './define';
 import { desk } from './desk';
 import { die } from './die';
 import { dummy } from './dummy';
+import { plates } from './plates';
 import { press } from './press';
 import { preview } from './preview';
 import { working } from './working';
 
 /** Every kind of export, in the order in which they are offered: server, command line and pages take them from here. */
-export const EXPORTS = [press, preview, die, dummy, desk, working] as const;
+export const EXPORTS = [press, preview, plates, die, dummy, desk, working] as const;
 
 export type ExportKind = (typeof EXPORTS)[number]['kind'];
 
