@@ -7,7 +7,7 @@ const PPI = 300;
 export const plates = defineExport({
   kind: 'plates',
   label: 'Plates',
-  about: `a grey PNG of each plate at ${PPI} ppi, black for full ink: to look at, or for films`,
+  about: `a grey PNG of each, ${PPI} ppi, black for full ink`,
   make: async ({ job, desk: opened, progress }) => {
     const { platePictures } = await import('../plate-pictures');
     const { sideStems } = await import('../file-name');

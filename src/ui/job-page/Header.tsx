@@ -36,8 +36,8 @@ export function Header({ onPalette, onBeside }: Props) {
       sx={{
         display: 'flex',
         alignItems: 'center',
-        gap: 2,
-        px: 2.5,
+        gap: { xs: 1, lg: 2 },
+        px: { xs: 1.5, lg: 2.5 },
         height: 54,
         bgcolor: COLOURS.header,
         borderBottom: `1px solid ${COLOURS.line}`,
@@ -53,9 +53,10 @@ export function Header({ onPalette, onBeside }: Props) {
             onClick={() => go(one)}
             title={`Alt+${i + 1}`}
             sx={{
-              px: 1.5,
+              px: { xs: 0.75, lg: 1.5 },
               gap: 0.75,
-              fontSize: 15,
+              fontSize: { xs: 14, lg: 15 },
+              whiteSpace: 'nowrap',
               fontWeight: 600,
               fontFamily: FACES.text,
               color: station === one ? COLOURS.ink : COLOURS.inkSoft,

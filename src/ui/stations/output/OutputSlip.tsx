@@ -5,13 +5,14 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from '@mui/material/Link';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { formatNumber, formatSize } from '@/core/measure';
 import { sideMarks } from '@/core/marks';
 import { SLUG_FACE } from '@/core/compose';
 import { NumberField } from '../../field/NumberField';
 import { useJob, useJobStore } from '../../open-job/context';
 import { useDesk, useFindings } from '../../open-job/use-desk';
+import { exportsKey, isOpen, useExports } from '../../open-job/use-exports';
 import { api, wordsOf, type ExportFacts } from '../../shell/api';
 import { useSay } from '../../shell/Messages';
 import { COLOURS, FACES } from '../../shell/theme';
@@ -109,13 +110,8 @@ function Exports() {
   const isSaved = useJob((s) => s.saving.phase.is === 'saved');
   const client = useQueryClient();
   const say = useSay();
-  const key = ['exports', id];
-  const { data } = useQuery({
-    queryKey: key,
-    queryFn: () => api.exports(id),
-    refetchInterval: (query) => (query.state.data?.exports.some(isOpen) ? 300 : false),
-  });
-  const refresh = () => client.invalidateQueries({ queryKey: key });
+  const { data } = useExports();
+  const refresh = () => client.invalidateQueries({ queryKey: exportsKey(id) });
   const start = useMutation({
     mutationFn: async (kind: string) => {
       await settled(store);
@@ -150,7 +146,7 @@ function Exports() {
         aria-label="Exports"
         sx={{
           flex: 1,
-          minWidth: 260,
+          minWidth: 190,
           m: 0,
           p: 0,
           listStyle: 'none',
@@ -171,8 +167,6 @@ function Exports() {
     </Box>
   );
 }
-
-const isOpen = (e: ExportFacts): boolean => e.state === 'waiting' || e.state === 'running';
 
 /** Waits until what was done last is saved, so that the export shows it. */
 async function settled(store: ReturnType<typeof useJobStore>): Promise<void> {
