@@ -48,6 +48,7 @@ for (const [key, name] of [
   ['4', 'Finish'],
   ['5', 'Inspect'],
   ['6', 'Output'],
+  ['7', 'Record'],
 ] as const) {
   test(`the station ${name}`, async ({ page }) => {
     await openJob(page, 'demo-meteor-night');
