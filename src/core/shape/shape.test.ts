@@ -184,7 +184,8 @@ describe('a ring', () => {
     const { Resvg } = await import('@resvg/resvg-js');
     for (const rule of ['nonzero', 'evenodd']) {
       const shape = `<path d="${pathText(outline)}" fill-rule="${rule}"/>`;
-      const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" width="100" height="100">${shape}</svg>`;
+      const size = 'viewBox="0 0 100 100" width="100" height="100"';
+      const svg = `<svg xmlns="http://www.w3.org/2000/svg" ${size}>${shape}</svg>`;
       const { pixels } = new Resvg(svg).render();
       const alpha = (x: number, y: number) => pixels[(y * 100 + x) * 4 + 3];
       expect([alpha(50, 50), alpha(50, 10), alpha(1, 1)]).toEqual([0, 255, 0]);

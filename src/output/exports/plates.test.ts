@@ -8,7 +8,7 @@ const BLUE = { kind: 'process', c: 80, m: 40, y: 0, k: 0 } as const;
 const NONE = { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false };
 const edge = { top: 0, right: 0, bottom: 0, left: 0 };
 
-test('each plate that a side prints is a picture of its ink, to the bleed, in the share that Ghostscript finds', async () => {
+test('each plate that a side prints is a picture of its ink, in the share that Ghostscript finds', async () => {
   const front = [box('band', [20, 20, 100, 60], { fill: BLUE }), words('title', 'Clear skies', [20, 100, 100, 30])];
   const back = [box('band', [20, 20, 100, 60], { fill: { kind: 'process', c: 0, m: 0, y: 100, k: 0 } })];
   const job = makeJob(
