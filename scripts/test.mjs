@@ -1,7 +1,9 @@
-// Everything that has to hold before a change lands. Ends with “N passed, N failed”.
+// Everything that has to hold before a change lands, or with --changed what the change can touch. Ends with “N passed,
+// N failed”.
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { changedFiles, testsTouching } from './changed.mjs';
 import { buildApplication, installPackages, installPrograms, root } from './setup.mjs';
 
 let passed = 0;
@@ -86,18 +88,39 @@ installPrograms();
 await buildApplication();
 passed += 1;
 
+/** With --changed, the files that differ from the shared branch and the tests that reach them; else everything. */
+const changed = process.argv.includes('--changed') ? changedFiles(root) : undefined;
+const touched = changed && testsTouching(root, changed);
+const readable = changed?.filter((file) => /\.([cm]?[jt]sx?)$/.test(file));
+if (changed?.length === 0) {
+  console.log('\nNothing differs from the shared branch.\n0 passed, 0 failed');
+  process.exit(0);
+}
+if (touched)
+  console.log(
+    `\n── ${changed.length} files changed: ${touched.unit.length} files of unit tests and ` +
+      `${touched.browser.length} of browser tests reach them. The others are run by npm test.`,
+  );
+
 await together([
-  ['formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
-  ['lint', 'npx', ['eslint', '--max-warnings', '0', '.']],
+  ['formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '--ignore-unknown', ...(changed ?? ['.'])]],
+  ...(readable?.length === 0 ? [] : [['lint', 'npx', ['eslint', '--max-warnings', '0', ...(readable ?? ['.'])]]]),
   ['types', 'npx', ['tsc', '--noEmit']],
   ['dependency rules', 'npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']],
 ]);
 
-counted(
+/** Runs a runner on everything, or on the files that are named; on none, where there are none. */
+function countedOn(files, ...rest) {
+  const [name, report, command, args, env, read] = rest;
+  if (files?.length !== 0) counted(name, report, command, [...args, ...(files ?? [])], env, read);
+}
+
+countedOn(
+  touched?.unit,
   'unit tests',
   'jest.json',
   'npx',
-  ['jest', '--json', '--outputFile=test-results/jest.json'],
+  ['jest', '--json', '--outputFile=test-results/jest.json', ...(touched ? ['--runTestsByPath'] : [])],
   { NODE_OPTIONS: '--import=./scripts/test-modules.mjs --no-warnings' },
   (report) => ({
     good: report.numPassedTests,
@@ -108,7 +131,8 @@ counted(
     took: report.testResults.map(({ name, startTime, endTime }) => ({ name, ms: endTime - startTime })),
   }),
 );
-counted(
+countedOn(
+  touched?.browser,
   'browser tests',
   'playwright.json',
   'npx',

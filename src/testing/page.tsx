@@ -3,6 +3,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, configure, render, type RenderResult } from '@testing-library/react';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
+import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime.js';
 import type { ReactNode } from 'react';
 import { paintBook, shortNameOf, type Resources } from '@/core/compose';
 import { elementsOf, type Job } from '@/core/job';
@@ -43,17 +44,34 @@ export interface OnPage extends RenderResult {
   readonly job: () => Job;
 }
 
+/** Where the page was led to. */
+export const went: string[] = [];
+
+const nowhere = () => undefined;
+const ROUTER = {
+  push: (to: string) => void went.push(to),
+  replace: (to: string) => void went.push(to),
+  back: nowhere,
+  forward: nowhere,
+  refresh: nowhere,
+  prefetch: nowhere,
+  bfcacheId: '',
+};
+
 /** Something on the page, without a job. */
 export function shown(part: ReactNode): RenderResult & { readonly user: UserEvent } {
   // The files of one process share what they load: each part begins on an empty page.
   cleanup();
+  went.length = 0;
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const around = (inner: ReactNode) => (
-    <QueryClientProvider client={client}>
-      <ThemeProvider theme={theme}>
-        <MessageProvider>{inner}</MessageProvider>
-      </ThemeProvider>
-    </QueryClientProvider>
+    <AppRouterContext.Provider value={ROUTER}>
+      <QueryClientProvider client={client}>
+        <ThemeProvider theme={theme}>
+          <MessageProvider>{inner}</MessageProvider>
+        </ThemeProvider>
+      </QueryClientProvider>
+    </AppRouterContext.Provider>
   );
   const result = render(around(part));
   return { ...result, rerender: (next) => result.rerender(around(next)), user: userEvent.setup({ delay: null }) };

@@ -1,4 +1,5 @@
 import { Blob, Buffer, Face, Feature, Font, shape } from 'harfbuzzjs';
+import { cubicOf } from '../../core/geometry';
 import type { Path, Segment } from '../../core/drawing';
 import type { FontFacts, ShapingFont } from '../../core/type';
 
@@ -72,15 +73,7 @@ function cubic(commands: readonly { type: string; values: number[] }[]): Path {
         [x, y] = [a, b];
         break;
       case 'Q':
-        path.push([
-          'C',
-          x + (2 / 3) * (a - x),
-          y + (2 / 3) * (b - y),
-          c + (2 / 3) * (a - c),
-          d + (2 / 3) * (b - d),
-          c,
-          d,
-        ]);
+        path.push(cubicOf({ x, y }, { x: a, y: b }, { x: c, y: d }));
         [x, y] = [c, d];
         break;
       case 'C':

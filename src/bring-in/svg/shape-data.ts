@@ -1,6 +1,6 @@
 import type { Element } from '@xmldom/xmldom';
 import svgpath from 'svgpath';
-import { pathFault } from '../../core/geometry';
+import { cubicOf, pathFault } from '../../core/geometry';
 import type { Path, Segment } from '../../core/layout';
 
 /** CSS pixels to the inch: what a length without a unit means in SVG (CSS Values and Units 4). */
@@ -127,17 +127,8 @@ export function readPath(
           found.push(['C', n[0] ?? 0, n[1] ?? 0, n[2] ?? 0, n[3] ?? 0, n[4] ?? 0, n[5] ?? 0]);
           break;
         case 'Q': {
-          // A quadratic curve is a cubic whose handles reach two thirds of the way.
           const [qx = 0, qy = 0, ex = 0, ey = 0] = n;
-          found.push([
-            'C',
-            x + (2 / 3) * (qx - x),
-            y + (2 / 3) * (qy - y),
-            ex + (2 / 3) * (qx - ex),
-            ey + (2 / 3) * (qy - ey),
-            ex,
-            ey,
-          ]);
+          found.push(cubicOf({ x, y }, { x: qx, y: qy }, { x: ex, y: ey }));
           break;
         }
         case 'Z':

@@ -1,6 +1,6 @@
 import svgpath from 'svgpath';
 import { LONGEST } from '../element';
-import { pathFault } from '../geometry';
+import { cubicOf, pathFault } from '../geometry';
 import { flatten, pathBounds, shiftPath, type Path, type Segment } from '../layout';
 
 /**
@@ -42,15 +42,7 @@ export function readOutline(text: string): { readonly path: Path } | { readonly 
         y = a;
         break;
       case 'Q':
-        path.push([
-          'C',
-          x + (2 / 3) * (a - x),
-          y + (2 / 3) * (b - y),
-          c + (2 / 3) * (a - c),
-          d + (2 / 3) * (b - d),
-          c,
-          d,
-        ]);
+        path.push(cubicOf({ x, y }, { x: a, y: b }, { x: c, y: d }));
         [x, y] = [c, d];
         break;
       case 'C':

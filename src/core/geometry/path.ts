@@ -9,7 +9,18 @@ export type Segment =
 export type Path = readonly Segment[];
 
 /** Handle length of a cubic that follows a quarter circle of radius 1: 4/3 × (√2 − 1). */
-const KAPPA = (4 / 3) * (Math.SQRT2 - 1);
+export const KAPPA = (4 / 3) * (Math.SQRT2 - 1);
+
+/** A quadratic curve as the cubic that is the same: its handles reach two thirds of the way to the control point. */
+export const cubicOf = (from: Point, control: Point, to: Point): Segment => [
+  'C',
+  from.x + (2 / 3) * (control.x - from.x),
+  from.y + (2 / 3) * (control.y - from.y),
+  to.x + (2 / 3) * (control.x - to.x),
+  to.y + (2 / 3) * (control.y - to.y),
+  to.x,
+  to.y,
+];
 
 /** Radii of the corners clockwise from the top left. */
 export type CornerRadii = readonly [topLeft: number, topRight: number, bottomRight: number, bottomLeft: number];

@@ -1,9 +1,6 @@
-import { arcSegments, ellipsePath, type Path, type Point, type Segment } from '../geometry';
+import { arcSegments, ellipsePath, KAPPA, type Path, type Point, type Segment } from '../geometry';
 import type { Mm } from '../measure';
 import type { LineStyle, Mark } from './mark';
-
-/** Handle length of a cubic that follows a quarter of an ellipse of half axis 1: 4/3 × (√2 − 1). */
-const KAPPA = (4 / 3) * (Math.SQRT2 - 1);
 
 /**
  * The moon as it looks from the northern half of the earth: what is dark of it filled, its rim drawn.

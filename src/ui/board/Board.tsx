@@ -95,8 +95,12 @@ export function Board() {
       await api.remove(job.id);
       await client.invalidateQueries({ queryKey: ['jobs'] });
       const putBack = async () => {
-        await api.putBack(job.id);
-        await client.invalidateQueries({ queryKey: ['jobs'] });
+        try {
+          await api.putBack(job.id);
+          await client.invalidateQueries({ queryKey: ['jobs'] });
+        } catch (problem) {
+          say({ tone: 'problem', text: wordsOf(problem) });
+        }
       };
       say({
         tone: 'done',

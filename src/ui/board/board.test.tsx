@@ -1,0 +1,163 @@
+/** The board: what is on it, what is asked of the server, and what is said when that does not go. */
+import { shown, went } from '@/testing/page';
+import 'fake-indexeddb/auto';
+import { screen, within } from '@testing-library/react';
+import type { JobSummary } from '@/core/job';
+import { answering } from '@/testing/answers';
+import { handOf } from '@/testing/hand';
+import { begin } from '@/testing/jobs';
+import { Board } from './Board';
+
+const job = (id: string, more: Partial<JobSummary> = {}): JobSummary => ({
+  id,
+  head: 3,
+  name: `Flyer ${id}`,
+  client: 'Quillrook Dark-Sky Society',
+  stage: 'in work',
+  due: null,
+  kind: 'Flyer',
+  size: 'A5',
+  updatedAt: '2026-11-29T09:00:00.000Z',
+  ...more,
+});
+
+const soundOf = (...jobs: readonly JobSummary[]) => ({
+  '/api/jobs': { jobs },
+  '/api/printers': { records: [] },
+  '/api/papers': { records: [] },
+  ...Object.fromEntries(jobs.map(({ id, head }) => [`/api/jobs/${id}/checks?rev=${head}`, { findings: [] }])),
+});
+
+const cards = () => screen.getAllByRole('article').map((card) => within(card).getAllByRole('link')[0]?.textContent);
+
+test('jobs stand under their stage, the one that is due first on top', async () => {
+  answering(
+    soundOf(
+      job('later', { due: '2027-02-01' }),
+      job('soon', { due: '2026-12-01' }),
+      job('done', { stage: 'sent' }),
+      job('open'),
+    ),
+  );
+  shown(<Board />);
+  await screen.findAllByRole('article');
+  expect(cards()).toEqual(['Flyer soon', 'Flyer later', 'Flyer open', 'Flyer done']);
+});
+
+test('found by name, client or size; what is not there is said with the word that was looked for', async () => {
+  answering(soundOf(job('one'), job('two', { client: 'Hollin Ford' }), job('three', { size: 'A2' })));
+  const { user } = shown(<Board />);
+  await screen.findAllByRole('article');
+  const find = screen.getByRole('textbox', { name: 'Find a job' });
+  for (const [text, found] of [
+    ['hollin', ['Flyer two']],
+    ['a2', ['Flyer three']],
+    ['FLYER ONE', ['Flyer one']],
+  ] as const) {
+    await user.clear(find);
+    await user.click(find);
+    await user.paste(text);
+    expect(cards()).toEqual(found);
+  }
+  await user.clear(find);
+  await user.paste('moon');
+  expect(screen.queryByRole('article')).toBeNull();
+  expect(screen.getByText('No job has “moon” in its name, client or size.')).toBeTruthy();
+});
+
+test('an empty board offers to begin one', async () => {
+  answering(soundOf());
+  const { user } = shown(<Board />);
+  const buttons = await screen.findAllByRole('button', { name: /New job|Begin/ });
+  await user.click(buttons.at(-1) ?? document.body);
+  expect(await screen.findByRole('dialog')).toBeTruthy();
+});
+
+test('a server that does not answer is said, and asked again by a press', async () => {
+  answering({});
+  const { user } = shown(<Board />);
+  const said = await screen.findByRole('alert');
+  expect(said.textContent).toContain('There is no such thing.');
+  answering(soundOf(job('one')));
+  await user.click(within(said).getByRole('button', { name: 'Try again' }));
+  await screen.findByRole('article');
+});
+
+describe('what is done with a job', () => {
+  test('taken off the board, it can be put back from the message', async () => {
+    const asked = answering({
+      ...soundOf(job('one')),
+      'DELETE /api/jobs/one': {},
+      'PUT /api/jobs/one': {},
+    });
+    const { user } = shown(<Board />);
+    const card = await screen.findByRole('article');
+    await user.click(within(card).getByRole('button', { name: 'Take Flyer one off the board' }));
+    const back = await screen.findByRole('button', { name: 'Put back' });
+    expect(asked.filter((a) => a.method === 'DELETE').map((a) => a.path)).toEqual(['/api/jobs/one']);
+    await user.click(back);
+    expect(asked.filter((a) => a.method !== 'GET').map((a) => a.method)).toEqual(['DELETE', 'PUT']);
+  });
+
+  test('where it cannot be put back, that is said', async () => {
+    answering({ ...soundOf(job('one')), 'DELETE /api/jobs/one': {} });
+    const { user } = shown(<Board />);
+    const card = await screen.findByRole('article');
+    await user.click(within(card).getByRole('button', { name: 'Take Flyer one off the board' }));
+    await user.click(await screen.findByRole('button', { name: 'Put back' }));
+    expect(await screen.findByText(/There is no such thing/)).toBeTruthy();
+  });
+
+  test('its next version is laid out like it, under the next name, with nothing due', async () => {
+    const before = { ...begin('flyer'), id: 'one', name: 'Moon calendar 2026', due: '2026-12-01' };
+    const asked = answering({
+      ...soundOf(job('one', { name: before.name })),
+      '/api/jobs/one': { head: 3, job: before, undo: [], redo: [] },
+      'POST /api/jobs': { id: 'new', head: 1 },
+    });
+    const { user } = shown(<Board />);
+    const card = await screen.findByRole('article');
+    await user.click(within(card).getByRole('button', { name: /version/i }));
+    await screen.findByRole('article');
+    const made = asked.find((a) => a.method === 'POST')?.body;
+    expect(made).toMatchObject({
+      document: { name: 'Moon calendar 2027', due: null, previous: { job: 'one', revision: 3 } },
+      label: 'Next version of Moon calendar 2026',
+    });
+    expect(went).toEqual(['/jobs/new?at=lay-out']);
+  });
+});
+
+describe('a new job', () => {
+  test('is begun from a kind of piece with what is decided of it, and opened at Size', async () => {
+    const asked = answering({ ...soundOf(), 'POST /api/jobs': { id: 'new', head: 1 } });
+    const { user } = shown(<Board />);
+    const hand = handOf(user);
+    await user.click((await screen.findAllByRole('button', { name: 'New job' }))[0] ?? document.body);
+    await user.click(await screen.findByRole('radio', { name: /^Postcard/ }));
+    const [size] = screen.getAllByRole('textbox', { name: 'Finished size' });
+    if (!size) throw new Error('no size');
+    await user.clear(size);
+    await user.paste('A6');
+    await hand.press('Begin');
+    expect(asked.find((a) => a.method === 'POST')?.body).toMatchObject({
+      document: { pieces: [{ kind: 'postcard', size: { width: 105, height: 148 } }] },
+      label: 'Begun',
+    });
+    expect(went).toEqual(['/jobs/new?at=size']);
+  });
+
+  test('a size that cannot be read is refused at its field, and nothing is begun', async () => {
+    const asked = answering({ ...soundOf(), 'POST /api/jobs': { id: 'new', head: 1 } });
+    const { user } = shown(<Board />);
+    await user.click((await screen.findAllByRole('button', { name: 'New job' }))[0] ?? document.body);
+    const [size] = await screen.findAllByRole('textbox', { name: 'Finished size' });
+    if (!size) throw new Error('no size');
+    await user.clear(size);
+    await user.click(size);
+    await user.paste('as large as a house');
+    await handOf(user).press('Begin');
+    expect(size.getAttribute('aria-invalid')).toBe('true');
+    expect(asked.filter((a) => a.method === 'POST')).toEqual([]);
+  });
+});
