@@ -23,9 +23,9 @@ test('a bookmark with varnish over the moons in its picture: seen on its plates,
   const hand = new Hand(page);
   await bookmark(hand);
   // What the page says instead, where it could not trace the picture, is what is read here.
-  const traced = sheet(page).locator('[data-finishing="Matt varnish"]').or(
-    page.getByRole('alert').filter({ hasText: /picture/i }),
-  );
+  const traced = sheet(page)
+    .locator('[data-finishing="Matt varnish"]')
+    .or(page.getByRole('alert').filter({ hasText: /picture/i }));
   await expect(traced.first()).toContainText('shapes in Moons');
   const built = await stored(page);
   const kept = 'assets/demo/bookmark.json';
