@@ -69,7 +69,7 @@ const FLYER: readonly Step[] = [
   { do: 'put swatch', name: 'Dusk', paint: '40 50 0 20' },
 ];
 
-/** Changes of a template and of what others of the list already did away with. */
+/** What an example needs of what others of the list have done away with by then. */
 const NOT_ALONE: Readonly<Record<string, readonly Step[]>> = {
   'remove ink': [{ do: 'put ink', ink: { name: 'Moon silver', finish: 'plain', c: 0, m: 0, y: 0, k: 30 } }],
 };

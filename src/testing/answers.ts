@@ -29,3 +29,17 @@ export function answering(table: Readonly<Record<string, unknown>>): readonly As
   };
   return asked;
 }
+
+/** An export as the server tells of it: done, with one file. */
+export const exportMade = (more: object = {}): object => ({
+  id: 'e1',
+  revision: 1,
+  kind: 'press',
+  state: 'done',
+  share: 1,
+  step: 'Done',
+  problem: null,
+  files: [{ name: 'flyer-press.pdf', type: 'application/pdf', bytes: 20_480 }],
+  at: '2026-11-29T09:00:00.000Z',
+  ...more,
+});

@@ -4,7 +4,7 @@ import type { Measures } from '../length';
 import { arc } from './arc';
 import { arrow } from './arrow';
 import { bubble } from './bubble';
-import type { FormField } from './define';
+import type { FormKindOf } from './define';
 import { ellipse } from './ellipse';
 import { path } from './path';
 import { polygon } from './polygon';
@@ -35,19 +35,7 @@ export const FORM_KINDS = Object.keys(FORMS) as readonly FormKind[];
 export type FormOf<K extends FormKind> = Extract<Form, { form: K }>;
 
 /** What the program asks of a form, whichever it is. */
-interface AnyForm {
-  readonly label: string;
-  readonly words: string;
-  readonly key?: string;
-  readonly proportions?: readonly [wide: number, high: number];
-  readonly first?: Readonly<Record<string, unknown>>;
-  readonly isDrawnAsLine?: true;
-  readonly fields: readonly FormField<Form>[];
-  readonly behind?: { readonly label: string; readonly fields: readonly FormField<Form>[] };
-  readonly outline: (form: Form, box: Rect, measures: Measures) => Path;
-  readonly isClosed?: (form: Form) => boolean;
-  readonly mirrored?: (form: Form) => Form;
-}
+type AnyForm = Omit<FormKindOf<z.ZodObject, Form>, 'schema'>;
 
 /** The description of a form: it is given forms of its own name only. */
 export const formKind = (kind: FormKind): AnyForm => FORMS[kind] as AnyForm;

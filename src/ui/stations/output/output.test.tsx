@@ -2,7 +2,7 @@
 import { onPage } from '@/testing/page';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { Finding } from '@/core/check';
-import { answering } from '@/testing/answers';
+import { answering, exportMade } from '@/testing/answers';
 import { handOf } from '@/testing/hand';
 import { begin, makeJob } from '@/testing/jobs';
 import { OutputSlip } from './OutputSlip';
@@ -14,18 +14,6 @@ const KINDS = [
 ];
 
 const LIST = '/api/jobs/test-job/exports';
-const made = (more: object) => ({
-  id: 'e1',
-  revision: 1,
-  kind: 'press',
-  state: 'done',
-  share: 1,
-  step: 'Done',
-  problem: null,
-  files: [{ name: 'flyer-press.pdf', type: 'application/pdf', bytes: 20_480 }],
-  at: '2026-11-29T09:00:00.000Z',
-  ...more,
-});
 const offered = () => KINDS.map(({ label }) => label).filter((name) => screen.queryByRole('button', { name }) !== null);
 
 test('only what the piece has something for is offered', async () => {
@@ -39,7 +27,7 @@ test('only what the piece has something for is offered', async () => {
 });
 
 test('a press asks for that kind, and what is made is said with its share and can be cancelled', async () => {
-  const waiting = made({ state: 'running', share: 0.4, step: 'Side 2 of 5', files: [] });
+  const waiting = exportMade({ state: 'running', share: 0.4, step: 'Side 2 of 5', files: [] });
   const asked = answering({
     [LIST]: { kinds: KINDS, exports: [waiting] },
     [`POST ${LIST}`]: waiting,
@@ -55,7 +43,10 @@ test('a press asks for that kind, and what is made is said with its share and ca
 
 test('files that are made can be fetched; what failed says why', async () => {
   answering({
-    [LIST]: { kinds: KINDS, exports: [made({}), made({ id: 'e0', state: 'failed', problem: 'No room.', files: [] })] },
+    [LIST]: {
+      kinds: KINDS,
+      exports: [exportMade(), exportMade({ id: 'e0', state: 'failed', problem: 'No room.', files: [] })],
+    },
   });
   await onPage(<OutputSlip />, makeJob());
   const link = await screen.findByRole('link', { name: /flyer-press.pdf/ });

@@ -1,7 +1,7 @@
 /** The record of a job: the files that were made of it, beside the states they were made of. */
 import { onPage } from '@/testing/page';
 import { act, screen, within } from '@testing-library/react';
-import { answering } from '@/testing/answers';
+import { answering, exportMade } from '@/testing/answers';
 import { makeJob } from '@/testing/jobs';
 import { record } from '.';
 
@@ -9,21 +9,11 @@ const Page = record.Page;
 if (!Page) throw new Error('no page');
 
 const KINDS = [{ kind: 'press', label: 'Press PDF', about: 'PDF/X-4' }];
-const made = (more: object) => ({
-  id: 'e1',
-  revision: 1,
-  kind: 'press',
-  state: 'done',
-  share: 1,
-  step: 'Done',
-  problem: null,
-  files: [{ name: 'flyer-press.pdf', type: 'application/pdf', bytes: 20_480 }],
-  at: '2026-11-29T09:00:00.000Z',
-  ...more,
-});
 
 test('each export with its files, and whether the job was changed since', async () => {
-  answering({ '/api/jobs/test-job/exports': { kinds: KINDS, exports: [made({}), made({ id: 'e0', revision: 0 })] } });
+  answering({
+    '/api/jobs/test-job/exports': { kinds: KINDS, exports: [exportMade(), exportMade({ id: 'e0', revision: 0 })] },
+  });
   await onPage(<Page />, makeJob());
   const table = await screen.findByRole('table', { name: 'Files made' });
   const [, now, before] = within(table).getAllByRole('row');
@@ -37,7 +27,7 @@ test('what failed says why, and nothing made says where files are made', async (
   answering({
     '/api/jobs/test-job/exports': {
       kinds: KINDS,
-      exports: [made({ state: 'failed', problem: 'No room.', files: [] })],
+      exports: [exportMade({ state: 'failed', problem: 'No room.', files: [] })],
     },
   });
   await onPage(<Page />, makeJob());
