@@ -47,7 +47,17 @@ const xmpTitle = (pdf: Uint8Array): Promise<string> =>
   });
 
 describe('names of inks are written as they are called', () => {
-  const NAMES = ['Silver #2', 'Gold (metallic)', 'Grün <matt>', 'Näätä', '銀', 'Deep/blue 100%', 'A#20B', '{braces}'];
+  const NAMES = [
+    'Silver #2',
+    'Gold (metallic)',
+    'Grün <matt>',
+    'Näätä',
+    '銀',
+    'Deep/blue 100%',
+    // What PDF and the names of its objects use themselves.
+    'A#20B',
+    '{braces}',
+  ];
   const inks = NAMES.map((name): SpotInk => ({ name, finish: 'plain', c: 10, m: 20, y: 30, k: 0 }));
   const job = makeJob(
     NAMES.map((ink, i) =>
@@ -90,7 +100,20 @@ describe('names of inks are written as they are called', () => {
 });
 
 describe('text from outside cannot break a file', () => {
-  const HOSTILE = ['(', ')', '\\', '>>', 'a (b', '\u0000\u0001\u000c', '<&>"\'', 'é 銀 🌙', '\ud800', '\ufffe', '\r\n'];
+  const HOSTILE = [
+    // Signs of PDF, of XML, of lines, and halves of signs.
+    '(',
+    ')',
+    '\\',
+    '>>',
+    'a (b',
+    '\u0000\u0001\u000c',
+    '<&>"\'',
+    'é 銀 🌙',
+    '\ud800',
+    '\ufffe',
+    '\r\n',
+  ];
 
   const sound = async (name: string, about: string) => {
     const sha = createHash('sha256').update('profile').digest('hex');

@@ -104,7 +104,8 @@ async function jobsOf(database: DatabaseFile, now: Date): Promise<Examination> {
     if (isHeadThere && !unreadable.has(head)) continue;
     const sound = numbers.find(({ number }) => !unreadable.has(number))?.number;
     ills.push({
-      message: `The newest revision of “${name}”, ${head}, ${isHeadThere ? 'can no longer be read' : 'is not there'}.`,
+      message:
+        `The newest revision of “${name}”, ${head}, ` + `${isHeadThere ? 'can no longer be read' : 'is not there'}.`,
       cure: sound === undefined ? undefined : `revision ${sound} is laid on top as the newest`,
       ...(sound !== undefined && { mend: () => layOnTop(database, id, sound, now) }),
     });

@@ -15,6 +15,9 @@ interface Solved {
   readonly sheets: readonly SheetFit[];
 }
 
+/** Why a flat sheet is as large finished as it is flat. */
+const FLAT_RULE = 'The designer’s decision; a flat sheet is finished at its flat size';
+
 const edgeList = (e: { top: Mm; right: Mm; bottom: Mm; left: Mm }): readonly Mm[] => [e.top, e.right, e.bottom, e.left];
 
 /** The figures of every piece, with those of its kind in their places. */
@@ -38,7 +41,7 @@ export function commonFigures(
       value: [finished.width, finished.height],
       unit: 'mm',
       working: [`${isFlat ? 'given' : 'as held'}: ${write(finished.width)} × ${write(finished.height)}`],
-      rule: isFlat ? 'The designer’s decision; a flat sheet is finished at its flat size' : 'What is left in the hand',
+      rule: isFlat ? FLAT_RULE : 'What is left in the hand',
       measured: { kind: 'box', box: 'trim' },
     },
     ...own.filter((f) => f.group === 'size'),
@@ -108,7 +111,8 @@ export function commonFigures(
       value: [pixels(withBleed.width * scale, ppi), pixels(withBleed.height * scale, ppi)],
       unit: 'px',
       working: [
-        `round(${formatNumber(withBleed.width * scale)} mm ÷ 25.4 × ${ppi}) = ${pixels(withBleed.width * scale, ppi)}`,
+        `round(${formatNumber(withBleed.width * scale)} mm ÷ 25.4 × ${ppi}) = ` +
+          `${pixels(withBleed.width * scale, ppi)}`,
         `round(${formatNumber(withBleed.height * scale)} mm ÷ 25.4 × ${ppi}) = ` +
           `${pixels(withBleed.height * scale, ppi)}`,
         `trimmed: ${pixels(flat.width * scale, ppi)} × ${pixels(flat.height * scale, ppi)} px`,
@@ -205,7 +209,9 @@ function gridFigures(first: BlankSurface, { grid }: PieceCommons, write: (mm: Mm
       name: 'Row',
       value: height,
       unit: 'mm',
-      working: [`(${write(area.height)} − ${rows.length - 1} × ${write(down)}) ÷ ${rows.length} = ${write(height)}`],
+      working: [
+        `(${write(area.height)} − ${rows.length - 1} × ${write(down)}) ÷ ${rows.length} ` + `= ${write(height)}`,
+      ],
       rule: `Equal rows down ${inside}`,
     });
   }

@@ -16,7 +16,8 @@ export const envelopeParameter = (preset: 'auto' | 'none') =>
 export function readEnvelope(typed: string): Parsed<string> {
   const found = envelopeNamed(typed);
   if (found) return ok(found.name);
-  return wrong(typed, `There is no envelope “${typed.trim()}”. There are ${ENVELOPES.map((e) => e.name).join(', ')}.`);
+  const names = ENVELOPES.map((e) => e.name).join(', ');
+  return wrong(typed, `There is no envelope “${typed.trim()}”. There are ${names}.`);
 }
 
 /** The envelope with its clearance both ways, as figures; a card as large as its envelope is a problem. */
@@ -32,7 +33,8 @@ export function envelopeFacts(
   const named = envelopeNamed(wanted);
   const fit = named ? fitEnvelope(piece, thickness, named) : smallestEnvelope(piece, thickness, series);
   if (!fit) {
-    const message = `No envelope on the list takes ${write(piece.width)} × ${write(piece.height)}; one has to be made.`;
+    const size = `${write(piece.width)} × ${write(piece.height)}`;
+    const message = `No envelope on the list takes ${size}; one has to be made.`;
     return { figures: [], problems: [{ severity: 'note', message, parameter: 'envelope' }] };
   }
   const { envelope, clearance, needed, turned } = fit;

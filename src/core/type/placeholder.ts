@@ -29,12 +29,15 @@ const WORDS: Readonly<Record<string, string>> = {
     'manhã água quieta ao longo de um muro velho alguém deixa pão para as corujas enquanto as nuvens se juntam ' +
     'além do vau e ninguém pergunta como se fez tarde',
   pl:
-    'wrzosowisko noc latarnia pod powoli i ścieżka kamienie niosą pogodę nad żywopłotami aż do rana cicha woda ' +
-    'wzdłuż starego muru ktoś zostawia chleb dla sów a chmury zbierają się za brodem i nikt nie pyta jak późno ' +
+    'wrzosowisko noc latarnia pod powoli i ścieżka kamienie niosą pogodę nad ' +
+    'żywopłotami aż do rana cicha woda ' +
+    'wzdłuż starego muru ktoś zostawia chleb dla sów a chmury zbierają się za brodem ' +
+    'i nikt nie pyta jak późno ' +
     'się zrobiło',
   cy:
     'rhos nos llusern dan yn araf y a ac o llwybr mae’r cerrig yn cario’r tywydd dros y gwrychoedd tan y bore ' +
-    'dŵr tawel ar hyd hen wal rhywun yn gadael bara i’r tylluanod tra bo cymylau’n casglu y tu hwnt i’r rhyd a ' +
+    'dŵr tawel ar hyd hen wal rhywun yn gadael bara i’r tylluanod tra bo cymylau’n ' +
+    'casglu y tu hwnt i’r rhyd a ' +
     'neb yn gofyn pa mor hwyr yw hi',
 };
 

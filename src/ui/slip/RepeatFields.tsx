@@ -196,7 +196,8 @@ function RowsLine({
         if (/^\s*fill\s*$/i.test(text)) return { ok: true, value: 'fill' };
         const n = Number(text);
         if (text.trim() !== '' && Number.isInteger(n) && n >= 1 && n <= 500) return { ok: true, value: n };
-        return { ok: false, error: { at: 0, length: text.length, message: 'A whole number up to 500, or “fill”.' } };
+        const message = 'A whole number up to 500, or “fill”.';
+        return { ok: false, error: { at: 0, length: text.length, message } };
       }}
       onChange={put}
     />
