@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 import { readAs } from '../bring-in/asset';
-import { fileOf, assetsUsed } from '../core/compose';
+import { assetsUsed } from '../core/compose';
 import type { Finding } from '../core/check';
-import { blankOf, elementsOf, type Asset, type Job } from '../core/job';
+import { blankOf, elementKind, elementsOf, type Asset, type Job } from '../core/job';
 import type { AssetSource } from './assets';
 import { checkDesk, openDesk } from './desk';
 import { loadLittleCms } from './profiles';
@@ -40,7 +40,9 @@ export async function unsoundFiles(job: Job, assets: AssetSource): Promise<Reado
 /** Where a file is used: its first element, or the first side of the job. */
 function findingFor(job: Job, sha: string, message: string): Finding {
   const uses = job.pieces.flatMap((piece) =>
-    elementsOf(piece).flatMap(({ element, side }) => (fileOf(element) === sha ? [{ piece, side, element }] : [])),
+    elementsOf(piece).flatMap(({ element, side }) =>
+      elementKind(element.kind).file(element) === sha ? [{ piece, side, element }] : [],
+    ),
   );
   const [use] = uses;
   const piece = use?.piece ?? job.pieces[0];

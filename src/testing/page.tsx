@@ -5,7 +5,7 @@ import { cleanup, configure, render, type RenderResult } from '@testing-library/
 import userEvent, { type UserEvent } from '@testing-library/user-event';
 import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime.js';
 import type { ReactNode } from 'react';
-import { paintBook, shortNameOf, type Resources } from '@/core/compose';
+import { paintBook, type Resources } from '@/core/compose';
 import { elementsOf, type Job } from '@/core/job';
 import { openDesk } from '@/output';
 import { MeasuresProvider } from '@/ui/field/measures';
@@ -24,6 +24,7 @@ import { MessageProvider } from '@/ui/shell/Messages';
 import { theme } from '@/ui/shell/theme';
 import { drawnJobOf } from './drawn';
 import { inMemory, makeJob } from './jobs';
+import { shortNameOf } from '@/core/element';
 
 // The whole page beneath a message hides it.
 configure({ defaultHidden: true, getElementError: (message) => new Error(message?.split('\n')[0] ?? '') });

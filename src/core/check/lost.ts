@@ -1,6 +1,7 @@
-import { evenTracks, nameOf } from '../compose';
+import { evenTracks } from '../compose';
 import { baseOfSide, blankOf, elementsOn, sidesLaid, type Element, type Job, type Piece, type SideName } from '../job';
 import { boxName, isMissing, overlaps, insets, solveLayout, turnedBounds, TOUCH, type SurfaceBoxes } from '../layout';
+import { nameOf } from '../element';
 
 /** Something that a change of size, kind or fold leaves without its place. */
 export interface Lost {

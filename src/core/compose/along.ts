@@ -1,4 +1,4 @@
-import { mmOf } from '../element';
+import { mmOf, type TextElement } from '../element';
 import type { Item, Note } from '../drawing';
 import {
   IDENTITY,
@@ -15,7 +15,6 @@ import {
 import type { Mm } from '../measure';
 import { inkSpan, type Line } from '../type';
 import { outlineOf } from './shape';
-import type { TextElement } from './set-words';
 import type { ElementContext } from './context';
 import { glyphItems } from './glyph-items';
 

@@ -1,7 +1,8 @@
 import { itemsOf } from '../drawing';
 import { openDesk } from '../../output';
 import { box, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
-import { createComposer, composeContextOf, effectivePpi, faceFor, fitPicture, nameOf, shortNameOf } from './index';
+import { createComposer, composeContextOf, effectivePpi, faceFor, fitPicture } from './index';
+import { nameOf, shortNameOf } from '../element';
 
 const SHA = 'd'.repeat(64);
 

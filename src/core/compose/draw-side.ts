@@ -7,7 +7,8 @@ import { withClip } from './clip';
 import type { Composed, ElementContext } from './context';
 import { composeElement } from './element';
 import { composeFinish } from './finish';
-import { bareContext, keyOfTurn, type Memory } from './memory';
+import { composedKind } from './kinds';
+import { bareContext, type Memory } from './memory';
 import type { PlacedSide } from './sides';
 import type { Typesetting } from './typesetting';
 
@@ -20,11 +21,8 @@ const NO_FINISH: readonly Finishing[] = [];
 export function drawSide(memory: Memory, piece: Piece, side: PlacedSide, set: Typesetting): Drawing {
   const { name, boxes, turn, elements, surface } = side;
   const finish = piece.finish?.[name] ?? NO_FINISH;
-  const turnKey = elements.some((e) => e.kind === 'printable') ? keyOfTurn(turn) : undefined;
-  const words = elements.flatMap((e): readonly unknown[] =>
-    e.kind === 'text' ? [set.story(e.id)] : e.kind === 'table' ? [set.table(e.id)] : [],
-  );
-  const from = [boxes, elements, piece.layers, surface.zones, finish, turnKey, ...words];
+  const dependsOn = (e: Element) => composedKind(e.kind).dependsOn(e, { ...set, boxes, turn });
+  const from = [boxes, elements, piece.layers, surface.zones, finish, ...elements.flatMap(dependsOn)];
   return memory.drawn(name, from, () => {
     const context = contextOn(memory, side, set);
     return withBarePaper(composeSide(memory, side, piece.layers, finish, context), surface.zones);
@@ -69,27 +67,10 @@ function composeOnce(memory: Memory, element: Element, context: ElementContext):
   const placed = context.boxes.placed[element.id];
   if (!placed) throw new RangeError(`“${element.id}” is not on this side.`);
   const { x, y, width, height } = placed;
-  const from = [x, y, width, height, ...dependenciesOf(element, context)];
+  // Copies may be laid on measures of the side.
+  const around = element.repeat.length > 0 ? [context.boxes] : [];
+  const from = [x, y, width, height, ...around, ...composedKind(element.kind).dependsOn(element, context)];
   return memory.composed(element, from, () => composeElement(element, placed, context));
-}
-
-/** What a composed element depends on besides itself and its place. */
-function dependenciesOf(element: Element, context: ElementContext): readonly unknown[] {
-  const repeated = element.repeat.length > 0 ? [context.boxes] : [];
-  switch (element.kind) {
-    case 'text':
-      return [context.story(element.id), element.along === null ? undefined : context.boxes, ...repeated];
-    case 'table':
-      return [context.table(element.id), ...repeated];
-    case 'printable':
-      return [keyOfTurn(context.turn), ...repeated];
-    case 'shape':
-    case 'line':
-    case 'picture':
-    case 'vector':
-    case 'page':
-      return repeated;
-  }
 }
 
 /** What is shown, lowest first: layer by layer, hidden ones left out. */

@@ -1,5 +1,5 @@
 import { leavesOf, type Frame, type Item, type Note } from '../drawing';
-import type { Element } from '../element';
+import { elementKind, nameOf, type Element } from '../element';
 import {
   IDENTITY,
   apply,
@@ -18,14 +18,8 @@ import {
   type SurfaceBoxes,
 } from '../layout';
 import { moved, together, withEffects } from './effects';
-import { nameOf } from './name';
-import { composePicture } from './picture';
-import { composePrintable } from './printable';
-import { composeLine, composeShape } from './shape';
+import { composedKind } from './kinds';
 import type { Body, Composed, Setting, ElementContext } from './context';
-import { composeTable } from './table';
-import { composeTextFrame } from './text';
-import { composePage, composeVector } from './vector';
 
 /**
  * Lays one element on its surface: its body, its effects, its copies.
@@ -90,7 +84,7 @@ interface OneCopy {
 
 /** The body with its effects, laid on as one. */
 function oneCopyOf(element: Element, setting: Setting, context: ElementContext): OneCopy {
-  const body = bodyOf(element, setting, context);
+  const body = composedKind(element.kind).compose(element, setting, context);
   const ink = mappedBounds(body.ink, setting.matrix);
   const { colour, boxes } = context;
   const lit = withEffects(element.effects, {
@@ -105,42 +99,9 @@ function oneCopyOf(element: Element, setting: Setting, context: ElementContext):
   return { body, items, ink, bounds: element.effects.length > 0 ? lit.bounds : ink };
 }
 
-function bodyOf(element: Element, setting: Setting, context: ElementContext): Body {
-  switch (element.kind) {
-    case 'shape':
-      return composeShape(element, setting, context);
-    case 'line':
-      return composeLine(element, setting, context);
-    case 'picture':
-      return composePicture(element, setting, context);
-    case 'vector':
-      return composeVector(element, setting, context);
-    case 'page':
-      return composePage(element, setting, context);
-    case 'text': {
-      const story = context.story(element.id);
-      return story ? composeTextFrame(element, setting, context, story) : bare(setting);
-    }
-    case 'printable':
-      return composePrintable(element, setting, context);
-    case 'table': {
-      const set = context.table(element.id);
-      return set ? composeTable(element, setting, context, set) : bare(setting);
-    }
-  }
-}
-
-const bare = ({ rect }: Setting): Body => ({ items: [], ink: rect, notes: [] });
-
-/** Whether edges of the element that lie on the trim go on into the bleed. */
-const bleeds = (element: Element): boolean =>
-  element.kind === 'line' ||
-  ((element.kind === 'shape' || element.kind === 'picture' || element.kind === 'printable') &&
-    element.atTrim === 'bleeds');
-
 /** The element’s box with what a copy of it bleeds, seen from where the element itself stands. */
 export function reachOf(element: Element, rect: Rect, copy: Matrix, boxes: SurfaceBoxes): Rect {
-  if (!bleeds(element) || !isUpright(element.placement)) return rect;
+  if (!elementKind(element.kind).bleeds(element) || !isUpright(element.placement)) return rect;
   const isSquare = copy[1] === 0 && copy[2] === 0;
   if (!isSquare) return rect;
   const there = mappedBounds(rect, copy);

@@ -5,6 +5,7 @@ import type { Turn } from '../printable';
 import type { TypeContext } from '../type';
 import { contentReader } from './content-size';
 import type { ComposeContext, Composed, ElementContext } from './context';
+import { keyOfTurn } from './turns';
 import { memo, weakMemo, type Memo } from './memo';
 import type { SetTable } from './set-words';
 import type { Story } from './set-words';
@@ -72,8 +73,6 @@ export const bareContext = (
   table: () => undefined,
   story: () => undefined,
 });
-
-export const keyOfTurn = ({ index, isLeft }: Turn): string => `${index}${isLeft ? ' left' : ''}`;
 
 /** Set text is measured once for each width. */
 function memoizedSizes(reader: ContentReader): ContentReader {

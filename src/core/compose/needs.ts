@@ -1,5 +1,5 @@
-import { USUAL_LOOK, styleBook, textsIn, type CharacterLook, type Element } from '../element';
-import { BOLD } from './lettering';
+import { elementKind, styleBook, textsIn, type CharacterLook } from '../element';
+import { composedKind } from './kinds';
 import { elementsOf, jobFonts, type FontAsset, type Job } from '../job';
 import { FALLBACK_FAMILY, SHIPPED_FACES, nearestFace, type ShippedFace } from '../type';
 
@@ -30,16 +30,11 @@ function looksIn(
     }),
   );
   const printed = job.pieces.flatMap((piece) =>
-    elementsOf(piece).flatMap(({ element }) => {
-      if (element.kind !== 'printable') return [];
-      const { text, title } = element.type;
-      const bold = { ...text, weight: Math.max(BOLD, text.weight) };
-      return [text, bold, title].map((face) => ({
-        look: { ...USUAL_LOOK, ...face },
-        language: job.language,
-        isHyphenated: false,
-      }));
-    }),
+    elementsOf(piece).flatMap(({ element }) =>
+      composedKind(element.kind)
+        .looks(element)
+        .map((look) => ({ look, language: job.language, isHyphenated: false })),
+    ),
   );
   const styles = job.styles.map(({ id }) => ({
     look: book.style(id),
@@ -69,31 +64,15 @@ export function drawingsNeeded(job: Job): readonly string[] {
 
 /** The files that a job cannot do without, by hash: what it shows, what it is set in, and its output profile. */
 export function assetsUsed(job: Job): ReadonlySet<string> {
-  const shown = job.pieces.flatMap((piece) => elementsOf(piece).flatMap(({ element }) => fileOf(element) ?? []));
+  const shown = job.pieces.flatMap((piece) =>
+    elementsOf(piece).flatMap(({ element }) => elementKind(element.kind).file(element) ?? []),
+  );
   const set = facesNeeded(job).flatMap((need) => {
     const source = faceFor(job, need);
     return source?.from === 'job' ? [source.font.sha] : [];
   });
   const { profile } = job.output;
   return new Set([...shown, ...set, ...(profile?.startsWith('icc-') ? [profile.slice(4)] : [])]);
-}
-
-/** The file that an element shows. */
-export function fileOf(element: Element): string | undefined {
-  switch (element.kind) {
-    case 'picture':
-      return element.picture ?? undefined;
-    case 'vector':
-      return element.drawing;
-    case 'page':
-      return element.document;
-    case 'shape':
-    case 'line':
-    case 'text':
-    case 'table':
-    case 'printable':
-      return undefined;
-  }
 }
 
 /** Where a face comes from. */

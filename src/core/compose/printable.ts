@@ -1,5 +1,5 @@
 import type { GlyphItem, Item, Note, PlacedGlyph, StrokeStyle } from '../drawing';
-import type { PrintableElement, SolidPaint } from '../element';
+import { nameOf, type PrintableElement, type SolidPaint } from '../element';
 import {
   linePath,
   mapPath,
@@ -26,7 +26,6 @@ import {
 import { carriedOut, wholeDashes } from '../shape';
 import { fineInkOf, solidInk } from './ink';
 import { advanceOf, faceOfWords, letteringOf, shapedWords } from './lettering';
-import { nameOf } from './name';
 import {
   composeContextOf,
   type Body,

@@ -1,8 +1,7 @@
-import { cellText, extentOf, seenCells, type Element, type TableElement, type TextElement } from '../element';
+import { cellText, extentOf, nameOf, seenCells, type Element, type TableElement, type TextElement } from '../element';
 import { divide, shareOut, spanX, spanY, type NamedTracks, type Rect, type Span } from '../layout';
 import type { Mm } from '../measure';
 import { textSize } from './text';
-import { nameOf } from './name';
 import type { PlacedCell, SetTable, Story } from './set-words';
 import type { ElementContext } from './context';
 

@@ -1,10 +1,8 @@
-import type { ElementOf, SeenCell } from '../element';
+import type { SeenCell, TextElement } from '../element';
 import type { Rect } from '../geometry';
 import type { Mm } from '../measure';
 import type { NamedTracks } from '../layout';
 import type { FittedText } from '../type';
-
-export type TextElement = ElementOf<'text'>;
 
 /** Text set through all of its frames. */
 export interface Story extends FittedText {

@@ -3,8 +3,8 @@ import { facingOf, type BlankSurface } from '../format';
 import { elementsOn, type Piece, type SideName } from '../job';
 import { solveLayout, type SurfaceBoxes } from '../layout';
 import type { Turn } from '../printable';
-import { keyOfTurn, type Memory } from './memory';
-import { turnsOf } from './turns';
+import type { Memory } from './memory';
+import { keyOfTurn, turnsOf } from './turns';
 
 /** A surface to draw: its boxes, and what of it is bare or repeated. */
 export type SurfaceToDraw = Pick<BlankSurface, 'name' | 'boxes' | 'zones' | 'repeats'>;

@@ -3,10 +3,10 @@ import { grow, negated, positive, type Rect, type SurfaceBoxes } from '../layout
 import { extentOf } from '../element';
 import { ptToMm } from '../measure';
 import { fitText, type LookedParagraph, type TextBox, type TypeContext } from '../type';
-import type { BaselineGrid } from '../job';
+import type { BaselineGrid, TextElement } from '../job';
 import type { ElementContext } from './context';
 import { avoiding, obstaclesOn } from './wrap';
-import type { Story, TextElement } from './set-words';
+import type { Story } from './set-words';
 
 /** A text frame and the side it is on. */
 export interface StoryFrame {

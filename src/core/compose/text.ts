@@ -2,13 +2,12 @@ import type { Item, Note } from '../drawing';
 import { multiply, rectPath, type Matrix, type Rect } from '../layout';
 import type { Mm } from '../measure';
 import { askedFeatures, composeText, fitText, hiddenText, lineInk, plainBox, type Line } from '../type';
-import { insetsOf, plainText } from '../element';
+import { insetsOf, plainText, type TextElement } from '../element';
 import { alongOutline } from './along';
 import { glyphItems } from './glyph-items';
 import { fineInkOf } from './ink';
 import { innerOf, lookedParagraphs } from './story';
-import { type Story } from './set-words';
-import { type TextElement } from './set-words';
+import type { Story } from './set-words';
 import type { Body, Setting, ElementContext } from './context';
 
 /** Wider than anything is set. */

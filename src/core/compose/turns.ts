@@ -18,3 +18,6 @@ export function turnsOf(piece: Pick<Piece, 'layouts'>, sides: readonly SideName[
   }
   return (side) => found.get(side) ?? { index: 0, isLeft: isLeftPage(side) };
 }
+
+/** By what a turn is told from another. */
+export const keyOfTurn = ({ index, isLeft }: Turn): string => `${index}${isLeft ? ' left' : ''}`;

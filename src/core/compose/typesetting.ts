@@ -1,4 +1,4 @@
-import { hasFields, textsIn, type FieldValues } from '../element';
+import { hasFields, textsIn, type FieldValues, type TextElement } from '../element';
 import { elementsOn, type Piece, type SideName } from '../job';
 import { positive, type Rect, type SurfaceBoxes } from '../layout';
 import type { Turn } from '../printable';
@@ -6,11 +6,9 @@ import type { ElementContext } from './context';
 import { fieldValues } from './field-values';
 import { bareContext, type Memory } from './memory';
 import { setTable } from './set-table';
-import { type SetTable } from './set-words';
+import type { SetTable, Story } from './set-words';
 import type { PlacedSide, SurfaceToDraw } from './sides';
 import { chainsOf, composeStory, type StoryFrame } from './story';
-import { type Story } from './set-words';
-import { type TextElement } from './set-words';
 import { obstaclesOn } from './wrap';
 
 /** The words of a piece, set: texts and tables by the names of their elements. */

@@ -2,7 +2,7 @@ import { elementsOn, withSide, type Element, type Job, withPiece } from '../job'
 import { apply, centreOf, placed, type Matrix, type Rect } from '../layout';
 import { freshId } from './new-element';
 import type { DrawnJob } from './drawn-job';
-import { mirroredForm } from '../element';
+import { elementKind } from '../element';
 
 /** The degrees, scale and side that a copy’s map turns by; maps of repeats are turns, scales and mirror images. */
 function partsOf([a, b, c, d]: Matrix): {
@@ -15,24 +15,6 @@ function partsOf([a, b, c, d]: Matrix): {
   // A mirror image across an upright line turns the other way.
   const degrees = (Math.atan2(mirrored ? -b : b, mirrored ? -a : a) * 180) / Math.PI;
   return { degrees, scale, mirrored };
-}
-
-/** The element mirrored in itself, as far as its kind can be. */
-function flipped(element: Element): Element {
-  switch (element.kind) {
-    case 'picture':
-      return { ...element, flip: { ...element.flip, across: !element.flip.across } };
-    case 'line':
-      return { ...element, slope: element.slope === 'down' ? 'up' : 'down' };
-    case 'shape':
-      return { ...element, shape: mirroredForm(element.shape) };
-    case 'text':
-    case 'table':
-    case 'vector':
-    case 'page':
-    case 'printable':
-      return element;
-  }
 }
 
 /** A repeated element as plain elements, each where its copy stood. */
@@ -49,7 +31,7 @@ export function frozenCopies(desk: DrawnJob, element: Element): { readonly job: 
     const [width, height] = [frame.rect.width * scale, frame.rect.height * scale];
     const rect: Rect = { x: middle.x - width / 2, y: middle.y - height / 2, width, height };
     const turn = degrees + (mirrored ? -rotate : rotate);
-    const own = mirrored ? flipped(element) : element;
+    const own = mirrored ? elementKind(element.kind).flipped(element) : element;
     return {
       ...own,
       id: freshId(),

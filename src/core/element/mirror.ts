@@ -1,7 +1,6 @@
 import type { Element } from './element';
+import { elementKind } from './kinds';
 import { isMeasureRef, type Len } from './length';
-import type { ParagraphChanges } from './look';
-import type { Paragraph } from './paragraph';
 import type { Axis, BoxRef, Placement } from './placement';
 
 /** How many columns a grid has; the side’s own where none is named. */
@@ -53,35 +52,11 @@ function mirroredPlacement(placement: Placement, columns: ColumnCount): Placemen
   };
 }
 
-const SIDES = { left: 'right', right: 'left' } as const;
-
-const mirroredLook = <L extends ParagraphChanges | undefined>(look: L): L =>
-  look?.align === 'left' || look?.align === 'right' ? { ...look, align: SIDES[look.align] } : look;
-
-const mirroredParagraph = (p: Paragraph): Paragraph => (p.look ? { ...p, look: mirroredLook(p.look) } : p);
-
 /**
  * An element of a right-hand page as it stands on a left-hand one: left and right of its place change, and words that
  * are told to stand left stand right. Pictures and letters are not turned over.
  */
 export function mirrored(element: Element, columns: ColumnCount): Element {
   const placement = mirroredPlacement(element.placement, columns);
-  switch (element.kind) {
-    case 'text':
-      return {
-        ...element,
-        placement,
-        look: mirroredLook(element.look),
-        paragraphs: element.paragraphs.map(mirroredParagraph),
-      };
-    case 'line':
-      return { ...element, placement, slope: element.slope === 'down' ? 'up' : 'down' };
-    case 'shape':
-    case 'picture':
-    case 'vector':
-    case 'page':
-    case 'table':
-    case 'printable':
-      return { ...element, placement };
-  }
+  return { ...elementKind(element.kind).onLeftPage(element), placement };
 }

@@ -59,6 +59,8 @@ export const SolidPaint = z
   ])
   .describe('A colour: a process build, spot inks, the paper, sRGB, or one of the job’s named colours.');
 export type SolidPaint = z.infer<typeof SolidPaint>;
+/** Gives another paint, or the paint itself where it may stay. */
+export type ChangePaint = (paint: SolidPaint) => SolidPaint;
 
 /** How a spot ink behaves beyond its hue. */
 export const SPOT_FINISHES = ['plain', 'metallic', 'fluorescent', 'pastel'] as const;

@@ -26,3 +26,9 @@ export const plainText = (paragraphs: readonly Paragraph[]): string => paragraph
 /** Paragraphs of plain words, parted by line feeds. */
 export const plainParagraphs = (text: string): Paragraph[] =>
   text.split('\n').map((words) => ({ runs: words === '' ? [] : [{ text: words }] }));
+
+/** Ids of the styles that paragraphs and their runs name. */
+export const stylesInParagraphs = (paragraphs: readonly Paragraph[]): readonly string[] =>
+  paragraphs
+    .flatMap((p) => [p.style, ...p.runs.map((r) => r.style)])
+    .filter((id): id is string => typeof id === 'string');

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { points } from './length';
-import { SolidPaint } from './paint';
+import { SolidPaint, type ChangePaint } from './paint';
 
 const pt = points(0.01, 2000);
 
@@ -17,3 +17,9 @@ export const Stroke = z.strictObject({
   join: z.enum(['miter', 'round', 'bevel']).default('miter'),
 });
 export type Stroke = z.infer<typeof Stroke>;
+
+/** A stroke of another paint. */
+export const repaintStroke = (stroke: Stroke, change: ChangePaint): Stroke => ({
+  ...stroke,
+  paint: change(stroke.paint),
+});

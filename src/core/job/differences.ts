@@ -1,6 +1,4 @@
-import { cellOver, plainText, readable, type Element } from '../element';
-import type { Parameter } from '../parameter';
-import { printableOf } from '../printable';
+import { elementKind, type Element } from '../element';
 import { followsWords, type Finishing } from '../finish';
 import { finishOn } from './finish-on';
 import { asInLayout, baseById, baseOfSide, elementsOf, elementsOn, sidesLaid } from './inherit';
@@ -98,45 +96,11 @@ function changedFinish(before: Piece, after: Piece): readonly string[] {
   });
 }
 
-/** The words or the picture that changed, where that is all that did. */
+/** What changed of an element, where that can be said in words. */
 function contentChange(was: Element, is: Element, assets: Readonly<Record<string, Asset>>): string | undefined {
-  const quoted = (text: string) => `“${text.length > 60 ? `${text.slice(0, 60)}…` : text}”`;
-  const oneLine = (text: string) => readable(text).replace(/\s+/g, ' ').trim();
-  if (was.kind === 'text' && is.kind === 'text') {
-    const [a, b] = [plainText(was.paragraphs), plainText(is.paragraphs)].map(oneLine);
-    const isRest = same({ ...was, paragraphs: null }, { ...is, paragraphs: null });
-    return a !== undefined && b !== undefined && a !== b
-      ? `says ${quoted(b)}, not ${quoted(a)}${isRest ? '' : ', and looks otherwise'}`
-      : undefined;
-  }
-  if (was.kind === 'picture' && is.kind === 'picture' && was.picture !== is.picture) {
-    const nameOf = (sha: string | null) => (sha === null ? 'nothing' : (assets[sha]?.name ?? 'a picture'));
-    return `shows ${nameOf(is.picture)}, not ${nameOf(was.picture)}`;
-  }
-  if (was.kind === 'printable' && is.kind === 'printable' && was.content.of === is.content.of) {
-    const { parameters } = printableOf(is.content.of);
-    const changed = Object.entries(parameters).filter(([name]) => !same(was.content[name], is.content[name]));
-    const written = (value: unknown, p: Parameter) =>
-      value === undefined ? 'worked out' : oneLine(p.write(value, 'mm'));
-    const lines = changed.map(
-      ([name, p]) => `${p.label.toLowerCase()} ${written(is.content[name], p)}, not ${written(was.content[name], p)}`,
-    );
-    return lines.length > 0 ? `has ${lines.join('; ')}` : undefined;
-  }
-  if (was.kind === 'table' && is.kind === 'table') {
-    const cells = is.rows.flatMap((row, r) =>
-      row.content.flatMap((_, c) => {
-        const [a, b] = [cellOver(was, { row: r, column: c }), cellOver(is, { row: r, column: c })].map((cell) =>
-          oneLine(cell ? plainText(cell.cell.paragraphs) : ''),
-        );
-        return a !== b ? [`${quoted(b ?? '')}, not ${quoted(a ?? '')}`] : [];
-      }),
-    );
-    return cells.length > 0
-      ? `says ${cells.slice(0, 4).join('; ')}${cells.length > 4 ? ` and ${cells.length - 4} cells more` : ''}`
-      : undefined;
-  }
-  return undefined;
+  if (was.kind !== is.kind) return undefined;
+  const fileName = (sha: string | null) => (sha === null ? 'nothing' : (assets[sha]?.name ?? 'a picture'));
+  return elementKind(is.kind).difference(was, is, fileName);
 }
 
 const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);

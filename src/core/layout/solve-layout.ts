@@ -1,5 +1,6 @@
 import {
   boxOfAxis,
+  elementKind,
   mmOf,
   type BoxRef,
   type Element,
@@ -126,7 +127,7 @@ export function solveLayout(base: SurfaceBoxes, layout: SideLayout, content: Con
       // The height of set text follows from its width; the width of a picture may follow from its height.
       const { x: givenX, y: givenY } = element.placement;
       const heightFirst =
-        givenX.size === 'content' && givenY.size !== 'content' && element.kind !== 'text' && element.kind !== 'table';
+        givenX.size === 'content' && givenY.size !== 'content' && elementKind(element.kind).content !== 'set';
       const first = heightFirst ? axisOf(element, 'y', undefined) : axisOf(element, 'x', undefined);
       const second = heightFirst ? axisOf(element, 'x', first.size) : axisOf(element, 'y', first.size);
       const rect = heightFirst ? rectOf(second, first) : rectOf(first, second);

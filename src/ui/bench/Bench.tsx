@@ -13,7 +13,6 @@ import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { COLOURS } from '../shell/theme';
 import type { Layer, Station } from '../open-job/station';
-import { cellAt } from './cell-at';
 import { useMeasured } from './use-measured';
 import { Dimensions, type Chains } from './Dimensions';
 import { EmptyFrames, EmptyHint } from './EmptyFrames';
@@ -38,6 +37,7 @@ import { TableCells } from './TableCells';
 import { Typing } from './typing/Typing';
 import { useDrag } from './use-drag';
 import { projection, useBenchView } from '../view/bench-view';
+import { handlingOf } from '../slip/kinds';
 
 interface Props {
   readonly onDropFiles: (files: readonly File[], at: { x: number; y: number }) => void;
@@ -154,17 +154,11 @@ export function Bench({ onDropFiles }: Props) {
     if (!station.opens) return;
     const [top] = framesAt(drawing, pointIn(event), 4 / scale);
     if (!top) return;
-    const { select, type, frame, editPath, chooseCells } = store.getState();
-    select([top.element]);
-    if (top.kind === 'text') type(top.element);
-    const table = elementsOn(piece, surface.name).find((e) => e.id === top.element);
+    const state = store.getState();
+    state.select([top.element]);
+    const element = elementsOn(piece, surface.name).find((e) => e.id === top.element);
     const tracks = drawing.boxes.grids[top.element];
-    if (table?.kind === 'table' && tracks) {
-      const place = cellAt(table, tracks, pointIn(event));
-      chooseCells({ from: place, to: place });
-    }
-    if (top.kind === 'picture') frame(top.element);
-    if (top.kind === 'shape') editPath(top.element);
+    if (element) handlingOf(element.kind).enter?.(element, { state, tracks, at: pointIn(event) });
   };
   const onPick = (event: { clientX: number; clientY: number; stopPropagation: () => void }) => {
     event.stopPropagation();

@@ -6,7 +6,7 @@ import { useJob } from '../open-job/context';
 import { useTable } from '../open-job/use-cells';
 import { useDesk } from '../open-job/use-desk';
 import { COLOURS } from '../shell/theme';
-import { cellAt } from './cell-at';
+import { cellAt } from '../slip/cell-at';
 import type { Projection } from '../view/bench-view';
 
 /** Rows and columns of the table that is selected, and the cells that are chosen in it. */

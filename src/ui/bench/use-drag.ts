@@ -24,7 +24,7 @@ import {
 } from '@/core/edit';
 import { boxBetween, pressToEdit, pressToSelect, type Begun, type Gesture } from './press';
 import { projection, useBenchView } from '../view/bench-view';
-import type { Job } from '@/core/job';
+import { elementKind, type Job } from '@/core/job';
 
 /** Pixels within which things catch, and before which a press is no drag. */
 const REACH = 6;
@@ -76,7 +76,7 @@ function draggedTo(desk: Desk, gesture: Shaping, to: Reached): Dragged {
     case 'stretch': {
       // Proportion is kept at the corners unless asked otherwise; text and boxes stretch freely.
       const only = drawing.frames.find((f) => selection.includes(f.element));
-      const keeps = only?.kind === 'picture' || only?.kind === 'vector' || only?.kind === 'page';
+      const keeps = only !== undefined && elementKind(only.kind).content === 'in proportion';
       return dragStretch(context, gesture.handle, dx, dy, keeps !== shiftKey);
     }
     case 'frame':

@@ -2,7 +2,7 @@
 import { wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding } from '@/core/check';
-import { createComposer, composeContextOf as jobGround, shortNameOf, paintBook, type PaintBook } from '@/core/compose';
+import { createComposer, composeContextOf as jobGround, paintBook, type PaintBook } from '@/core/compose';
 import type { Drawing } from '@/core/drawing';
 import { facingOf } from '@/core/format';
 import type { Mm } from '@/core/measure';
@@ -11,6 +11,7 @@ import type { CheckWorker } from '@/workers/check.worker';
 import { useResources } from './resources';
 import { memoizedBlank } from './memoized-blank';
 import { pieceOf, type DrawnJob } from '@/core/edit';
+import { shortNameOf } from '@/core/element';
 
 /** The open job, solved and drawn. */
 export interface Desk extends DrawnJob {

@@ -4,7 +4,6 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { nameOf } from '@/core/compose';
 import { elementsOn, plainText, type Element, type Layer } from '@/core/job';
 import { CheckField } from '../field/CheckField';
 import { WordsField } from '../field/WordsField';
@@ -13,6 +12,7 @@ import { addLayer, putLayer, moveLayer, removeLayer } from '@/core/edit';
 import { useDesk } from '../open-job/use-desk';
 import { COLOURS } from '../shell/theme';
 import { Fold } from '../shell/Fold';
+import { nameOf } from '@/core/element';
 
 /** Most elements that are listed at once. */
 const MOST = 200;

@@ -3,7 +3,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { nameOf } from '@/core/compose';
 import {
   freed,
   hasFields,
@@ -24,6 +23,7 @@ import { wordsOf } from '../shell/api';
 import { addAsset } from '../shell/bring-in';
 import { useSay } from '../shell/Messages';
 import { Fold } from '../shell/Fold';
+import { nameOf } from '@/core/element';
 
 /** More slots than these are shown page by page. */
 const MOST = 24;

@@ -1,28 +1,23 @@
 'use client';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
-import { nameOf } from '@/core/compose';
 import { boxOfAxis, elementsOn, type Element } from '@/core/job';
 import { boxName, type SurfaceBoxes } from '@/core/layout';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { COLOURS } from '../shell/theme';
 import { ArrangeFields } from './ArrangeFields';
-import { PictureFields } from './PictureFields';
-import { PrintableFields } from './PrintableFields';
 import { EffectFields } from './EffectFields';
 import { FollowsLayout } from './FollowsLayout';
 import { GroupFields } from './GroupFields';
+import { handlingOf } from './kinds';
 import { Opener } from './Opener';
 import { AxisBoxes, PlacementFields } from './PlacementFields';
 import { RepeatFields } from './RepeatFields';
-import { LineFields, ShapeFields } from './ShapeFields';
 import { Group, Groups, Slip } from './Slip';
-import { TableFields } from './table/TableFields';
-import { TextFields } from './text/TextFields';
 import { useChange } from './use-change';
-import { PageFields, VectorFields } from './VectorFields';
 import { WholeFields } from './WholeFields';
+import { nameOf } from '@/core/element';
 
 /** What is selected, in words and figures. */
 export function ElementSlip() {
@@ -55,6 +50,7 @@ export function ElementSlip() {
       </Slip>
     );
   }
+  const { Fields } = handlingOf(only.kind);
   return (
     <Slip label="Selection">
       <FollowsLayout element={only} />
@@ -62,7 +58,7 @@ export function ElementSlip() {
         <Name element={only} />
         {/* While cells are chosen, the fields are theirs. */}
         {!cells && <PlacementFields element={only} />}
-        <Kind element={only} />
+        <Fields element={only} />
         {!cells && <Whole element={only} />}
       </Groups>
     </Slip>
@@ -120,25 +116,4 @@ function Whole({ element }: { readonly element: Element }) {
       <ArrangeFields />
     </Group>
   );
-}
-
-function Kind({ element }: { readonly element: Element }) {
-  switch (element.kind) {
-    case 'shape':
-      return <ShapeFields element={element} />;
-    case 'line':
-      return <LineFields element={element} />;
-    case 'picture':
-      return <PictureFields element={element} />;
-    case 'vector':
-      return <VectorFields element={element} />;
-    case 'page':
-      return <PageFields element={element} />;
-    case 'text':
-      return <TextFields element={element} />;
-    case 'table':
-      return <TableFields element={element} />;
-    case 'printable':
-      return <PrintableFields element={element} />;
-  }
 }

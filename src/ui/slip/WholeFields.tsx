@@ -1,5 +1,4 @@
 'use client';
-import { nameOf } from '@/core/compose';
 import { DATE_FORMS, elementsOn, type Element, type ElementOf } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
 import { CheckField } from '../field/CheckField';
@@ -11,6 +10,7 @@ import { BLEND_OPTIONS } from './EffectFields';
 import { Opener } from './Opener';
 import { Group } from './Slip';
 import { useChange } from './use-change';
+import { nameOf } from '@/core/element';
 
 const FIXED = { value: 'fixed', label: 'is fixed' };
 

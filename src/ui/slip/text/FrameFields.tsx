@@ -1,5 +1,4 @@
 'use client';
-import { nameOf } from '@/core/compose';
 import { elementsOf, elementsOn, type ElementOf, type TypeFit } from '@/core/job';
 import { CheckField } from '../../field/CheckField';
 import { ChoiceField } from '../../field/ChoiceField';
@@ -10,6 +9,7 @@ import { useDesk } from '../../open-job/use-desk';
 import { Group } from '../Slip';
 import { useChange } from '../use-change';
 import { withFlow } from '@/core/edit';
+import { nameOf } from '@/core/element';
 
 type Text = ElementOf<'text'>;
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { PRINTABLES, type Printable } from '../printable';
-import { BLACK, SolidPaint } from './paint';
+import { PRINTABLES, type Printable } from '../../../printable';
+import { BLACK, SolidPaint } from '../../paint';
+import { AtTrim, common } from '../common';
 
 /** The decisions of a printable, by the names its kind gives them. */
 export interface PrintableContent {
@@ -40,10 +41,14 @@ export const PrintableType = z.strictObject({
 });
 export type PrintableType = z.infer<typeof PrintableType>;
 
-/** What every printable has beside what every element has. */
-export const PrintableFacts = {
+/** Content that works itself out in its box: rulings, lists, calendars, tracing. */
+export const PrintableKind = z.strictObject({
+  kind: z.literal('printable'),
+  ...common,
+  atTrim: AtTrim.default('stops'),
   content: PrintableContent,
   inks: PrintableInks.prefault({}),
   type: PrintableType.prefault({}),
   language: z.string().max(20).nullable().default(null).describe('BCP 47; null is the job’s.'),
-};
+});
+export type PrintableElement = z.infer<typeof PrintableKind>;

@@ -1,6 +1,6 @@
-import { seenCells, type TableElement } from './cells-of';
-import type { Stroke } from './stroke';
-import type { TableLine } from './table';
+import { seenCells } from './cells-of';
+import type { Stroke } from '../../stroke';
+import { type TableLine, type TableElement } from './schema';
 
 /** A line to draw along one of a table’s lines, over some of its rows or columns. */
 export interface DrawnLine {

@@ -1,8 +1,8 @@
-import type { Cell, CellChanges } from './cell';
-import { overCell } from './cell';
-import type { CellPlace, TableElement } from './cells-of';
-import { plainParagraphs } from './paragraph';
-import { MOST_COLUMNS, MOST_ROWS, type TableColumn, type TableLine, type TableRow } from './table';
+import type { Cell, CellChanges } from '../../cell';
+import { overCell } from '../../cell';
+import type { CellPlace } from './cells-of';
+import { plainParagraphs } from '../../paragraph';
+import { MOST_COLUMNS, MOST_ROWS, type TableColumn, type TableLine, type TableRow, type TableElement } from './schema';
 
 /** Some cells of a table: a block from one corner to the other, both counted from 0. */
 export interface CellBlock {

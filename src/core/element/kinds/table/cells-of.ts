@@ -1,9 +1,7 @@
-import { USUAL_CELL, overCell, type Cell, type CellChanges, type CellLook } from './cell';
-import type { ElementOf } from './element';
-import type { StyleBook } from './type-style';
-
-export type TableElement = ElementOf<'table'>;
-export type TextElement = ElementOf<'text'>;
+import { USUAL_CELL, overCell, type Cell, type CellChanges, type CellLook } from '../../cell';
+import type { TextElement } from '../text/schema';
+import type { TableElement } from './schema';
+import type { StyleBook } from '../../type-style';
 
 /** A place in a table, counted from 0. */
 export interface CellPlace {

@@ -1,6 +1,8 @@
 import { z } from 'zod';
-import { Length } from './length';
-import { Blend, Rgb, SolidPaint } from './paint';
+import { Length } from '../../length';
+import { Blend, Rgb, SolidPaint } from '../../paint';
+import { PictureSlot } from '../../slot';
+import { AtTrim, common, sha } from '../common';
 
 /** How a picture sits in its frame. */
 export const Fit = z.discriminatedUnion('mode', [
@@ -44,7 +46,7 @@ export type Adjust = z.infer<typeof Adjust>;
 
 const share = z.number().min(0).max(1);
 
-export const Framing = {
+const Framing = {
   fit: Fit.default({ mode: 'fill' }),
   focus: z
     .strictObject({ x: share, y: share })
@@ -60,3 +62,17 @@ export const Framing = {
     .default({ across: false, down: false })
     .describe('The content mirrored.'),
 };
+
+/** A picture in its frame, or a frame that waits for one. */
+export const Picture = z.strictObject({
+  kind: z.literal('picture'),
+  ...common,
+  atTrim: AtTrim.default('bleeds'),
+  picture: sha.nullable().describe('SHA-256 of the picture’s bytes; null for an empty frame.'),
+  ...Framing,
+  adjust: Adjust.prefault({}),
+  wants: z.string().max(300).default('').describe('What belongs into the frame, while it is empty.'),
+  slot: PictureSlot.optional().describe('Open in jobs begun from a template.'),
+  expects: z.enum(['picture', 'vector']).default('picture').describe('`vector`: a logo that should not be pixels.'),
+});
+export type PictureElement = z.infer<typeof Picture>;

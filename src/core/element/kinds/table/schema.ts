@@ -1,10 +1,11 @@
 import { z } from 'zod';
-import { Cell, CellChanges } from './cell';
-import { Extent } from './length';
-import { ParagraphChanges } from './look';
-import { SolidPaint } from './paint';
-import { id } from './placement';
-import { Stroke } from './stroke';
+import { Cell, CellChanges } from '../../cell';
+import { Extent } from '../../length';
+import { ParagraphChanges } from '../../look';
+import { SolidPaint } from '../../paint';
+import { id } from '../../placement';
+import { Stroke } from '../../stroke';
+import { common } from '../common';
 
 export const MOST_COLUMNS = 60;
 export const MOST_ROWS = 500;
@@ -53,37 +54,42 @@ export const Borders = z.strictObject({
 });
 export type Borders = z.infer<typeof Borders>;
 
-/** What a table has beside what every element has. */
-export const TableFacts = {
-  style: id.nullable().default(null).describe('The paragraph style of cells that say nothing themselves.'),
-  look: ParagraphChanges.default({}).describe('What differs from the style.'),
-  cells: CellChanges.default({}).describe('What all cells look like.'),
-  columns: z.array(TableColumn).min(1).max(MOST_COLUMNS),
-  rows: z.array(TableRow).min(1).max(MOST_ROWS),
-  header: z
-    .strictObject({ rows: z.number().int().min(0).max(50), cells: CellChanges.default({}) })
-    .prefault({ rows: 0 })
-    .describe('First rows that name the columns.'),
-  tint: z
-    .strictObject({
-      fill: SolidPaint,
-      every: z.number().int().min(1).max(100).default(1).describe('Rows tinted, then as many not.'),
-      first: z.boolean().default(false).describe('Whether the first row below the header is tinted.'),
-    })
-    .nullable()
-    .default(null),
-  heights: z
-    .enum(['even', 'content'])
-    .default('content')
-    .describe(
-      'Rows without a height, in a table that is higher than they need: all alike, or each given an equal share.',
-    ),
-  borders: Borders.prefault({}),
-  language: z.string().max(20).nullable().default(null).describe('BCP 47; null is the job’s.'),
-} as const;
-
 /** Every row has a cell for each column. */
-export const isWhole = (table: {
+const isWhole = (table: {
   readonly columns: readonly unknown[];
   readonly rows: readonly { readonly content: readonly unknown[] }[];
 }): boolean => table.rows.every((row) => row.content.length === table.columns.length);
+
+/** Words in rows and columns; its cells are boxes that other elements can stand in. */
+export const Table = z
+  .strictObject({
+    kind: z.literal('table'),
+    ...common,
+    style: id.nullable().default(null).describe('The paragraph style of cells that say nothing themselves.'),
+    look: ParagraphChanges.default({}).describe('What differs from the style.'),
+    cells: CellChanges.default({}).describe('What all cells look like.'),
+    columns: z.array(TableColumn).min(1).max(MOST_COLUMNS),
+    rows: z.array(TableRow).min(1).max(MOST_ROWS),
+    header: z
+      .strictObject({ rows: z.number().int().min(0).max(50), cells: CellChanges.default({}) })
+      .prefault({ rows: 0 })
+      .describe('First rows that name the columns.'),
+    tint: z
+      .strictObject({
+        fill: SolidPaint,
+        every: z.number().int().min(1).max(100).default(1).describe('Rows tinted, then as many not.'),
+        first: z.boolean().default(false).describe('Whether the first row below the header is tinted.'),
+      })
+      .nullable()
+      .default(null),
+    heights: z
+      .enum(['even', 'content'])
+      .default('content')
+      .describe(
+        'Rows without a height, in a table that is higher than they need: all alike, or each given an equal share.',
+      ),
+    borders: Borders.prefault({}),
+    language: z.string().max(20).nullable().default(null).describe('BCP 47; null is the job’s.'),
+  })
+  .refine(isWhole, { error: 'Every row needs one cell for each column.' });
+export type TableElement = z.infer<typeof Table>;

@@ -1,5 +1,5 @@
-import { Element } from './element';
-import { cellLook, cellText, seenCells, type TableElement } from './cells-of';
+import { Element } from '../../element';
+import { cellLook, cellText, seenCells } from './cells-of';
 import {
   joined,
   parted,
@@ -13,10 +13,10 @@ import {
   withoutRows,
 } from './edit-table';
 import { tableLines } from './line-table';
-import { stylesNamed } from './styles-named';
-import { mapTexts, textsIn } from './texts-in';
-import { plainText } from './paragraph';
-import { styleBook } from './type-style';
+import { mapTexts, stylesNamed, textsIn } from '../../texts-in';
+import { plainText } from '../../paragraph';
+import { styleBook } from '../../type-style';
+import type { TableElement } from './schema';
 
 const WORDS = [
   ['Time', 'What', 'Where'],
