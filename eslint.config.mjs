@@ -16,7 +16,8 @@ export default tseslint.config(
       '**/*.d.mts',
     ],
   },
-  ...next,
+  // Rules of components and hooks, where there are any.
+  ...next.map((c) => (c.rules ? { ...c, files: ['src/{ui,app}/**'] } : c)),
   ...tseslint.configs.strictTypeChecked.map((c) => ({ ...c, files: ['**/*.ts', '**/*.tsx'] })),
   {
     files: ['**/*.ts', '**/*.tsx'],

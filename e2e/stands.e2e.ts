@@ -31,7 +31,10 @@ const begun = (base: string, id: string, document: object) =>
     body: JSON.stringify({ document: { ...document, id, name: id }, label: 'Begun' }),
   });
 
-// The whole of it is `npm run siege`.
+// Each has a server of its own: they need not wait for each other.
+test.describe.configure({ mode: 'parallel' });
+
+// The whole of both is `npm run siege`.
 test('every fortieth of the hostile things is answered in words, ends nothing and leaves nothing', async () => {
   const found = await hostileAtServer(1 / 40);
   expect({ crashes: found.crashes, errors: found.errors, left: found.left }, found.notes.join('\n')).toEqual({

@@ -33,6 +33,9 @@ function step(name, command, args, env = {}) {
   return status === 0;
 }
 
+/** What reads the whole code makes so much that is soon gone that collecting it took a fifth of the time. */
+const LARGE_NURSERY = { ...process.env, NODE_OPTIONS: '--max-semi-space-size=128' };
+
 /** Checks that do not disturb each other, side by side; each says what it has to say when it is done. */
 async function together(checks) {
   console.log(`\n── ${checks.map(([name]) => name).join(', ')} (${seconds()})`);
@@ -40,7 +43,7 @@ async function together(checks) {
     checks.map(
       ([name, command, args]) =>
         new Promise((resolve) => {
-          const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+          const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'], env: LARGE_NURSERY });
           let said = '';
           child.stdout.on('data', (data) => (said += data));
           child.stderr.on('data', (data) => (said += data));
