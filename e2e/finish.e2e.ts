@@ -1,9 +1,11 @@
+import { readFileSync } from 'node:fs';
 import { PDFArray, PDFDict, PDFDocument, PDFName, decodePDFRawStream, type PDFRawStream } from '@cantoo/pdf-lib';
 import { expect, test, type Page } from '@playwright/test';
 import { platesOf } from '../src/testing/programs';
-import { exportedFile, field, openChoice, openJob, stored, write } from './helpers';
+import { exportedFile, field, openChoice, openCopy, stored, write } from './helpers';
 import { openPiece } from './pieces/build';
 import { bookmark } from './pieces/finished';
+import type { Hand } from './pieces/hand';
 
 const sheet = (page: Page) => page.getByRole('complementary', { name: 'Yellow sheet' });
 const plate = (page: Page, name: string) => page.locator(`[data-plate="${name}"]`);
@@ -15,18 +17,29 @@ async function read(page: Page): Promise<void> {
   await expect(page.getByText('reading the plates')).toHaveCount(0);
 }
 
-test.describe.configure({ mode: 'parallel' });
-
-test('a bookmark with varnish over the moons in its picture: seen on its plates, spoilt, mended, exported', async ({
-  page,
-}) => {
-  await openPiece(page, { file: 'bookmark', recipe: 'finished', build: bookmark, most: 110 });
-  await page.keyboard.press('Alt+4');
+/** Waits until the moons are told from their ground. */
+async function expectTraced(page: Page): Promise<void> {
   // What the page says instead, where it could not trace the picture, is what is read here.
   const traced = sheet(page)
     .locator('[data-finishing="Matt varnish"]')
     .or(page.getByRole('alert').filter({ hasText: /picture/i }));
   await expect(traced.first()).toContainText('shapes in Moons');
+}
+
+test.describe.configure({ mode: 'parallel' });
+
+test('a bookmark with varnish over the moons in its picture: seen on its plates, spoilt, mended, exported', async ({
+  page,
+}) => {
+  const build = async (hand: Hand) => {
+    await bookmark(hand);
+    await expectTraced(page);
+  };
+  await openPiece(page, { file: 'bookmark', recipe: 'finished', build, most: 110 });
+  await page.keyboard.press('Alt+4');
+  await expectTraced(page);
+  const entry = sheet(page).getByRole('button', { name: /^1 ?Matt varnish/ });
+  if ((await entry.getAttribute('aria-expanded')) === 'false') await entry.click();
 
   // Four moons of 0.3 of the picture’s width, 56 mm with its bleed: their share of the side.
   const radius = 0.3 * 56;
@@ -68,7 +81,7 @@ test('a bookmark with varnish over the moons in its picture: seen on its plates,
 test('a printer’s own profile is brought in, seen, and carried by the press file; a screen’s is refused', async ({
   page,
 }) => {
-  await openJob(page, 'demo-bookmark');
+  await openCopy(page, 'demo-bookmark');
   await page.keyboard.press('Alt+6');
   const file = page.getByLabel('Output profile of the printer, ICC');
   await file.setInputFiles('assets/profiles/srgb.icc');
@@ -96,7 +109,7 @@ test('a printer’s own profile is brought in, seen, and carried by the press fi
 test('a paper that takes less ink: the picture is found, separated anew, and its plates hold the limit', async ({
   page,
 }) => {
-  await openJob(page, 'demo-bookmark');
+  await openCopy(page, 'demo-bookmark');
   await page.keyboard.press('Alt+2');
   await page.locator('[data-figure="inkLimit"]').getByRole('button').first().click();
   await write(field(page, 'override-inkLimit'), '170');

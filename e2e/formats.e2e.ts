@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { field, open, openChoice, saved, write } from './helpers';
+import { field, open, openChoice, openCopy, saved, write } from './helpers';
 
 /** Counts what a person does, and lets nothing else through. */
 function hands(page: Page) {
@@ -183,7 +183,7 @@ test('a smaller size asks first, names what no longer fits, and can be left', as
 });
 
 test('a flyer becomes a folder, its content on the same sides, and goes back with one undo', async ({ page }) => {
-  await open(page, '/jobs/demo-meteor-night?at=size');
+  await openCopy(page, 'demo-meteor-night', '?at=size');
   await page.getByRole('button', { name: 'Change kind' }).click();
   await page.getByRole('radio', { name: 'Folded card' }).click();
   const ask = page.getByRole('alertdialog');
@@ -197,7 +197,7 @@ test('a flyer becomes a folder, its content on the same sides, and goes back wit
 });
 
 test('a page with its bleed inside becomes trim and bleed', async ({ page }) => {
-  await open(page, '/jobs/demo-member-card?at=size');
+  await openCopy(page, 'demo-member-card', '?at=size');
   await write(field(page, 'size'), '91 x 61 mm');
   await page.getByRole('button', { name: 'Bleed is inside' }).click();
   await write(field(page, 'oversized'), '3 mm');

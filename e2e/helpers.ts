@@ -16,6 +16,25 @@ export async function openJob(page: Page, id: string): Promise<void> {
   await expect(page.locator('[data-bench]')).toBeVisible();
 }
 
+/**
+ * A copy of a job, as a job of its own: what one test changes must not be there for another.
+ * @returns its id
+ */
+export async function copyOf(page: Page, id: string): Promise<string> {
+  const { job } = (await (await page.request.get(`/api/jobs/${id}`)).json()) as { job: Job };
+  const copy = randomUUID();
+  const made = await page.request.post('/api/jobs', {
+    data: { document: { ...job, id: copy }, label: 'Copied' },
+    headers: { origin: `http://127.0.0.1:${PORT}` },
+  });
+  expect(made.ok()).toBe(true);
+  return copy;
+}
+
+/** Opens a copy of a job. */
+export const openCopy = async (page: Page, id: string, at = ''): Promise<void> =>
+  openJob(page, `${await copyOf(page, id)}${at}`);
+
 /** Everything done so far is on the server. */
 export const saved = (page: Page) => expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
 

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { inkAt, kindsJob, pictureKinds, worstOf, type PictureKind } from '../src/testing/picture-kinds';
 import { platesOf } from '../src/testing/programs';
 import { unpackInks } from '../src/paint/plates';
-import { begin, clickAt, exportedFile, openChoice, openJob, saved, stored } from './helpers';
+import { begin, clickAt, exportedFile, openChoice, openCopy, openJob, saved, stored } from './helpers';
 
 /** Kinds whose inks are more than one percent off, by name. */
 const off = (kinds: readonly PictureKind[], at: Parameters<typeof worstOf>[2]) =>
@@ -48,7 +48,7 @@ test('every kind of picture has the inks that transicc gives it, in the press fi
 });
 
 test('what is changed while colours of a picture are fetched is kept', async ({ page }) => {
-  await openJob(page, 'demo-meteor-night');
+  await openCopy(page, 'demo-meteor-night');
   await page.keyboard.press('Alt+3');
   // Bare of everything but the picture.
   await clickAt(page, 2, 100);
@@ -92,7 +92,7 @@ test('a proposal that is only shown is not the base of the next', async ({ page 
 });
 
 test('a profile that could not be fetched is fetched again', async ({ page }) => {
-  await openJob(page, 'demo-meteor-night');
+  await openCopy(page, 'demo-meteor-night');
   await page.keyboard.press('Alt+4');
   // The page has its profile; the worker that reads plates fetches its own.
   let failing = true;

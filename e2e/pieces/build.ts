@@ -1,10 +1,8 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
-import { PORT } from '../../playwright.config';
-import type { Job } from '../../src/core/job';
 import { toKept } from '../../src/demo/keep';
-import { openJob, stored } from '../helpers';
+import { copyOf, openJob, stored } from '../helpers';
 import { Hand } from './hand';
 
 /** A piece of the demo world, and how it is laid out by hand. */
@@ -62,15 +60,4 @@ function digestOf({ recipe }: Recipe): string {
   const hash = createHash('sha256');
   for (const file of [recipe, 'hand', 'inks']) hash.update(readFileSync(`${HERE}/${file}.ts`));
   return hash.digest('hex');
-}
-
-async function copyOf(page: Page, id: string): Promise<string> {
-  const { job } = (await (await page.request.get(`/api/jobs/${id}`)).json()) as { job: Job };
-  const copy = randomUUID();
-  const made = await page.request.post('/api/jobs', {
-    data: { document: { ...job, id: copy }, label: 'Copied' },
-    headers: { origin: `http://127.0.0.1:${PORT}` },
-  });
-  expect(made.ok()).toBe(true);
-  return copy;
 }

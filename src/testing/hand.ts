@@ -1,8 +1,10 @@
-import { screen, within } from '@testing-library/react';
-import type { UserEvent } from '@testing-library/user-event';
+import { act, fireEvent, screen, within } from '@testing-library/react';
+
+/** What was begun by an event and waits for nothing but its turn is done. */
+const settled = () => act(async () => Promise.resolve());
 
 /** A person before a part of the page: fields by their labels, in a group where several are called so. */
-export function handOf(user: UserEvent) {
+export function handOf() {
   const inside = (group: string | undefined) =>
     group === undefined ? screen : within(screen.getByRole('group', { name: group }));
   const field = (label: string, group?: string) =>
@@ -12,20 +14,25 @@ export function handOf(user: UserEvent) {
     /** Writes into a field, and takes it. */
     write: async (label: string, text: string, group?: string): Promise<void> => {
       const at = field(label, group);
-      await user.click(at);
-      await user.clear(at);
-      if (text !== '') await user.paste(text);
-      await user.keyboard('{Enter}');
+      act(() => at.focus());
+      fireEvent.change(at, { target: { value: text } });
+      fireEvent.keyDown(at, { key: 'Enter' });
+      await settled();
     },
     choose: async (label: string, option: string, group?: string): Promise<void> => {
-      await user.click(inside(group).getByRole('combobox', { name: label }));
-      await user.click(screen.getByRole('option', { name: option }));
+      fireEvent.mouseDown(inside(group).getByRole('combobox', { name: label }));
+      // A list that was chosen from before may still be fading.
+      const [shown] = screen.getAllByRole('option', { name: option }).reverse();
+      if (shown) fireEvent.click(shown);
+      await settled();
     },
     press: async (name: string | RegExp, group?: string): Promise<void> => {
-      await user.click(inside(group).getByRole('button', { name }));
+      fireEvent.click(inside(group).getByRole('button', { name }));
+      await settled();
     },
     tick: async (label: string, group?: string): Promise<void> => {
-      await user.click(inside(group).getByRole('checkbox', { name: label }));
+      fireEvent.click(inside(group).getByRole('checkbox', { name: label }));
+      await settled();
     },
     /** What a field says of what was written into it. */
     refusal: (label: string, group?: string): string => {

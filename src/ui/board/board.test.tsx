@@ -132,7 +132,7 @@ describe('a new job', () => {
   test('is begun from a kind of piece with what is decided of it, and opened at Size', async () => {
     const asked = answering({ ...soundOf(), 'POST /api/jobs': { id: 'new', head: 1 } });
     const { user } = shown(<Board />);
-    const hand = handOf(user);
+    const hand = handOf();
     await user.click((await screen.findAllByRole('button', { name: 'New job' }))[0] ?? document.body);
     await user.click(await screen.findByRole('radio', { name: /^Postcard/ }));
     const [size] = screen.getAllByRole('textbox', { name: 'Finished size' });
@@ -156,7 +156,7 @@ describe('a new job', () => {
     await user.clear(size);
     await user.click(size);
     await user.paste('as large as a house');
-    await handOf(user).press('Begin');
+    await handOf().press('Begin');
     expect(size.getAttribute('aria-invalid')).toBe('true');
     expect(asked.filter((a) => a.method === 'POST')).toEqual([]);
   });

@@ -1,7 +1,8 @@
 'use client';
 import TextField from '@mui/material/TextField';
-import { useId, useState } from 'react';
-import type { FieldError, Parsed } from '@/core/measure';
+import { useId } from 'react';
+import type { Parsed } from '@/core/measure';
+import { useDraft } from './use-draft';
 
 interface Props {
   readonly label: string;
@@ -16,21 +17,7 @@ interface Props {
 /** Words of several lines, taken on leaving or with Ctrl+Enter, refused at the field. */
 export function LinesField({ label, name, shown, hint, read, refuse, onChange }: Props) {
   const id = useId();
-  const [draft, setDraft] = useState<string>();
-  const [error, setError] = useState<FieldError>();
-  const take = () => {
-    if (draft === undefined || draft === shown) return leave();
-    const result = read(draft);
-    if (!result.ok) return setError(result.error);
-    const refusal = refuse(result.value);
-    if (refusal) return setError({ at: 0, length: draft.length, message: refusal });
-    leave();
-    onChange(result.value);
-  };
-  const leave = () => {
-    setDraft(undefined);
-    setError(undefined);
-  };
+  const { error, field } = useDraft({ shown, read, refuse, onTake: onChange, takenBy: 'ctrl-enter' });
   return (
     <TextField
       id={id}
@@ -40,14 +27,11 @@ export function LinesField({ label, name, shown, hint, read, refuse, onChange }:
       minRows={2}
       maxRows={8}
       autoComplete="off"
-      value={draft ?? shown}
-      onChange={(event) => setDraft(event.target.value)}
-      onBlur={take}
+      {...field}
       onKeyDown={(event) => {
         // Its lines are its own: no command of the page is meant.
         event.stopPropagation();
-        if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) take();
-        if (event.key === 'Escape') leave();
+        field.onKeyDown(event);
       }}
       error={error !== undefined}
       helperText={error ? <span role="alert">{error.message}</span> : hint}

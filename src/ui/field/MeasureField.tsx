@@ -1,8 +1,9 @@
 'use client';
 import TextField from '@mui/material/TextField';
-import { useId, useState, type KeyboardEvent } from 'react';
+import { useId } from 'react';
 import type { FieldError, Parsed } from '@/core/measure';
 import { FACES } from '../shell/theme';
+import { useDraft } from './use-draft';
 
 interface Props<T> {
   readonly label: string;
@@ -39,44 +40,7 @@ export function MeasureField<T>({
   autoFocus,
 }: Props<T>) {
   const id = useId();
-  const [draft, setDraft] = useState<string>();
-  const [error, setError] = useState<FieldError>();
-
-  const understood = (text: string): Parsed<T> => {
-    const result = read(text);
-    const refusal = result.ok ? refuse?.(result.value) : undefined;
-    return refusal ? { ok: false, error: { at: 0, length: text.length, message: refusal } } : result;
-  };
-  const take = () => {
-    if (draft === undefined || draft === shown) {
-      setDraft(undefined);
-      setError(undefined);
-      return;
-    }
-    const result = understood(draft);
-    if (!result.ok) return setError(result.error);
-    setDraft(undefined);
-    setError(undefined);
-    onChange(result.value);
-  };
-  // A mended word loses its message at once: what stands below moves before the hand goes there, not under it.
-  const change = (text: string) => {
-    setDraft(text);
-    if (!error) return;
-    const result = understood(text);
-    setError(result.ok ? undefined : result.error);
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Enter') {
-      // It takes the value; a form around the field is not sent by it.
-      event.preventDefault();
-      take();
-    }
-    if (event.key === 'Escape') {
-      setDraft(undefined);
-      setError(undefined);
-    }
-  };
+  const { text, error, field } = useDraft({ shown, read, refuse, onTake: onChange });
   return (
     <TextField
       id={id}
@@ -84,20 +48,17 @@ export function MeasureField<T>({
       name={name ?? label}
       autoFocus={autoFocus ?? false}
       autoComplete="off"
-      value={draft ?? shown}
+      {...field}
       placeholder={placeholder ?? ''}
-      onChange={(event) => change(event.target.value)}
-      onBlur={take}
-      onKeyDown={onKeyDown}
       error={error !== undefined}
-      helperText={error ? <Pointed text={draft ?? ''} error={error} /> : hint}
+      helperText={error ? <Pointed text={text} error={error} /> : hint}
       sx={{ width, '& .MuiInput-root::before': { borderBottomWidth: held ? 2 : 1 } }}
       slotProps={{
         inputLabel: { shrink: true },
         htmlInput: {
           spellCheck: false,
           // A narrow field shows the whole of it to who points at it.
-          title: draft ?? shown,
+          title: text,
           style: { fontFamily: FACES.figure, fontWeight: held ? 600 : 400, fontSize: 14 },
         },
       }}

@@ -35,7 +35,7 @@ describe('a length', () => {
       );
     }
     const { user } = shown(<Held />);
-    return { taken, user, ...handOf(user) };
+    return { taken, user, ...handOf() };
   }
 
   test.each([
@@ -100,10 +100,8 @@ describe('a length', () => {
 
 test('a number keeps to its bounds, and takes a comma and its sign', async () => {
   const taken: number[] = [];
-  const { user } = shown(
-    <NumberField label="inner" value={40} least={1} most={100} after=" %" onChange={(n) => taken.push(n)} />,
-  );
-  const { write, refusal, field } = handOf(user);
+  shown(<NumberField label="inner" value={40} least={1} most={100} after=" %" onChange={(n) => taken.push(n)} />);
+  const { write, refusal, field } = handOf();
   expect(field('inner').value).toBe('40 %');
   for (const text of ['12,5', '99 %']) await write('inner', text);
   for (const text of ['0', '101', '', 'half']) {
@@ -115,10 +113,8 @@ test('a number keeps to its bounds, and takes a comma and its sign', async () =>
 
 test('a whole number is no other', async () => {
   const taken: number[] = [];
-  const { user } = shown(
-    <NumberField label="copies" value={3} least={1} most={9} whole onChange={(n) => taken.push(n)} />,
-  );
-  const { write, refusal } = handOf(user);
+  shown(<NumberField label="copies" value={3} least={1} most={9} whole onChange={(n) => taken.push(n)} />);
+  const { write, refusal } = handOf();
   await write('copies', '2.5');
   expect(refusal('copies')).toBe('A whole number from 1 to 9 is wanted.');
   await write('copies', '7');
@@ -132,18 +128,16 @@ test('a choice that cannot be says why, and stays as it was', async () => {
     { value: 'two', label: 'both sides' },
   ];
   const refuse = (value: string) => (value === 'two' ? 'Its back is glued.' : undefined);
-  const { user } = shown(
-    <ChoiceField label="printed" value="one" options={options} refuse={refuse} onChange={(v) => taken.push(v)} />,
-  );
-  await handOf(user).choose('printed', 'both sides');
+  shown(<ChoiceField label="printed" value="one" options={options} refuse={refuse} onChange={(v) => taken.push(v)} />);
+  await handOf().choose('printed', 'both sides');
   expect(taken).toEqual([]);
   expect(screen.getByRole('alert').textContent).toBe('Its back is glued.');
 });
 
 test('words are cut of the room around them, and no longer than they may be', async () => {
   const taken: string[] = [];
-  const { user } = shown(<WordsField label="name" value="Moon" most={8} onChange={(w) => taken.push(w)} />);
-  const { write, refusal } = handOf(user);
+  shown(<WordsField label="name" value="Moon" most={8} onChange={(w) => taken.push(w)} />);
+  const { write, refusal } = handOf();
   await write('name', '  Star ');
   await write('name', 'Observatory');
   expect(refusal('name')).toContain('At most 8 characters.');
@@ -152,8 +146,8 @@ test('words are cut of the room around them, and no longer than they may be', as
 
 test('a tick is a yes', async () => {
   const taken: boolean[] = [];
-  const { user } = shown(<CheckField label="upright" checked={false} onChange={(on) => taken.push(on)} />);
-  await handOf(user).tick('upright');
+  shown(<CheckField label="upright" checked={false} onChange={(on) => taken.push(on)} />);
+  await handOf().tick('upright');
   expect(taken).toEqual([true]);
 });
 
@@ -206,7 +200,7 @@ describe('a paint', () => {
       );
     }
     const { user } = await onPage(<Held />, job);
-    return { taken, ...handOf(user), user };
+    return { taken, ...handOf(), user };
   }
 
   test.each<readonly [string, SolidPaint | null]>([

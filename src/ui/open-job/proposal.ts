@@ -1,7 +1,7 @@
 import { checkSurface, figureChanges, lostByChange, type Finding } from '@/core/check';
 import { createComposer, composeContextOf, type Resources } from '@/core/compose';
 import { blankOf, rulesFor, type Job } from '@/core/job';
-import { type Proposal, type Recipe } from './store';
+import type { Proposal, Recipe } from './state';
 import { pieceOf } from '@/core/edit';
 
 /** Everything that is wrong with a job as it would be. */

@@ -2,7 +2,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import {
   freed,
   hasFields,
@@ -16,6 +15,7 @@ import {
   type SlotElement,
 } from '@/core/job';
 import { FileButton } from '../field/FileButton';
+import { readWords, useDraft } from '../field/use-draft';
 import { useJob } from '../open-job/context';
 import { changeSide } from '@/core/edit';
 import { useDesk } from '../open-job/use-desk';
@@ -149,22 +149,17 @@ function WordsContent({
   readonly words: string;
   readonly onChange: (words: string) => void;
 }) {
-  const [draft, setDraft] = useState<string>();
+  const { field } = useDraft({ shown: words, read: readWords, onTake: onChange, takenBy: 'leaving' });
   return (
     <TextField
       multiline
       fullWidth
       maxRows={6}
       variant="standard"
-      value={draft ?? words}
-      onChange={(event) => setDraft(event.target.value)}
-      onBlur={() => {
-        if (draft !== undefined && draft !== words) onChange(draft);
-        setDraft(undefined);
-      }}
+      {...field}
       onKeyDown={(event) => {
         event.stopPropagation();
-        if (event.key === 'Escape') setDraft(undefined);
+        field.onKeyDown(event);
       }}
       slotProps={{ htmlInput: { 'aria-label': label } }}
     />

@@ -17,7 +17,7 @@ import { useDesk } from '../open-job/use-desk';
 /** A part of the sheet, opened where it has a fold. */
 async function sheetOf(part: React.ReactNode, job: Job, at: Parameters<typeof onPage>[2] = {}, fold?: RegExp) {
   const page = await onPage(part, job, at);
-  const hand = handOf(page.user);
+  const hand = handOf();
   if (fold) await hand.press(fold);
   return { ...page, ...hand };
 }

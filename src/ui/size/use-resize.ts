@@ -4,7 +4,7 @@ import { lostByChange } from '@/core/check';
 import { formatOf, type Format } from '@/core/format';
 import { refusalOf, remade, type Job, type Piece } from '@/core/job';
 import { useJob } from '../open-job/context';
-import type { Recipe } from '../open-job/store';
+import type { Recipe } from '../open-job/state';
 
 /** Changes of the piece itself: refused where they cannot be, asked about where content would lose its place. */
 export interface Resize {

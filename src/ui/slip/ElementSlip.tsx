@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { boxOfAxis, elementsOn, type Element } from '@/core/job';
 import { boxName, type SurfaceBoxes } from '@/core/layout';
+import { readWords, useDraft } from '../field/use-draft';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { COLOURS } from '../shell/theme';
@@ -83,21 +84,24 @@ function whereOf({ placement }: Element, boxes: SurfaceBoxes): string {
 function Name({ element }: { readonly element: Element }) {
   const change = useChange(element);
   const { boxes } = useDesk().drawing;
+  const { field } = useDraft({
+    shown: element.name,
+    read: readWords,
+    onTake: (text) => change('Name', (el) => ({ ...el, name: text.trim() })),
+  });
   return (
     <Box sx={{ width: 96 }}>
       <TextField
         key={element.id}
         variant="standard"
-        defaultValue={element.name}
-        placeholder={nameOf(element)}
-        slotProps={{ htmlInput: { 'aria-label': 'Name', style: { fontWeight: 700, fontSize: 14 }, maxLength: 200 } }}
+        {...field}
+        // Left with Enter too: the next key is one of the bench.
         onKeyDown={(event) => {
           if (event.key === 'Enter' && event.target instanceof HTMLElement) event.target.blur();
+          else field.onKeyDown(event);
         }}
-        onBlur={(event) => {
-          const name = event.target.value.trim();
-          if (name !== element.name) change('Name', (el) => ({ ...el, name }));
-        }}
+        placeholder={nameOf(element)}
+        slotProps={{ htmlInput: { 'aria-label': 'Name', style: { fontWeight: 700, fontSize: 14 }, maxLength: 200 } }}
       />
       <Opener plain label={`on ${whereOf(element, boxes)}`}>
         <AxisBoxes element={element} />

@@ -1,31 +1,8 @@
 /** The slip: what is written about the thing that is selected is in the job at once, and undo gives back exactly. */
-import { onPage, type OnPage } from '@/testing/page';
-import { act, screen } from '@testing-library/react';
-import { chosenOf } from '@/core/edit';
-import { FORM_KINDS, Form, formKind, Repeat, type Element, type Job } from '@/core/job';
-import { handOf } from '@/testing/hand';
-import { box, line, makeJob, shape, words } from '@/testing/jobs';
-import { ElementSlip } from './ElementSlip';
-
-/** The slip of some elements, and what a hand does there. */
-async function slipOf(elements: readonly Element[], selection = elements.map((e) => e.id), more: Partial<Job> = {}) {
-  const before = makeJob(elements, more);
-  const page = await onPage(<ElementSlip />, before, { selection });
-  const now = (id = selection[0] ?? '') => {
-    const [found] = chosenOf(page.job(), 'front', [id]);
-    if (!found) throw new Error(`no ${id}`);
-    return found;
-  };
-  return { ...page, ...handOf(page.user), before, now };
-}
-
-/** Undone to the last step, the job is the very one that it was. */
-async function undone({ store }: Pick<OnPage, 'store'>, before: Job): Promise<void> {
-  await act(async () => {
-    while (store.getState().undoStack.length > 0) await store.getState().undo();
-  });
-  expect(JSON.stringify(store.getState().job)).toBe(JSON.stringify(before));
-}
+import { slipOf, undone } from '@/testing/part';
+import { screen } from '@testing-library/react';
+import { FORM_KINDS, Form, formKind, Repeat } from '@/core/job';
+import { box, line, shape, words } from '@/testing/jobs';
 
 const BAND = box('band', [10, 20, 60, 30], { fill: { kind: 'process', c: 0, m: 14, y: 78, k: 0 } });
 

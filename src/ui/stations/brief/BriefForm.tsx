@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import Paper from '@mui/material/Paper';
 import TextField from '@mui/material/TextField';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { STAGES, takeHouse, takeStock, type Job } from '@/core/job';
 import { STOCKS } from '@/core/shop';
@@ -11,6 +11,7 @@ import { JOB_UNITS, formatNumber } from '@/core/measure';
 import { ChoiceField } from '../../field/ChoiceField';
 import { LengthField } from '../../field/LengthField';
 import { NumberField } from '../../field/NumberField';
+import { readWords, useDraft } from '../../field/use-draft';
 import { useJob } from '../../open-job/context';
 import { proposalFor } from '../../open-job/proposal';
 import { Proposed } from '../../open-job/Proposed';
@@ -257,28 +258,23 @@ interface WordsProps {
 
 /** A line of words, taken when it is left or with Enter. */
 function Words({ label, value, required = false, lines = 1, onChange }: WordsProps) {
-  const [draft, setDraft] = useState<string>();
-  const isMissing = required && draft !== undefined && draft.trim() === '';
-  const take = () => {
-    if (draft === undefined || isMissing) return;
-    setDraft(undefined);
-    if (draft !== value) onChange(draft);
-  };
+  const { error, field } = useDraft({
+    shown: value,
+    read: readWords,
+    refuse: (text) =>
+      required && text.trim() === '' ? 'A name is needed, so that the job can be found again.' : undefined,
+    onTake: onChange,
+    takenBy: lines === 1 ? 'enter' : 'leaving',
+  });
   return (
     <TextField
       label={label}
       fullWidth
       multiline={lines > 1}
       minRows={lines}
-      value={draft ?? value}
-      error={isMissing}
-      helperText={isMissing ? 'A name is needed, so that the job can be found again.' : undefined}
-      onChange={(event) => setDraft(event.target.value)}
-      onBlur={take}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter' && lines === 1) take();
-        if (event.key === 'Escape') setDraft(undefined);
-      }}
+      {...field}
+      error={error !== undefined}
+      helperText={error?.message}
       slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: lines > 1 ? 10_000 : 200 } }}
     />
   );

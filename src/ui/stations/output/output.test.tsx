@@ -83,7 +83,7 @@ describe('what the sheet carries', () => {
   test('marks are taken off and put on, and the sheet is as large as they need', async () => {
     answering({ [LIST]: { kinds: KINDS, exports: [] } });
     const page = await onPage(<OutputSlip />, makeJob());
-    const hand = handOf(page.user);
+    const hand = handOf();
     const size = () => within(screen.getByRole('group', { name: 'Sheet with marks' })).getByText(/×/).textContent;
     const before = size();
     for (const mark of ['corners', 'centres', 'register', 'colour bar', 'slug line', 'fold ticks'])
@@ -97,7 +97,7 @@ describe('what the sheet carries', () => {
   test('the preview has a longest side within bounds', async () => {
     answering({ [LIST]: { kinds: KINDS, exports: [] } });
     const page = await onPage(<OutputSlip />, makeJob());
-    const hand = handOf(page.user);
+    const hand = handOf();
     await hand.write('longest side', '50');
     expect(hand.refusal('longest side')).toContain('A whole number from 100 to 10000 is wanted.');
     await hand.write('longest side', '2400 px');

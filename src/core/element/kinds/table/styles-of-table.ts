@@ -2,7 +2,7 @@ import type { CellChanges } from '../../cell';
 import { stylesInParagraphs } from '../../paragraph';
 import type { TableElement } from './schema';
 
-/** Ids of the styles that a table names: its own, those of its cells wherever they are said, and those of their words. */
+/** Ids of the styles that a table names: its own, those of its cells wherever they are said, those of their words. */
 export function stylesOfTable(table: TableElement): readonly string[] {
   const said: readonly CellChanges[] = [
     table.cells,

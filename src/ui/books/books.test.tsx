@@ -1,0 +1,147 @@
+/** The shop books: records are opened, changed, refused, kept, taken out and put back. */
+import { shown } from '@/testing/page';
+import { act, screen, waitFor, within } from '@testing-library/react';
+import { House, Stock } from '@/core/shop';
+import { answering } from '@/testing/answers';
+import { handOf } from '@/testing/hand';
+import { ShopBooks } from './ShopBooks';
+
+const COPIER = Stock.parse({ name: 'Copier 75', kind: 'uncoated', grammage: 75, thickness: null, grain: 'long' });
+const FLATBED = House.parse({ name: 'Flatbed Nine', bleed: { top: 3, right: 3, bottom: 3, left: 3 }, inkLimit: 300 });
+
+function books(more: Readonly<Record<string, unknown>> = {}) {
+  const asked = answering({
+    '/api/papers': { records: [COPIER] },
+    '/api/printers': { records: [FLATBED] },
+    '/api/kits': { records: [] },
+    'PUT /api/papers/Copier%2075': {},
+    'DELETE /api/papers/Copier%2075': {},
+    'PUT /api/papers/Rag%20300': {},
+    'PUT /api/printers/Flatbed%20Nine': {},
+    ...more,
+  });
+  const page = shown(<ShopBooks />);
+  const changes = () => asked.filter(({ method }) => method !== 'GET');
+  return { ...page, ...handOf(), changes };
+}
+
+const openRecord = async (page: ReturnType<typeof books>, name: string) => {
+  await page.user.click(await screen.findByRole('button', { name }));
+};
+
+test('a paper is one row, and its facts are changed in a form', async () => {
+  const page = books();
+  const row = (await screen.findByRole('button', { name: 'Copier 75' })).closest('tr');
+  expect([...(row?.cells ?? [])].map((cell) => cell.textContent)).toEqual([
+    'Copier 75',
+    'uncoated',
+    '75 g/m²',
+    'by weight',
+    'long',
+    '–',
+  ]);
+  await openRecord(page, 'Copier 75');
+  await page.write('Weight', '80');
+  await page.write('Thickness', '0.1');
+  await page.choose('Grain', 'not known');
+  await page.tick('clear film');
+  await page.write('Sheets', 'SRA3; Roll: 1600 x 5000 mm');
+  await page.press('Keep');
+  await screen.findByText(/Copier 75 is in the book/);
+  expect(page.changes()).toMatchObject([
+    {
+      method: 'PUT',
+      path: '/api/papers/Copier%2075',
+      body: {
+        grammage: 80,
+        thickness: 0.1,
+        grain: null,
+        clear: true,
+        sheets: [
+          { name: 'SRA3', width: 320, height: 450 },
+          { name: 'Roll', width: 1600, height: 5000 },
+        ],
+      },
+    },
+  ]);
+});
+
+test('what cannot be read is refused at its field, and the record is not kept with it', async () => {
+  const page = books();
+  await openRecord(page, 'Copier 75');
+  await page.write('Thickness', '40');
+  expect(page.refusal('Thickness')).toContain('From 0.01 to 10 mm.');
+  await page.write('Sheets', 'a large one');
+  expect(page.refusal('Sheets')).toContain('a large one');
+  await page.press('Keep');
+  expect(page.changes()).toEqual([]);
+});
+
+test('a new paper needs a name', async () => {
+  const page = books();
+  await page.user.click(await screen.findByRole('button', { name: 'New paper' }));
+  expect(screen.getByRole('button', { name: 'Keep' })).toHaveProperty('disabled', true);
+  await page.user.type(screen.getByRole('textbox', { name: 'Name' }), 'Rag 300');
+  await page.press('Keep');
+  await screen.findByText(/Rag 300 is in the book/);
+  expect(page.changes()).toMatchObject([{ method: 'PUT', path: '/api/papers/Rag%20300' }]);
+});
+
+test('one that is taken out can be put back as it was', async () => {
+  const page = books();
+  await openRecord(page, 'Copier 75');
+  await page.press('Take out');
+  await screen.findByText('Copier 75 was taken out.');
+  await page.press('Put back');
+  await waitFor(() => expect(page.changes().map(({ method }) => method)).toEqual(['DELETE', 'PUT']));
+  expect(page.changes()[1]?.body).toEqual(COPIER);
+});
+
+test('what is left is not kept', async () => {
+  const page = books();
+  await openRecord(page, 'Copier 75');
+  await page.write('Weight', '90');
+  await page.press('Leave it');
+  await waitFor(() => expect(screen.queryByRole('button', { name: 'Keep' })).toBeNull());
+  expect(page.changes()).toEqual([]);
+});
+
+test('what the server refuses is said, and the form stays', async () => {
+  const page = books({ 'PUT /api/papers/Copier%2075': undefined });
+  await openRecord(page, 'Copier 75');
+  await page.press('Keep');
+  await screen.findByText(/There is no such thing/);
+  expect(screen.getByRole('button', { name: 'Keep' })).toBeTruthy();
+});
+
+test('a printer: what it asks for, and what is left to common practice', async () => {
+  const page = books();
+  await page.press('Printers');
+  await openRecord(page, 'Flatbed Nine');
+  await page.write('Bleed', '5');
+  await page.write('Ink limit', '0');
+  await page.write('Smallest type', '5');
+  await page.choose('Panels differ', 'by a fixed shift');
+  await page.choose('RGB colours', 'are not wanted');
+  const marks = within(screen.getByRole('group', { name: 'Marks it wants' }));
+  await page.user.click(marks.getByRole('checkbox', { name: 'colour bar' }));
+  await page.press('Keep');
+  await screen.findByText(/Flatbed Nine is in the book/);
+  const [change] = page.changes();
+  expect(change?.body).toMatchObject({
+    bleed: { top: 5, right: 5, bottom: 5, left: 5 },
+    minTypePt: 5,
+    allowance: 'shift',
+    rgb: 'refuse',
+    marks: { colourBar: false },
+  });
+  expect(change?.body).not.toHaveProperty('inkLimit');
+});
+
+test('an empty book says how it is filled, and one that cannot be read asks again', async () => {
+  const page = books({ '/api/papers': undefined });
+  expect(await screen.findByText(/There is no such thing/)).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Try again' })).toBeTruthy();
+  await act(async () => page.press('Client kits'));
+  expect(await screen.findByText(/No kit yet/)).toBeTruthy();
+});
