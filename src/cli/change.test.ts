@@ -95,7 +95,7 @@ describe('every change of the registry', () => {
       ]);
       const front = flyer.pieces[0]?.surfaces['front'] ?? [];
       expect(flyer.client).toBe('Quillrook Dark-Sky Society');
-      expect(flyer.pieces[0]).toMatchObject({ size: { width: 105, height: 148 } });
+      expect(flyer.pieces[0]).toMatchObject({ decisions: { size: { width: 105, height: 148 } } });
       expect(front.find((e) => e.name === 'Band')).toMatchObject({
         placement: { y: { end: 0, size: 30 } },
         fill: { c: 0, m: 14, y: 78, k: 0 },

@@ -107,8 +107,11 @@ test('marks never stand inside the bleed, whatever was asked', () => {
 
 describe('reading a job', () => {
   test('says where it is wrong', () => {
-    const read = readJob({ ...makeJob(), pieces: [{ ...makeJob().pieces[0], size: { width: 'wide', height: 210 } }] });
-    expect(read.ok ? [] : read.problems).toEqual([expect.stringMatching(/^pieces → 0 → size → width: /)]);
+    const read = readJob({
+      ...makeJob(),
+      pieces: [{ ...makeJob().pieces[0], decisions: { size: { width: 'wide', height: 210 } } }],
+    });
+    expect(read.ok ? [] : read.problems).toEqual([expect.stringMatching(/^pieces → 0 → decisions → size → width: /)]);
   });
   test('refuses a newer format in words', () => {
     const read = readJob({ ...makeJob(), version: 99 });

@@ -1,6 +1,6 @@
 import { formatOf } from '../core/format';
 import { lostByChange } from '../core/check';
-import { copiedTo, elementsOf, plainText, remade, usualTimes, type Job } from '../core/job';
+import { copiedTo, elementsOf, plainText, redecided, remade, usualTimes, type Job } from '../core/job';
 import type { Rect } from '../core/layout';
 import { demoPiece } from '../testing/demo';
 import { openDesk } from './desk';
@@ -26,7 +26,7 @@ async function expectWorked(job: Job, assets: Parameters<typeof openDesk>[1], wo
 
 const sized = (job: Job, width: number, height: number): Job => ({
   ...job,
-  pieces: job.pieces.map((p) => ({ ...p, size: { width, height } })),
+  pieces: job.pieces.map((p) => redecided(p, { size: { width, height } })),
 });
 
 /**
@@ -71,7 +71,7 @@ test('the flyer made an A2 poster: constraints kept, names in rows spread by the
   const [flyer] = job.pieces;
   if (!poster || !flyer) throw new Error('no poster');
   const asPoster = sized({ ...job, pieces: [remade(job, flyer, poster)] }, 420, 594);
-  expect(asPoster.pieces[0]).toMatchObject({ kind: 'poster', sides: 2 });
+  expect(asPoster.pieces[0]).toMatchObject({ kind: 'poster', decisions: { sides: 2 } });
   expect(asPoster.pieces[0]?.surfaces).toEqual(flyer.surfaces);
   // Trim 420 × 594 mm; a poster’s safe margin is 10 mm, so the safe area runs from 10 to 410 and from 10 to 584 mm.
   const desk = await expectWorked(asPoster, assets, [

@@ -43,6 +43,12 @@ function hasLongDecision(document: unknown): boolean {
     (piece) =>
       typeof piece === 'object' &&
       piece !== null &&
-      Object.values(piece).some((decision) => typeof decision === 'string' && decision.length > LONG_DECISION),
+      [piece, 'decisions' in piece ? piece.decisions : undefined].some(hasLongText),
   );
 }
+
+/** A file of an earlier version has its decisions among the facts of the piece. */
+const hasLongText = (record: unknown): boolean =>
+  typeof record === 'object' &&
+  record !== null &&
+  Object.values(record).some((decision) => typeof decision === 'string' && decision.length > LONG_DECISION);

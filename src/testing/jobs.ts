@@ -1,6 +1,7 @@
 import { formatOf } from '../core/format';
 import {
   Element,
+  JOB_VERSION,
   Job,
   Placement,
   plainParagraphs,
@@ -15,27 +16,32 @@ import {
 import type { JobUnit } from '../core/measure';
 import type { AssetSource } from '../output';
 
-/** Jobs for the tests, made of the fewest words. */
+/**
+ * Jobs for the tests, made of the fewest words.
+ * @param piece what differs from a plain flyer: facts of the piece and decisions of its kind, side by side
+ */
 export function makeJob(
   front: readonly Element[] = [],
   more: Partial<Job> = {},
   piece: Record<string, unknown> = {},
 ): Job {
+  const all = { kind: 'flyer', size: { width: 148, height: 210 }, sides: 1, ...piece };
+  const parameters = formatOf(all.kind)?.parameters ?? {};
+  const isDecision = ([name]: readonly [string, unknown]) => Object.hasOwn(parameters, name);
+  const isFact = ([name]: readonly [string, unknown]) => !Object.hasOwn(parameters, name) && name !== 'sides';
   return Job.parse({
     format: 'yellow-sheet-job',
-    version: 3,
+    version: JOB_VERSION,
     id: 'test-job',
     name: 'Test job',
     ...more,
     pieces: [
       {
-        kind: 'flyer',
         id: 'flyer',
         name: 'Flyer',
-        size: { width: 148, height: 210 },
-        sides: 1,
         surfaces: { front, back: [] },
-        ...piece,
+        ...Object.fromEntries(Object.entries(all).filter(isFact)),
+        decisions: Object.fromEntries(Object.entries(all).filter(isDecision)),
       },
     ],
   });

@@ -2,7 +2,7 @@ import { checkDesk, openDesk } from '../../output';
 import { begin, box, element, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
 import type { Element, Job } from '../job';
 import { itemsOf } from '../drawing';
-import { Effect, blankOf, tableOfWords, takeHouse } from '../job';
+import { Effect, blankOf, redecided, tableOfWords, takeHouse } from '../job';
 import { House, SHIPPED_PRINTERS, filesBy } from '../shop';
 import { RULES, applyChange, figureChanges, lostByChange, withinLimit, type Finding } from './index';
 
@@ -364,7 +364,7 @@ describe('what a change loses', () => {
   };
   const withSize = (job: Job, width: number, height: number): Job => ({
     ...job,
-    pieces: job.pieces.map((p) => ({ ...p, size: { width, height } })),
+    pieces: job.pieces.map((p) => redecided(p, { size: { width, height } })),
   });
   test('only what fitted before and does not now', () => {
     const before = laid(
@@ -379,7 +379,7 @@ describe('what a change loses', () => {
   });
   test('a side that is gone, and a panel that is gone', () => {
     const two = laid('flyer', {}, { back: [box('b', [10, 10, 20, 20])] });
-    const one = { ...two, pieces: two.pieces.map((p) => ({ ...p, sides: 1 })) };
+    const one = { ...two, pieces: two.pieces.map((p) => redecided(p, { sides: 1 })) };
     expect(lostByChange(two, one)).toMatchObject([{ side: 'back', why: 'there is no back any more' }]);
     const held = {
       ...box('h', [1, 1, 20, 20]),
@@ -392,7 +392,7 @@ describe('what a change loses', () => {
       },
     };
     const letter = laid('brochure', {}, { outside: [held] });
-    const half = { ...letter, pieces: letter.pieces.map((p) => ({ ...p, fold: 'half' })) };
+    const half = { ...letter, pieces: letter.pieces.map((p) => redecided(p, { fold: 'half' })) };
     expect(lostByChange(letter, half)).toMatchObject([
       { element: 'h', why: 'it stands against tucked panel, which is gone' },
     ]);

@@ -23,7 +23,7 @@ export const emptyPageRule: Rule = {
           ? `Nothing is printed on ${bareWords(bare.length, blank.surfaces.length, side)}.`
           : `Nothing is printed on ${/^(page|month) /.test(side) ? '' : 'the '}${side}.`,
         fixes:
-          side === 'back' && typeof piece['sides'] === 'number'
+          side === 'back' && typeof piece.decisions['sides'] === 'number'
             ? [{ label: 'Print one side only', change: { kind: 'sides', piece: piece.id, sides: 1 } }]
             : [],
       },

@@ -4,6 +4,7 @@ import {
   elementsOn,
   finishOn,
   mapElements,
+  redecided,
   withSide,
   type Element,
   type Finishing,
@@ -151,7 +152,10 @@ export function applyChange(job: Job, change: Change): Job {
     case 'merge-inks':
       return mergedInks(job, change.from, change.into);
     case 'sides':
-      return { ...job, pieces: job.pieces.map((p) => (p.id === change.piece ? { ...p, sides: change.sides } : p)) };
+      return {
+        ...job,
+        pieces: job.pieces.map((p) => (p.id === change.piece ? redecided(p, { sides: change.sides }) : p)),
+      };
     case 'add':
       return {
         ...job,

@@ -12,6 +12,7 @@ import {
   type SideName,
   finishOn,
   withFinish,
+  redecided,
 } from '../job';
 import { Impossible, pageName, pageNumberOf } from '../format';
 import { withoutElements } from './flow';
@@ -24,7 +25,7 @@ export interface PageRange {
 
 /** How many pages a piece has as a decision; undefined for one whose sides are not counted in pages. */
 export function pageCount(piece: Piece): number | undefined {
-  const pages = piece['pages'];
+  const pages = piece.decisions['pages'];
   return typeof pages === 'number' ? pages : undefined;
 }
 
@@ -66,7 +67,7 @@ function renumbered(piece: Piece, to: (n: number) => number | undefined): Piece 
 function withPageCount(job: Job, piece: Piece, enough: number): Piece {
   let why: unknown;
   for (let pages = Math.max(1, enough); pages < enough + STEPS; pages += 1) {
-    const made = { ...piece, pages };
+    const made = redecided(piece, { pages });
     try {
       blankOf(job, made);
       return made;

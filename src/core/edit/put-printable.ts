@@ -76,9 +76,9 @@ function placeOn(piece: Piece, content: PrintableContent): Place {
       return { placement: WHOLE };
     case 'wall-calendar': {
       const [binding, head, hanging] = [
-        mm(piece['binding']),
-        mm(piece['head']),
-        piece['pages'] === 'pairs' ? mm(piece['hanging']) : 0,
+        mm(piece.decisions['binding']),
+        mm(piece.decisions['head']),
+        piece.decisions['pages'] === 'pairs' ? mm(piece.decisions['hanging']) : 0,
       ];
       return {
         placement: { against: { box: 'trim' }, x: { start: 10, end: 10 }, y: { start: binding, end: hanging } },
@@ -110,7 +110,9 @@ function placeOn(piece: Piece, content: PrintableContent): Place {
       // On two papers it is one definition, and worked out for each.
       return {
         placement: SAFE,
-        ...(piece['also'] !== 'none' && { sides: (sides) => sides.filter((s) => s.endsWith('front')).map((s) => [s]) }),
+        ...(piece.decisions['also'] !== 'none' && {
+          sides: (sides) => sides.filter((s) => s.endsWith('front')).map((s) => [s]),
+        }),
       };
     default:
       return { placement: SAFE };

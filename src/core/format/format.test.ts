@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { begin } from '../../testing/jobs';
-import { blankOf, describeJob, parametersOf, readJob, startJob, type Job } from '../job';
+import { blankOf, describeJob, parametersOf, readJob, redecided, startJob, type Job } from '../job';
 import { extentAt } from '../fold';
 import { flatten, isInside, pathArea, pathBounds } from '../layout';
 import { MM_PER_INCH } from '../measure';
@@ -398,7 +398,7 @@ describe('what cannot be is refused at its field, with what could', () => {
 
   test('a job file with an impossible decision is refused with the decision named', () => {
     const job = begin('booklet');
-    const bad = { ...job, pieces: [{ ...pieceIn(job), pages: 6 }] };
+    const bad = { ...job, pieces: [redecided(pieceIn(job), { pages: 6 })] };
     const read = readJob(JSON.parse(JSON.stringify(bad)));
     expect(read).toMatchObject({ ok: false });
     expect(!read.ok && read.problems[0]).toContain('pieces → booklet → pages');
@@ -460,7 +460,7 @@ test('every parameter is read back as it is written', () => {
   for (const format of FORMATS) {
     const job = begin(format.kind);
     for (const [name, parameter] of Object.entries(parametersOf(format))) {
-      const value = pieceIn(job)[name];
+      const value = pieceIn(job).decisions[name];
       if (value === undefined) continue;
       const read = parameter.read(parameter.write(value, 'mm'), { unit: 'mm', ppi: 300 });
       expect([format.kind, name, read.ok && read.value]).toEqual([format.kind, name, value]);

@@ -41,7 +41,7 @@ export function blankOf(job: Job, piece: Piece): Blank {
   };
   const { id, name, grid } = piece;
   return completeBlank(
-    format.plan(piece, context),
+    format.plan(piece.decisions, context),
     { id, name, grid, measures: measuresOf(job), readingDistance: job.readingDistance },
     context,
   );

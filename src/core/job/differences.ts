@@ -37,7 +37,22 @@ export function changedElements(before: Piece, after: Piece): readonly ChangedEl
 }
 
 /** Facts of a piece that are said by its elements, or only order them. */
-const NOT_SAID: readonly string[] = ['surfaces', 'bases', 'layouts', 'finish', 'id'];
+const NOT_SAID: readonly string[] = ['surfaces', 'bases', 'layouts', 'finish', 'id', 'decisions'];
+
+/** The facts of a piece and the decisions of its kind, by their names. */
+const factsOf = (piece: Piece): Readonly<Record<string, unknown>> => ({
+  ...Object.fromEntries(Object.entries(piece).filter(([key]) => !NOT_SAID.includes(key))),
+  ...piece.decisions,
+});
+
+const changedFacts = (
+  before: Readonly<Record<string, unknown>>,
+  after: Readonly<Record<string, unknown>>,
+): readonly string[] =>
+  [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key) =>
+    same(before[key], after[key]) ? [] : [`${words(key)}: ${show(before[key])} → ${show(after[key])}`],
+  );
+
 /** Facts of a job that are no part of what is printed. */
 const ABOUT: readonly string[] = ['pieces', 'assets', 'id', 'previous'];
 
@@ -59,10 +74,7 @@ export function describeDifferences(before: Job, after: Job): readonly string[] 
       lines.push(`${piece.name} was added`);
       continue;
     }
-    for (const key of new Set([...Object.keys(old), ...Object.keys(piece)])) {
-      if (NOT_SAID.includes(key)) continue;
-      if (!same(old[key], piece[key])) lines.push(`${words(key)}: ${show(old[key])} → ${show(piece[key])}`);
-    }
+    lines.push(...changedFacts(factsOf(old), factsOf(piece)));
     lines.push(...changedFinish(old, piece));
     for (const { side, how, element, before: was } of changedElements(old, piece)) {
       // What only follows its base layout is said there, once.

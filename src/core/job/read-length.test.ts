@@ -73,12 +73,15 @@ test('a job that uses a measure it does not list is refused with its name', () =
 test('a job of the first version is read as one of today: boxes and ovals are forms of a shape', () => {
   const placement = { against: { box: 'trim' }, x: { start: 0, size: 5 }, y: { start: 0, size: 5 } };
   const [piece] = makeJob().pieces;
+  // Until version 3 the decisions of a kind stood among the facts of the piece.
+  const { decisions, ...facts } = piece ?? { decisions: {} };
+  const flat = { ...facts, ...decisions };
   const old = {
     ...makeJob(),
     version: 1,
     pieces: [
       {
-        ...piece,
+        ...flat,
         surfaces: {
           front: [
             { kind: 'rectangle', id: 'a', placement, fill: null, radius: 3, atTrim: 'stops' },
@@ -90,7 +93,8 @@ test('a job of the first version is read as one of today: boxes and ovals are fo
   };
   const read = readJob(old);
   if (!read.ok) throw new Error(read.problems.join('; '));
-  expect(read.job.version).toBe(3);
+  expect(read.job.version).toBe(4);
+  expect(read.job.pieces[0]?.decisions).toEqual(decisions);
   expect(read.job.pieces[0]?.surfaces['front']).toMatchObject([
     { kind: 'shape', shape: { form: 'rectangle', radius: 3 }, atTrim: 'stops' },
     { kind: 'shape', shape: { form: 'ellipse' } },

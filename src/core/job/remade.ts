@@ -11,7 +11,7 @@ import { makePiece, refusalOf } from './start';
 export function remade(job: Job, piece: Piece, format: Format, decided: Readonly<Record<string, unknown>> = {}): Piece {
   const kept = Object.fromEntries(
     Object.entries(format.parameters).flatMap(([name, parameter]) => {
-      const value = piece[name];
+      const value = piece.decisions[name];
       return value !== undefined && parameter.schema.safeParse(value).success ? [[name, value]] : [];
     }),
   );

@@ -27,7 +27,7 @@ import { JOB_UNITS } from '../measure';
 import { INTENTS } from '../colour';
 import { House, ProfileKey, Stock } from '../shop';
 
-export const JOB_VERSION = 3;
+export const JOB_VERSION = 4;
 
 /** Name of a side or page of a piece: `front`, `inside`, `page 12`. */
 export type SideName = string;
@@ -76,39 +76,19 @@ const commons = {
     .describe('Elements of each side or page by its name, lowest first.'),
 };
 
-/** A piece of each kind: what every piece has, and the decisions that its format declares, by their names. */
-const pieceOfKind = (format: Format) => z.strictObject({ kind: z.literal(format.kind), ...commons, ...format.shape });
+/** A piece of a kind: what every piece has, and the decisions that its format declares, by their names. */
+const pieceOfKind = (format: Format) =>
+  z.strictObject({
+    kind: z.literal(format.kind),
+    ...commons,
+    decisions: z.strictObject(format.shape).describe(`What is decided of a ${format.kind}; see docs/formats.md.`),
+  });
 
 const [firstFormat, ...otherFormats] = FORMATS;
 if (!firstFormat) throw new Error('There is no format.');
 
-export interface Piece {
-  readonly kind: string;
-  id: string;
-  name: string;
-  bleed?: Edges | undefined;
-  safe?: Edges | undefined;
-  grid: Grid;
-  grids: NamedGrid[];
-  guides: Guide[];
-  baselineGrid: BaselineGrid | null;
-  layers: Layer[];
-  groups: Group[];
-  bases: BaseLayout[];
-  layouts: Record<SideName, PageLayout>;
-  numbering: Numbering;
-  slug: number;
-  finish?: Record<SideName, Finishing[]> | undefined;
-  foldLines?: (typeof FOLD_LINES)[number] | undefined;
-  surfaces: Record<SideName, Element[]>;
-  /** The decisions of its kind, by the names its format gives them. */
-  [decision: string]: unknown;
-}
-
-export const Piece = z.discriminatedUnion('kind', [
-  pieceOfKind(firstFormat),
-  ...otherFormats.map(pieceOfKind),
-]) as unknown as z.ZodType<Piece>;
+export const Piece = z.discriminatedUnion('kind', [pieceOfKind(firstFormat), ...otherFormats.map(pieceOfKind)]);
+export type Piece = z.infer<typeof Piece>;
 
 const many = z.number().int().min(1).max(100).optional();
 

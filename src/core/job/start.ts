@@ -1,4 +1,4 @@
-import { commonParameters, isCommon, type Format, type Parameter } from '../format';
+import { commonParameters, isCommon, type CommonName, type Format, type Parameter } from '../format';
 import { type FieldContext, type FieldError, type JobUnit, type Mm } from '../measure';
 import { isImperial } from '../rules';
 import { blankOf } from './blank-of';
@@ -45,36 +45,46 @@ export const readDecisions = (
   context: FieldContext,
 ): TypedDecisions => readTyped(parametersOf(format), typed, context, `A ${format.kind}`);
 
-const edgesOf = (mm: unknown) => {
-  const all = mm as Mm;
-  return { top: all, right: all, bottom: all, left: all };
-};
+const edgesOf = (mm: Mm) => ({ top: mm, right: mm, bottom: mm, left: mm });
+
+type Values = Readonly<Record<string, unknown>>;
+
+/** What the decisions that every piece has become in it. @param grid as it is where nothing is said of it */
+function commonFacts(values: Values, grid: Piece['grid']): Pick<Piece, 'grid'> & Partial<Piece> {
+  const given = (name: CommonName) => values[name] as number | undefined;
+  const [bleed, safe, slug] = [given('bleed'), given('safe'), given('slug')];
+  return {
+    ...(bleed !== undefined && { bleed: edgesOf(bleed) }),
+    ...(safe !== undefined && { safe: edgesOf(safe) }),
+    ...(slug !== undefined && { slug }),
+    grid: {
+      ...grid,
+      columns: given('columns') ?? grid.columns,
+      gutter: given('gutter') ?? grid.gutter,
+      rows: given('rows') ?? grid.rows,
+      rowGutter: given('row-gutter') ?? grid.rowGutter,
+    },
+  };
+}
+
+const ONE_FIELD = { columns: 1, gutter: 4, rows: 1, rowGutter: 4 };
 
 /** A piece of a kind with these decisions; what was not typed has its default in the unit the job is thought in. */
-export function makePiece(
-  format: Format,
-  id: string,
-  values: Readonly<Record<string, unknown>>,
-  unit: JobUnit,
-): Record<string, unknown> {
+export function makePiece(format: Format, id: string, values: Values, unit: JobUnit): Values {
   const habit = isImperial(unit) ? 'imperial' : 'metric';
-  const piece: Record<string, unknown> = {
+  return {
     kind: format.kind,
     id,
     name: format.title,
-    ...withUsual(format.parameters, values, habit),
+    decisions: withUsual(format.parameters, values, habit),
+    ...commonFacts(values, ONE_FIELD),
   };
-  const given = (name: string) => (isCommon(name) && Object.hasOwn(values, name) ? values[name] : undefined);
-  if (given('bleed') !== undefined) piece['bleed'] = edgesOf(given('bleed'));
-  if (given('safe') !== undefined) piece['safe'] = edgesOf(given('safe'));
-  if (given('slug') !== undefined) piece['slug'] = given('slug');
-  piece['grid'] = {
-    columns: given('columns') ?? 1,
-    gutter: given('gutter') ?? 4,
-    rows: given('rows') ?? 1,
-    rowGutter: given('row-gutter') ?? 4,
-  };
-  return piece;
+}
+
+/** The piece with some decisions made otherwise: those of its kind, and those that every piece has. */
+export function redecided(piece: Piece, values: Values): Piece {
+  const own = Object.fromEntries(Object.entries(values).filter(([name]) => !isCommon(name)));
+  return { ...piece, ...commonFacts(values, piece.grid), decisions: { ...piece.decisions, ...own } };
 }
 
 /**

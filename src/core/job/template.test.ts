@@ -6,6 +6,7 @@ import { dateWords, plainText, type Element, type ElementOf } from '../element';
 import { elementsOf, elementsOn, mapElements, sideOfBase, withSide } from './inherit';
 import type { Job } from './schema';
 import { begunFrom, freed, keptToTemplate, slotsOf, templateOf, withSlotDate, withSlotWords } from './template';
+import { redecided } from './start';
 
 /** A template: what stays open can be filled, all else is fixed. */
 
@@ -105,7 +106,7 @@ test.each<[string, (job: Job) => Job]>([
       })),
     }),
   ],
-  ['the size', (j) => ({ ...j, pieces: j.pieces.map((p) => ({ ...p, size: { width: 210, height: 297 } })) })],
+  ['the size', (j) => ({ ...j, pieces: j.pieces.map((p) => redecided(p, { size: { width: 210, height: 297 } })) })],
   ['a measure', (j) => ({ ...j, measures: [{ id: 'm', name: 'm', value: 1 }] })],
 ])('%s is fixed, and a sentence says so', (_what, make) => {
   const kept = keptToTemplate(begun(), make(begun()));

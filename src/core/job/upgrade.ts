@@ -7,6 +7,7 @@ const isObject = (value: unknown): value is Raw => typeof value === 'object' && 
 const STEPS: Readonly<Record<number, (job: Raw) => Raw>> = {
   1: (job) => ({ ...job, version: 2, pieces: eachElement(job, shapeOfOldBox) }),
   2: (job) => ({ ...job, version: 3, pieces: eachElement(job, paragraphsOfOldText) }),
+  3: (job) => ({ ...job, version: 4, pieces: eachPiece(job, decisionsOfOldPiece) }),
 };
 
 /** A job file of an earlier version as one of the present; anything else comes back as it is. */
@@ -38,15 +39,48 @@ function paragraphsOfOldText(element: Raw): Raw {
   return { ...rest, look: { ...(isObject(style) && style), breaking: 'line' }, paragraphs };
 }
 
-function eachElement(job: Raw, change: (element: Raw) => Raw): unknown {
+/** What every piece had beside the decisions of its kind. */
+const FACTS: readonly string[] = [
+  'kind',
+  'id',
+  'name',
+  'bleed',
+  'safe',
+  'grid',
+  'grids',
+  'guides',
+  'baselineGrid',
+  'layers',
+  'groups',
+  'bases',
+  'layouts',
+  'numbering',
+  'slug',
+  'finish',
+  'foldLines',
+  'surfaces',
+];
+
+/** The decisions of a kind stood among the facts of every piece. */
+function decisionsOfOldPiece(piece: Raw): Raw {
+  const entries = Object.entries(piece);
+  return {
+    ...Object.fromEntries(entries.filter(([name]) => FACTS.includes(name))),
+    decisions: Object.fromEntries(entries.filter(([name]) => !FACTS.includes(name))),
+  };
+}
+
+function eachPiece(job: Raw, change: (piece: Raw) => Raw): unknown {
   const { pieces } = job;
-  if (!Array.isArray(pieces)) return pieces;
-  return pieces.map((piece: unknown) => {
-    if (!isObject(piece) || !isObject(piece['surfaces'])) return piece;
+  return Array.isArray(pieces) ? pieces.map((piece: unknown) => (isObject(piece) ? change(piece) : piece)) : pieces;
+}
+
+const eachElement = (job: Raw, change: (element: Raw) => Raw): unknown =>
+  eachPiece(job, (piece) => {
+    if (!isObject(piece['surfaces'])) return piece;
     const surfaces = Object.entries(piece['surfaces']).map(([side, list]) => [
       side,
       Array.isArray(list) ? list.map((e: unknown) => (isObject(e) ? change(e) : e)) : list,
     ]);
     return { ...piece, surfaces: Object.fromEntries(surfaces) as Raw };
   });
-}

@@ -3,7 +3,7 @@ import { PDFDocument, rgb } from '@cantoo/pdf-lib';
 import { strToU8, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { writeWorkingFile } from '../../bring-in/working-file';
-import { pictureAsset, tableOfWords } from '../../core/job';
+import { pictureAsset, redecided, tableOfWords } from '../../core/job';
 import { begin, box, makeJob, picture, pictureFacts, words } from '../jobs';
 import { sha256 } from './sha256';
 import { spoilt } from './spoil';
@@ -252,11 +252,11 @@ function jobs(): readonly Hostile[] {
     file('a name of a million letters', { ...plain, name: 'n'.repeat(1_000_000) }),
     file('a size beyond all bounds', {
       ...plain,
-      pieces: plain.pieces.map((p) => ({ ...p, size: { width: 1e308, height: 1e308 } })),
+      pieces: plain.pieces.map((p) => redecided(p, { size: { width: 1e308, height: 1e308 } })),
     }),
     file('a size of nothing', {
       ...plain,
-      pieces: plain.pieces.map((p) => ({ ...p, size: { width: 0, height: -5 } })),
+      pieces: plain.pieces.map((p) => redecided(p, { size: { width: 0, height: -5 } })),
     }),
     file('a prototype', '{"__proto__":{"x":1},"constructor":{"prototype":{}}}'),
     withElements('a hundred thousand soft hyphens', [long(50_000, 'a\u00ad')]),

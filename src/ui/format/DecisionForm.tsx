@@ -60,7 +60,7 @@ interface Props {
 export function DecisionForm(props: Props) {
   const { gallery, asked, about, title, typed, onType, unit, started, shown, kept, head, foot, verb, sending } = props;
   const [piece] = started.ok ? started.job.pieces : [];
-  const values = props.decided ?? piece ?? givenOf(asked, typed);
+  const values = props.decided ?? piece?.decisions ?? givenOf(asked, typed);
   const errorOf = (key: string) =>
     !started.ok && started.parameter === key && (shown || (typed[key] ?? '').length > 1)
       ? started.error.message

@@ -58,7 +58,7 @@ function Form({ onClose }: { readonly onClose: () => void }) {
   /** What an empty field keeps of the piece, where the new kind has a decision of that name. */
   const kept = (key: string) => {
     const parameter = parametersOf(format)[key];
-    const value = piece[key];
+    const value = piece.decisions[key];
     return parameter &&
       value !== undefined &&
       Object.hasOwn(format.parameters, key) &&

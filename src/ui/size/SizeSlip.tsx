@@ -21,6 +21,7 @@ import { Group, Groups, Slip } from '../slip/Slip';
 import { FromFile } from './FromFile';
 import { ParameterField } from '../field/ParameterField';
 import { useResize, type Resize } from './use-resize';
+import { redecided } from '@/core/job';
 
 /** The decisions of the piece: its kind, and then only what that kind has. */
 export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
@@ -57,18 +58,18 @@ export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
             Copy to a format
           </Button>
           {Object.entries(format.parameters)
-            .filter(([, p]) => !p.when || p.when(piece))
+            .filter(([, p]) => !p.when || p.when(piece.decisions))
             .map(([name, parameter]) => (
               <ParameterField
                 key={`${format.kind}-${name}`}
                 name={name}
                 parameter={parameter}
-                value={piece[name]}
+                value={piece.decisions[name]}
                 resize={resize}
                 {...context}
               />
             ))}
-          <Orientation format={format} size={piece['size'] as Size | undefined} resize={resize} />
+          <Orientation format={format} size={piece.decisions['size'] as Size | undefined} resize={resize} />
           {format.kind === 'own' && <FromFile resize={resize} />}
           <ChoiceField
             label="unit"
@@ -77,7 +78,12 @@ export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
             options={JOB_UNITS.map((u) => ({ value: u, label: u }))}
             onChange={(unit) => change('Change unit', (now) => ({ ...now, unit }))}
           />
-          <Oversized format={format} resize={resize} context={context} size={piece['size'] as Size | undefined} />
+          <Oversized
+            format={format}
+            resize={resize}
+            context={context}
+            size={piece.decisions['size'] as Size | undefined}
+          />
         </Group>
         <Group title="Bleed">
           <EdgesField
@@ -224,7 +230,7 @@ function Oversized({
         setOpen(false);
         if (mm <= 0) return;
         const bleed = { top: mm, right: mm, bottom: mm, left: mm };
-        resize.setAll('Make the margin bleed', (p) => ({ ...p, size: trimmed(mm), bleed }));
+        resize.setAll('Make the margin bleed', (p) => ({ ...redecided(p, { size: trimmed(mm) }), bleed }));
       }}
     />
   );

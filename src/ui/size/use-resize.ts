@@ -18,9 +18,8 @@ export interface Resize {
 /** The piece with a decision changed; one that is left out again follows from the others. */
 const withDecision = (job: Job, name: string, value: unknown): Job =>
   changePiece(job, (piece) => {
-    const changed: Piece = { ...piece, [name]: value };
-    if (value === undefined) Reflect.deleteProperty(changed, name);
-    return changed;
+    const { [name]: _before, ...others } = piece.decisions;
+    return { ...piece, decisions: value === undefined ? others : { ...piece.decisions, [name]: value } };
   });
 
 export function useResize(): Resize {

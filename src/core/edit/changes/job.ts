@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { formatOf } from '../../format';
 import { OVERRIDE_FIELDS } from '../../figure';
-import { Job, describeProblems, freed, readDecisions, refusalOf, takeHouse, takeStock, type Piece } from '../../job';
+import { Job, describeProblems, freed, readDecisions, redecided, refusalOf, takeHouse, takeStock } from '../../job';
 import { SHIPPED_PAPERS, SHIPPED_PRINTERS } from '../../shop';
 import { recordNamed } from '../begin';
 import { changePiece, pieceOf } from '../on-side';
@@ -46,10 +46,10 @@ export const jobChanges = [
       if (!format) throw new CannotChange(`There is no format “${piece.kind}”.`);
       const read = readDecisions(format, set, { unit: job.unit, ppi: 300 });
       if (!read.ok) throw new CannotChange(`${read.parameter}: ${read.error.message}`);
-      const decided: Piece = { ...piece, ...read.values };
-      const refused = refusalOf(job, decided);
+      const made = redecided(piece, read.values);
+      const refused = refusalOf(job, made);
       if (refused) throw new CannotChange(`${refused.parameter}: ${refused.error.message}`);
-      return changePiece(job, () => decided);
+      return changePiece(job, () => made);
     },
   }),
   defineChange({
