@@ -9,6 +9,7 @@ import { dataFolder } from './store/database';
 import type { Given, Made, Outcome, WorkName } from './work';
 import { BOUNDS } from './work/bounds';
 import { writeWhole } from './write-whole';
+import { halted } from './problems';
 
 /** Who asks for work, and how it is known again. */
 export interface Asking {
@@ -86,9 +87,9 @@ export async function ask<N extends WorkName>(name: N, given: Given<N>, asking: 
   if (answer.done) return madeOf(answer.outcome) as Made<N>;
   switch (answer.why) {
     case 'busy':
-      throw new Problem(503, 'More is asked for here than can be done.', 'Try again in a minute.', { again: true });
+      throw halted.busy();
     case 'left':
-      throw new Problem(499, 'Nobody waited for this any more.', 'Ask for it again.');
+      throw halted.left();
     case 'seconds':
     case 'megabytes':
     case 'crash': {

@@ -9,9 +9,9 @@ import { folderAssets } from '@/output';
 import { ask } from './ask';
 import { incomingFolder, type Incoming } from './incoming';
 import { createJob } from './jobs';
-import { Problem } from './problem';
 import { dataFolder, store } from './store/database';
 import { writeWhole } from './write-whole';
+import { missing, refused } from './problems';
 
 export const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
@@ -22,7 +22,7 @@ export const assetBytes = (sha: string): Promise<Uint8Array | undefined> => fold
 
 async function sound(reading: Promise<AssetReading>): Promise<Omit<Added, 'sha'>> {
   const read = await reading;
-  if (!read.ok) throw new Problem(422, read.problem, 'Nothing was changed.');
+  if (!read.ok) throw refused.file(read.problem);
   return read;
 }
 
@@ -82,10 +82,7 @@ export async function openIncoming({ path, sha }: Incoming, signal?: AbortSignal
   await mkdir(folder);
   try {
     const opened = await ask('openJobFile', { path, folder }, { key: sha, apart: folder, signal });
-    if (!opened.ok)
-      throw new Problem(422, 'This file cannot be opened as a job.', opened.problems.join(' '), {
-        problems: opened.problems,
-      });
+    if (!opened.ok) throw refused.workingFile(opened.problems);
     const { job, from, files } = opened;
     const read = new Map<string, Asset>();
     for (const file of files) {
@@ -113,7 +110,7 @@ export async function openIncoming({ path, sha }: Incoming, signal?: AbortSignal
 export async function assetFacts(sha: string): Promise<Asset> {
   const { models } = await store();
   const row = await models.assets.findByPk(sha);
-  if (!row) throw new Problem(404, 'This picture or font is not here.', 'Bring it in again.');
+  if (!row) throw missing.asset();
   return AssetSchema.parse(JSON.parse(row.facts));
 }
 

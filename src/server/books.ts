@@ -3,8 +3,8 @@ import type { Transaction } from 'sequelize';
 import type { z } from 'zod';
 import { House, SHIPPED_PAPERS, SHIPPED_PRINTERS, Stock } from '@/core/shop';
 import { Kit, describeProblems } from '@/core/job';
-import { Problem } from './problem';
 import { store } from './store/database';
+import { missing, refused } from './problems';
 
 /** The shop books: what each is called, how a record is read, and what ships in it. */
 const BOOKS = {
@@ -48,15 +48,15 @@ export async function putRecord(book: Book, name: string, data: unknown, transac
   const read = (schema as z.ZodType<House | Stock | Kit>).safeParse(data);
   if (!read.success) {
     const problems = describeProblems(read.error);
-    throw new Problem(422, `This ${word} cannot be kept.`, problems.join(' '), { problems });
+    throw refused.record(word, problems);
   }
   const own = read.data.name.trim();
-  if (own === '') throw new Problem(422, `A ${word} needs a name.`, 'Give it one and try again.');
+  if (own === '') throw refused.nameless(word);
   const { models } = await store();
   const record = JSON.stringify({ ...read.data, name: own });
   const before = await models[book].findOne({ where: { name }, transaction });
   if (own !== name && (await models[book].findOne({ where: { name: own }, transaction })))
-    throw new Problem(409, `There is a ${word} called “${own}” already.`, 'Choose another name.');
+    throw refused.nameTaken(word, own);
   if (before) await before.update({ name: own, record }, { transaction });
   else await models[book].create({ name: own, record }, { transaction });
 }
@@ -65,5 +65,5 @@ export async function putRecord(book: Book, name: string, data: unknown, transac
 export async function removeRecord(book: Book, name: string): Promise<void> {
   const { models, write } = await store();
   const gone = await write((transaction) => models[book].destroy({ where: { name }, transaction }));
-  if (gone === 0) throw new Problem(404, `There is no ${BOOKS[book].word} called “${name}”.`, 'Look in the book.');
+  if (gone === 0) throw missing.record(BOOKS[book].word, name);
 }

@@ -1,9 +1,9 @@
 import 'server-only';
 import type { Job } from '@/core/job';
 import { jobRow } from './jobs';
-import { Problem } from './problem';
 import { keptJob } from './read-state';
 import { store } from './store/database';
+import { missing } from './problems';
 
 /** A version of a job that another save came before; it is kept beside the job. */
 interface ConflictFacts {
@@ -37,12 +37,7 @@ export async function listConflicts(id: string): Promise<readonly ConflictFacts[
 export async function conflictVersion(id: string, conflict: number): Promise<Job> {
   const { models } = await store();
   const row = await models.conflicts.findOne({ where: { id: conflict, jobId: id } });
-  if (!row)
-    throw new Problem(
-      404,
-      'This version is no longer kept.',
-      'Versions that were chosen between are cleared away after 90 days.',
-    );
+  if (!row) throw missing.version();
   return keptJob(row.document);
 }
 

@@ -8,9 +8,9 @@ import { EXPORT_KINDS, EXPORT_WORDS, exportOf, type ExportWords } from '@/output
 import { shipped } from '@/output/home';
 import { incomingFolder } from './incoming';
 import { readCurrent, revision } from './jobs';
-import { Problem } from './problem';
 import { dataFolder, store } from './store/database';
 import type { ExportRow, ExportState } from './store/models';
+import { missing, refused } from './problems';
 
 /** Longest that one export may take. */
 const MINUTES = 10;
@@ -78,8 +78,7 @@ function hasRoom(): boolean {
 const folderOf = (id: string): string => dataFolder('exports', id);
 
 export async function requestExport(jobId: string, kind: string): Promise<ExportFacts> {
-  if (!exportOf(kind))
-    throw new Problem(422, `“${kind}” is not a kind of file.`, `Choose one of ${EXPORT_KINDS.join(', ')}.`);
+  if (!exportOf(kind)) throw refused.exportKind(kind, EXPORT_KINDS);
   const { head } = await readCurrent(jobId);
   const { models, write } = await store();
   const row = await write((transaction) =>
@@ -117,7 +116,7 @@ export async function listExports(jobId: string): Promise<ExportList> {
 async function exportRow(id: string): Promise<ExportRow> {
   const { models } = await store();
   const row = await models.exports.findByPk(id);
-  if (!row) throw new Problem(404, 'There is no such export.', 'Export the job again.');
+  if (!row) throw missing.export();
   return row;
 }
 
@@ -135,7 +134,7 @@ export async function cancelExport(id: string): Promise<ExportFacts> {
 export async function exportedFile(id: string, name: string): Promise<{ bytes: Buffer; type: string }> {
   const facts = await readExport(id);
   const file = facts.files.find((f) => f.name === name);
-  if (!file || facts.state !== 'done') throw new Problem(404, 'This file is not there.', 'Export the job again.');
+  if (!file || facts.state !== 'done') throw missing.file();
   return { bytes: await readFile(join(folderOf(id), file.name)), type: file.type };
 }
 

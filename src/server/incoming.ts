@@ -2,9 +2,9 @@ import 'server-only';
 import { createHash, randomUUID } from 'node:crypto';
 import { mkdir, open, rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Problem } from './problem';
 import { bodyParts } from './respond';
 import { dataFolder } from './store/database';
+import { halted } from './problems';
 
 /** A file that came in, on disk and not yet looked at. */
 export interface Incoming {
@@ -58,8 +58,7 @@ async function received(request: Request, most: number, path: string): Promise<O
   return { size, sha: digest.toString('hex') };
 }
 
-const cut = () =>
-  new Problem(400, 'What arrived is not what was sent.', 'Nothing was changed. Send it again.', { again: true });
+const cut = () => halted.spoilt();
 
 /** What the sender says it sends (RFC 9530): the SHA-256 in base64. */
 function digestOf({ headers }: Request): string | undefined {

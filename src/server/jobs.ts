@@ -3,11 +3,11 @@ import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import type { Job, JobSummary } from '@/core/job';
 import { history } from './history';
-import { Problem } from './problem';
 import { keptJob, readKept, readState } from './read-state';
 import { stateOf, underId, type State } from './state';
 import { store } from './store/database';
 import type { JobRow } from './store/models';
+import { broken, missing } from './problems';
 
 const summaryOf = (row: JobRow): JobSummary => ({
   id: row.id,
@@ -50,8 +50,7 @@ export async function insertJob(state: State, label: string, transaction: Transa
 export async function jobRow(id: string, transaction?: Transaction): Promise<JobRow> {
   const { models } = await store();
   const row = await models.jobs.findByPk(id, transaction ? { transaction } : {});
-  if (!row || row.removedAt)
-    throw new Problem(404, 'There is no such job.', 'It may have been removed; look on the board.');
+  if (!row || row.removedAt) throw missing.job();
   return row;
 }
 
@@ -71,14 +70,7 @@ export async function readCurrent(
   const newest = await readKept(document);
   if (newest.ok) return { head: row.head, job: newest.job, undo, redo };
   const readable = await newestReadable(id, row.head);
-  throw new Problem(
-    500,
-    `The newest state of this job, revision ${row.head}, can no longer be read.`,
-    readable === undefined
-      ? 'No earlier one can be read either: put back a copy of the database.'
-      : `Revision ${readable} can be read.`,
-    { readable, problems: newest.problems },
-  );
+  throw broken.newestState(row.head, readable, newest.problems);
 }
 
 /** The newest revision below one that can be read. */
@@ -110,7 +102,7 @@ export async function layOnTop(id: string, number: number): Promise<void> {
 export async function packedRevision(id: string, number: number): Promise<Uint8Array> {
   const { models } = await store();
   const row = await models.revisions.findOne({ where: { jobId: id, number } });
-  if (!row) throw new Problem(404, `This job has no revision ${number}.`, 'Choose one from its record.');
+  if (!row) throw missing.revision(number);
   return row.document;
 }
 
@@ -141,5 +133,5 @@ export async function setRemoved(id: string, removed: boolean): Promise<void> {
   const count = await write((transaction) =>
     models.jobs.update({ removedAt: removed ? new Date() : null }, { where: { id }, transaction }),
   );
-  if (count[0] === 0) throw new Problem(404, 'There is no such job.', 'Look on the board.');
+  if (count[0] === 0) throw missing.job();
 }

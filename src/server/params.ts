@@ -1,5 +1,5 @@
 import 'server-only';
-import { Problem } from './problem';
+import { missing, unclear } from './problems';
 
 /** Route parameters as Next gives them. */
 export interface Params<K extends string> {
@@ -20,12 +20,11 @@ const PARTS: Readonly<Record<string, RegExp>> = {
 export async function checkAddress(context: unknown): Promise<void> {
   const { params } = context as { readonly params?: Promise<Readonly<Record<string, string>>> };
   for (const [key, text] of Object.entries((await params) ?? {}))
-    if (!PARTS[key]?.test(text) || /^\.+$/.test(text))
-      throw new Problem(404, 'There is nothing at this address.', 'Look on the board, or in the shop books.');
+    if (!PARTS[key]?.test(text) || /^\.+$/.test(text)) throw missing.address();
 }
 
 export function wholeNumber(text: string | null, what: string): number {
   const value = Number(text);
   if (text !== null && Number.isInteger(value) && value >= 0) return value;
-  throw new Problem(400, `${what} must be a whole number.`, 'Reload the page and try again.');
+  throw unclear.notWhole(what);
 }

@@ -2,13 +2,12 @@ import 'server-only';
 import { conversionKey, readConversion } from '@/core/colour';
 import { Adjust } from '@/core/element';
 import { ProfileKey } from '@/core/shop';
-import { Problem } from './problem';
+import { unclear } from './problems';
 
 /** The way of colours that a picture is wanted through: see `conversionKey`. */
 export function conversionOf(query: URLSearchParams): string {
   const way = readConversion(query.get('profile') ?? '');
-  if (!ProfileKey.safeParse(way.profile).success)
-    throw new Problem(400, 'There is no such output profile.', 'Reload the page.');
+  if (!ProfileKey.safeParse(way.profile).success) throw unclear.profile();
   return conversionKey(way);
 }
 
@@ -19,6 +18,6 @@ export function adjustOf(query: URLSearchParams): Adjust | undefined {
   try {
     return Adjust.parse(JSON.parse(text));
   } catch {
-    throw new Problem(400, 'This adjustment cannot be read.', 'Reload the page.');
+    throw unclear.adjustment();
   }
 }

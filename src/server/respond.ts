@@ -5,6 +5,7 @@ import { isOwnHost, isOwnOrigin } from './hosts';
 import { checkAddress } from './params';
 import { Problem } from './problem';
 import { dataFolder } from './store/database';
+import { broken, halted, unclear } from './problems';
 
 type Handler<C> = (request: Request, context: C) => Promise<unknown>;
 
@@ -34,25 +35,10 @@ export function problemOf(error: unknown): Problem {
   const { code, original } = error as { code?: unknown; original?: { code?: unknown; message?: unknown } };
   const said = [code, original?.code, original?.message].join(' ');
   const where = dataFolder();
-  if (/ENOSPC|EDQUOT|SQLITE_FULL/.test(said))
-    return new Problem(507, `The disk that holds ${where} is full.`, 'Nothing was changed there. Make room on it.');
-  if (/EROFS|EACCES|EPERM|SQLITE_READONLY|SQLITE_CANTOPEN/.test(said))
-    return new Problem(
-      507,
-      `${where} cannot be written to.`,
-      'Nothing was changed there. Look at its disk and its permissions.',
-    );
-  if (/SQLITE_CORRUPT|SQLITE_NOTADB/.test(said))
-    return new Problem(
-      500,
-      `The database in ${where} is damaged.`,
-      'Stop the server and put back its last copy: npm run ys -- restore.',
-    );
-  return new Problem(
-    500,
-    'Something went wrong here.',
-    'Nothing was lost. Try again; if it stays, look at the server’s output.',
-  );
+  if (/ENOSPC|EDQUOT|SQLITE_FULL/.test(said)) return broken.full(where);
+  if (/EROFS|EACCES|EPERM|SQLITE_READONLY|SQLITE_CANTOPEN/.test(said)) return broken.readOnly(where);
+  if (/SQLITE_CORRUPT|SQLITE_NOTADB/.test(said)) return broken.database(where);
+  return broken.unknown();
 }
 
 const answer = ({ status, message, todo, details }: Problem): Response =>
@@ -60,23 +46,13 @@ const answer = ({ status, message, todo, details }: Problem): Response =>
 
 function guard(request: Request): void {
   const host = request.headers.get('host');
-  if (!isOwnHost(host))
-    throw new Problem(421, 'This address is not this server’s.', 'Open it as localhost or 127.0.0.1.');
+  if (!isOwnHost(host)) throw halted.address();
   // A page of somebody else may not make this server compute, though it would not see the answer. What no page asks for
   // says nothing.
   const from = request.headers.get('sec-fetch-site');
-  if (from !== null && from !== 'same-origin' && from !== 'none')
-    throw new Problem(
-      403,
-      'This request came from another site.',
-      'Open Yellow Sheet in its own window and try again.',
-    );
+  if (from !== null && from !== 'same-origin' && from !== 'none') throw halted.otherSite();
   if (request.method !== 'GET' && !isOwnOrigin(request.headers.get('origin'), host)) {
-    throw new Problem(
-      403,
-      'This request came from another site.',
-      'Open Yellow Sheet in its own window and try again.',
-    );
+    throw halted.otherSite();
   }
 }
 
@@ -99,14 +75,8 @@ async function within<T>(promise: Promise<T>, ms: number, refusal: () => Problem
 
 /** The parts of a body up to a size and a time; what is longer, or does not come, is refused. */
 export async function* bodyParts(request: Request, most: number): AsyncGenerator<Uint8Array> {
-  const tooLarge = () =>
-    new Problem(413, 'This is larger than can be taken in.', `Send at most ${Math.floor(most / 1024 / 1024)} MB.`);
-  const tooSlow = () =>
-    new Problem(
-      408,
-      'The rest of this did not arrive.',
-      'Nothing was changed. Look at the connection and send it again.',
-    );
+  const tooLarge = () => halted.tooLarge(most);
+  const tooSlow = () => halted.tooSlow();
   if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge();
   if (!request.body) return;
   const reader = request.body.getReader();
@@ -141,8 +111,7 @@ export const MAX_JSON_BYTES = 16 * 1024 * 1024;
 export async function readJson(request: Request): Promise<unknown> {
   const bytes = await readBody(request, MAX_JSON_BYTES);
   const value = parsed(Buffer.from(bytes).toString('utf8'));
-  if (isDeep(value))
-    throw new Problem(400, 'This is nested deeper than anything that is kept here.', 'Reload the page and try again.');
+  if (isDeep(value)) throw unclear.tooDeep();
   return value;
 }
 
@@ -150,7 +119,7 @@ function parsed(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch {
-    throw new Problem(400, 'The request is not JSON.', 'Reload the page and try again.');
+    throw unclear.notJson();
   }
 }
 

@@ -4,10 +4,10 @@ import type { Job } from '@/core/job';
 import { contentHash, patched, type SaveAnswer, type SaveRequest, type SentStep } from '@/core/save';
 import { jobRow, revision } from './jobs';
 import { keepAtHand, stateAt } from './newest';
-import { Problem } from './problem';
 import { readState } from './read-state';
 import type { State } from './state';
 import { store } from './store/database';
+import { refused } from './problems';
 
 /**
  * Keeps states on top of a revision. Those that arrived before, their answer lost, are kept once. When another save
@@ -53,12 +53,7 @@ async function saveAfter(id: string, request: SaveRequest, arrivedBefore: readon
     if (newest) await keepAtHand(id, saved.head, newest.job, newest.document);
     return saved;
   }
-  throw new Problem(
-    409,
-    'Somebody saved this job in the meantime.',
-    'Both versions are kept. Choose which one goes on.',
-    { ...saved, theirs: await revision(id, saved.head) },
-  );
+  throw refused.savedMeanwhile({ ...saved, theirs: await revision(id, saved.head) });
 }
 
 interface Laid {
@@ -123,8 +118,7 @@ function statesFrom(
       return { step, state };
     }
     const led = isKnown ? patched(state, change.patch) : undefined;
-    if (typeof led !== 'object' || led === null || contentHash(led) !== change.hash)
-      throw new Problem(412, 'These changes are of another state of the job.', 'They are sent again with all of it.');
+    if (typeof led !== 'object' || led === null || contentHash(led) !== change.hash) throw refused.otherState();
     state = led;
     return { step, state };
   });

@@ -1,7 +1,7 @@
 import { boardFacts, readJob, type Job } from '@/core/job';
 import { contentHash } from '@/core/save';
 import { pack } from '@/upkeep';
-import { Problem } from './problem';
+import { refused } from './problems';
 
 /** A state of a job, with what is kept of it. */
 export interface State {
@@ -32,7 +32,7 @@ const kept = async (job: Job, text: string, facts: State['facts']): Promise<Stat
 function trusted(document: unknown): Job {
   const read = readJob(document);
   if (read.ok) return read.job;
-  throw new Problem(422, 'This is not a job that can be saved.', read.problems.join(' '), { problems: read.problems });
+  throw refused.job(read.problems);
 }
 
 /**

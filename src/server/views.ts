@@ -8,7 +8,7 @@ import type { GamutMap, Traced } from '@/output';
 import { ask, type Asking } from './ask';
 import { assetFacts, cached, sha256 } from './assets';
 import { packedRevision } from './jobs';
-import { Problem } from './problem';
+import { missing, unclear } from './problems';
 
 /** Who asks, and whether what was stopped is tried again. */
 export type By = Omit<Asking, 'key'>;
@@ -22,7 +22,7 @@ export const by = (request: Request): By => ({
 /** What is known of a picture. @throws Problem when it is not one */
 async function pictureFacts(sha: string): Promise<PictureAsset> {
   const facts = pictureAsset({ [sha]: await assetFacts(sha) }, sha);
-  if (!facts) throw new Problem(404, 'This is not a picture.', 'Bring the picture in again.');
+  if (!facts) throw missing.picture();
   return facts;
 }
 
@@ -63,7 +63,7 @@ interface InkWish extends Wish {
 export async function pictureInks(wish: InkWish, by: By): Promise<Uint8Array> {
   const { width, blur } = wish;
   if (!Number.isInteger(width) || width < 1 || width > WIDEST || !(blur >= 0 && blur <= 500))
-    throw new Problem(400, `A width from 1 to ${WIDEST} pixels is wanted.`, 'Reload the page.');
+    throw unclear.width(WIDEST);
   return ask('pictureInks', { ...wish, facts: await pictureFacts(wish.sha) }, { ...by, key: keyOf(wish) });
 }
 
@@ -72,12 +72,7 @@ const isTraceable = (by: string | null): by is (typeof TRACED_BY)[number] =>
 
 /** The outlines of the shapes in a picture. @param threshold percent */
 export async function pictureShapes(sha: string, told: string | null, threshold: number, by: By): Promise<Traced> {
-  if (!isTraceable(told) || !(threshold > 0 && threshold < 100))
-    throw new Problem(
-      400,
-      'A way to tell shapes and a percentage between 0 and 100 are wanted.',
-      'Write another percentage.',
-    );
+  if (!isTraceable(told) || !(threshold > 0 && threshold < 100)) throw unclear.trace();
   await pictureFacts(sha);
   return ask('pictureShapes', { sha, by: told, threshold }, { ...by, key: keyOf(sha, told, threshold) });
 }
@@ -96,29 +91,27 @@ export async function pictureColours(
   at: readonly [number, number] | undefined,
   by: By,
 ): Promise<readonly Rgb[]> {
-  if (at && !at.every(Number.isFinite)) throw new Problem(400, 'A place in the picture is wanted.', 'Reload the page.');
+  if (at && !at.every(Number.isFinite)) throw unclear.place();
   await pictureFacts(sha);
   return ask('pictureColours', { sha, at }, { ...by, key: keyOf(sha, at) });
 }
 
 /** A drawing that was brought in, as paths. */
 export async function drawingArt(sha: string, by: By): Promise<VectorArt> {
-  if ((await assetFacts(sha)).kind !== 'drawing')
-    throw new Problem(404, 'This drawing is not here.', 'Bring it in again.');
+  if ((await assetFacts(sha)).kind !== 'drawing') throw missing.drawing();
   return ask('drawingArt', { sha }, { ...by, key: sha });
 }
 
 /** A font that was brought in, as sfnt bytes. */
 export async function fontFile(sha: string, by: By): Promise<Uint8Array> {
-  if ((await assetFacts(sha)).kind !== 'font') throw new Problem(404, 'This font is not here.', 'Bring it in again.');
+  if ((await assetFacts(sha)).kind !== 'font') throw missing.font();
   return cached(`${sha}.sfnt`, () => ask('fontFile', { sha }, { ...by, key: sha }));
 }
 
 /** A page of a document for the bench; made once and kept. */
 export async function benchPage(sha: string, page: number, by: By): Promise<Uint8Array> {
   const asset = await assetFacts(sha);
-  if (asset.kind !== 'document' || page < 1 || page > asset.pages.length)
-    throw new Problem(404, 'There is no such page.', 'Choose another page of the PDF.');
+  if (asset.kind !== 'document' || page < 1 || page > asset.pages.length) throw missing.page();
   const key = `${sha}-page-${page}-${BENCH_PIXELS}.png`;
   return cached(key, () => ask('benchPage', { sha, page, wide: BENCH_PIXELS }, { ...by, key }));
 }

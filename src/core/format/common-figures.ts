@@ -1,5 +1,6 @@
 import { extentOf } from '../element';
 import type { Figure } from '../figure';
+import type { EdgeLengths } from '../layout';
 import { formatNumber, pixels, type Mm } from '../measure';
 import type { Size } from '../paper';
 import { eyePpi } from '../rules';
@@ -18,50 +19,87 @@ interface Solved {
 /** Why a flat sheet is as large finished as it is flat. */
 const FLAT_RULE = 'The designer’s decision; a flat sheet is finished at its flat size';
 
-const edgeList = (e: { top: Mm; right: Mm; bottom: Mm; left: Mm }): readonly Mm[] => [e.top, e.right, e.bottom, e.left];
+const edgeList = (e: EdgeLengths): readonly Mm[] => [e.top, e.right, e.bottom, e.left];
+
+/** What the figures of a piece are worked out from. */
+interface Known extends Solved {
+  readonly finished: Size;
+  readonly commons: PieceCommons;
+  readonly context: FormatContext;
+}
 
 /** The figures of every piece, with those of its kind in their places. */
 export function commonFigures(
   plan: Plan,
-  { flat, withBleed, scale, first, sheets }: Solved,
+  solved: Solved,
   commons: PieceCommons,
   context: FormatContext,
 ): readonly Figure[] {
+  const known: Known = { ...solved, finished: plan.finished, commons, context };
+  const own = (group: Figure['group']) => (plan.figures ?? []).filter((f) => f.group === group);
+  return [
+    finishedFigure(known),
+    ...own('size'),
+    ...(isFlat(known) || own('size').some((f) => f.id === 'flat') ? [] : [flatFigure(known)]),
+    ...edgeFigures(known),
+    ...own('panels'),
+    ...gridFigures(solved.first, commons, context.write),
+    ...own('on the sheet'),
+    ...sheetFigures(solved.sheets, context),
+    ...pictureFigures(known),
+    ...own('picture and ink'),
+    ...outputFigures(known),
+    ...own('output'),
+  ];
+}
+
+/** Lengths that differ by less are one, mm. */
+const NOTHING = 1e-6;
+
+const isFlat = ({ finished, flat }: Known): boolean =>
+  Math.abs(finished.width - flat.width) < NOTHING && Math.abs(finished.height - flat.height) < NOTHING;
+
+function finishedFigure(known: Known): Figure {
+  const { finished, context } = known;
+  const { write } = context;
+  return {
+    id: 'finished',
+    group: 'size',
+    name: 'Finished',
+    value: [finished.width, finished.height],
+    unit: 'mm',
+    working: [`${isFlat(known) ? 'given' : 'as held'}: ${write(finished.width)} × ${write(finished.height)}`],
+    rule: isFlat(known) ? FLAT_RULE : 'What is left in the hand',
+    measured: { kind: 'box', box: 'trim' },
+  };
+}
+
+function flatFigure({ finished, flat, scale, context: { write } }: Known): Figure {
+  return {
+    id: 'flat',
+    group: 'size',
+    name: scale === 1 ? 'Flat' : 'Drawn',
+    value: [flat.width, flat.height],
+    unit: 'mm',
+    working:
+      scale === 1
+        ? [`opened out: ${write(flat.width)} × ${write(flat.height)}`]
+        : [`at 1:${scale}: ${write(finished.width)} ÷ ${scale} × ${write(finished.height)} ÷ ${scale}`],
+    rule: 'The trimmed size that is printed',
+    measured: { kind: 'box', box: 'trim' },
+  };
+}
+
+/** What lies beyond and within the trim. */
+function edgeFigures({ withBleed, scale, first, context }: Known): readonly Figure[] {
   const { rules, write } = context;
-  const { finished } = plan;
-  const own = plan.figures ?? [];
-  const [bleed, safe, ppi] = [rules.bleed.value, rules.safe.value, rules.ppi.value];
-  const { boxes } = first;
-  const isFlat = Math.abs(finished.width - flat.width) < 1e-6 && Math.abs(finished.height - flat.height) < 1e-6;
-  const size: Figure[] = [
-    {
-      id: 'finished',
-      group: 'size',
-      name: 'Finished',
-      value: [finished.width, finished.height],
-      unit: 'mm',
-      working: [`${isFlat ? 'given' : 'as held'}: ${write(finished.width)} × ${write(finished.height)}`],
-      rule: isFlat ? FLAT_RULE : 'What is left in the hand',
-      measured: { kind: 'box', box: 'trim' },
-    },
-    ...own.filter((f) => f.group === 'size'),
-    ...(isFlat || own.some((f) => f.id === 'flat')
-      ? []
-      : [
-          {
-            id: 'flat',
-            group: 'size' as const,
-            name: scale === 1 ? 'Flat' : 'Drawn',
-            value: [flat.width, flat.height],
-            unit: 'mm' as const,
-            working:
-              scale === 1
-                ? [`opened out: ${write(flat.width)} × ${write(flat.height)}`]
-                : [`at 1:${scale}: ${write(finished.width)} ÷ ${scale} × ${write(finished.height)} ÷ ${scale}`],
-            rule: 'The trimmed size that is printed',
-            measured: { kind: 'box', box: 'trim' } as const,
-          },
-        ]),
+  const { trim, bleed, safe } = first.boxes;
+  const eachEdge = (edges: readonly Mm[]) => `each edge: ${edges.map(write).join(', ')} (top, right, bottom, left)`;
+  const sum = (name: string, parts: readonly Mm[], whole: Mm) =>
+    `${name} = ${parts.map(write).join(' + ')} = ${write(whole)}`;
+  const [left, right] = [trim.x - bleed.x, bleed.x + bleed.width - (trim.x + trim.width)];
+  const [top, bottom] = [trim.y - bleed.y, bleed.y + bleed.height - (trim.y + trim.height)];
+  return [
     {
       id: 'with-bleed',
       group: 'size',
@@ -70,37 +108,44 @@ export function commonFigures(
       unit: 'mm',
       working: [
         ...(scale === 1 ? [] : [`drawn at 1:${formatNumber(scale)}:`]),
-        `width = ${write(boxes.trim.x - boxes.bleed.x)} + ${write(boxes.trim.width)} + ` +
-          `${write(boxes.bleed.x + boxes.bleed.width - boxes.trim.width)} = ${write(withBleed.width)}`,
-        `height = ${write(boxes.trim.y - boxes.bleed.y)} + ${write(boxes.trim.height)} + ` +
-          `${write(boxes.bleed.y + boxes.bleed.height - boxes.trim.height)} = ${write(withBleed.height)}`,
+        sum('width', [left, trim.width, right], withBleed.width),
+        sum('height', [top, trim.height, bottom], withBleed.height),
       ],
       rule: 'Trim plus the bleed on both sides',
       measured: { kind: 'box', box: 'bleed' },
     },
-    ruledFigure('bleed', 'size', 'Bleed', 'mm', edgeList(bleed), rules.bleed, edgeList(rules.bleed.computed), {
-      working: [`each edge: ${edgeList(bleed).map(write).join(', ')} (top, right, bottom, left)`],
+    ruledFigure(edgesRuled(rules.bleed), {
+      id: 'bleed',
+      group: 'size',
+      name: 'Bleed',
+      unit: 'mm',
+      working: [eachEdge(edgeList(rules.bleed.value))],
       measured: { kind: 'box', box: 'bleed' },
     }),
-    ruledFigure('safe', 'size', 'Safe margin', 'mm', edgeList(safe), rules.safe, edgeList(rules.safe.computed), {
-      working: [
-        `each edge: ${edgeList(safe).map(write).join(', ')} (top, right, bottom, left)`,
-        `safe area = ${write(boxes.safe.width)} × ${write(boxes.safe.height)}`,
-      ],
+    ruledFigure(edgesRuled(rules.safe), {
+      id: 'safe',
+      group: 'size',
+      name: 'Safe margin',
+      unit: 'mm',
+      working: [eachEdge(edgeList(rules.safe.value)), `safe area = ${write(safe.width)} × ${write(safe.height)}`],
       measured: { kind: 'box', box: 'safe' },
     }),
   ];
-  const eye = eyePpi(commons.readingDistance);
+}
+
+function pictureFigures({ flat, withBleed, scale, commons, context: { rules } }: Known): readonly Figure[] {
+  const ppi = rules.ppi.value;
+  const [width, height] = [withBleed.width * scale, withBleed.height * scale];
+  const rounded = (mm: Mm) => `round(${formatNumber(mm)} mm ÷ 25.4 × ${ppi}) = ${pixels(mm, ppi)}`;
   return [
-    ...size,
-    ...own.filter((f) => f.group === 'panels'),
-    ...gridFigures(first, commons, write),
-    ...own.filter((f) => f.group === 'on the sheet'),
-    ...sheetFigures(sheets, context),
-    ruledFigure('ppi', 'picture and ink', 'Resolution', 'ppi', ppi, rules.ppi, rules.ppi.computed, {
+    ruledFigure(rules.ppi, {
+      id: 'ppi',
+      group: 'picture and ink',
+      name: 'Resolution',
+      unit: 'ppi',
       working: [
-        `25.4 ÷ (${formatNumber(commons.readingDistance)} mm × tan 1′) = ${formatNumber(eye, 0)} ppi at ` +
-          'reading distance',
+        `25.4 ÷ (${formatNumber(commons.readingDistance)} mm × tan 1′) = ` +
+          `${formatNumber(eyePpi(commons.readingDistance), 0)} ppi at reading distance`,
         `rounded up to 50, at most 300: ${rules.ppi.computed} ppi`,
       ],
     }),
@@ -108,74 +153,55 @@ export function commonFigures(
       id: 'pixels',
       group: 'picture and ink',
       name: `At ${formatNumber(ppi, 0)} ppi`,
-      value: [pixels(withBleed.width * scale, ppi), pixels(withBleed.height * scale, ppi)],
+      value: [pixels(width, ppi), pixels(height, ppi)],
       unit: 'px',
       working: [
-        `round(${formatNumber(withBleed.width * scale)} mm ÷ 25.4 × ${ppi}) = ` +
-          `${pixels(withBleed.width * scale, ppi)}`,
-        `round(${formatNumber(withBleed.height * scale)} mm ÷ 25.4 × ${ppi}) = ` +
-          `${pixels(withBleed.height * scale, ppi)}`,
+        rounded(width),
+        rounded(height),
         `trimmed: ${pixels(flat.width * scale, ppi)} × ${pixels(flat.height * scale, ppi)} px`,
       ],
       rule: 'A picture to the bleed needs this many pixels',
     },
-    ruledFigure(
-      'inkLimit',
-      'picture and ink',
-      'Ink limit',
-      '%',
-      rules.inkLimit.value,
-      rules.inkLimit,
-      rules.inkLimit.computed,
-      {
-        working: [`C + M + Y + K at any point ≤ ${rules.inkLimit.value} %`],
-      },
-    ),
-    ...own.filter((f) => f.group === 'picture and ink'),
-    ruledFigure(
-      'minTypePt',
-      'output',
-      'Smallest type',
-      'pt',
-      rules.minTypePt.value,
-      rules.minTypePt,
-      rules.minTypePt.computed,
-      {
-        working: [
-          `one ink on paper: ${rules.minTypePt.value} pt`,
-          `reversed or in several inks: ${rules.minReversedTypePt.value} pt`,
-        ],
-      },
-    ),
-    ruledFigure(
-      'minLinePt',
-      'output',
-      'Thinnest line',
-      'pt',
-      rules.minLinePt.value,
-      rules.minLinePt,
-      rules.minLinePt.computed,
-      {
-        working: [`positive: ${rules.minLinePt.value} pt`, `reversed or in a tint: ${2 * rules.minLinePt.value} pt`],
-      },
-    ),
-    ruledFigure(
-      'markOffset',
-      'output',
-      'Mark offset',
-      'mm',
-      rules.markOffset.value,
-      rules.markOffset,
-      rules.markOffset.computed,
-      {
-        working: [
-          `widest bleed ${write(Math.max(...edgeList(bleed)))}, at least 3 mm`,
-          `max = ${write(rules.markOffset.computed)}`,
-        ],
-        measured: { kind: 'marks' },
-      },
-    ),
-    ...own.filter((f) => f.group === 'output'),
+    ruledFigure(rules.inkLimit, {
+      id: 'inkLimit',
+      group: 'picture and ink',
+      name: 'Ink limit',
+      unit: '%',
+      working: [`C + M + Y + K at any point ≤ ${rules.inkLimit.value} %`],
+    }),
+  ];
+}
+
+function outputFigures({ context: { rules, write } }: Known): readonly Figure[] {
+  return [
+    ruledFigure(rules.minTypePt, {
+      id: 'minTypePt',
+      group: 'output',
+      name: 'Smallest type',
+      unit: 'pt',
+      working: [
+        `one ink on paper: ${rules.minTypePt.value} pt`,
+        `reversed or in several inks: ${rules.minReversedTypePt.value} pt`,
+      ],
+    }),
+    ruledFigure(rules.minLinePt, {
+      id: 'minLinePt',
+      group: 'output',
+      name: 'Thinnest line',
+      unit: 'pt',
+      working: [`positive: ${rules.minLinePt.value} pt`, `reversed or in a tint: ${2 * rules.minLinePt.value} pt`],
+    }),
+    ruledFigure(rules.markOffset, {
+      id: 'markOffset',
+      group: 'output',
+      name: 'Mark offset',
+      unit: 'mm',
+      working: [
+        `widest bleed ${write(Math.max(...edgeList(rules.bleed.value)))}, at least 3 mm`,
+        `max = ${write(rules.markOffset.computed)}`,
+      ],
+      measured: { kind: 'marks' },
+    }),
   ];
 }
 
@@ -238,25 +264,27 @@ const sheetFigures = (sheets: readonly SheetFit[], { write, rules }: FormatConte
     measured: { kind: 'sheet', sheet: i },
   }));
 
+/** A value that a rule gives, unless the designer says another. */
+interface RuledValue<V> {
+  readonly value: V;
+  readonly computed: V;
+  readonly overridden: boolean;
+  readonly rule: string;
+}
+
+const edgesRuled = ({ value, computed, ...rest }: RuledValue<EdgeLengths>): RuledValue<readonly Mm[]> => ({
+  ...rest,
+  value: edgeList(value),
+  computed: edgeList(computed),
+});
+
+/** A figure that can be overridden. */
 function ruledFigure(
-  id: NonNullable<Figure['overridable']>,
-  group: Figure['group'],
-  name: string,
-  unit: Figure['unit'],
-  value: Figure['value'],
-  from: { readonly overridden: boolean; readonly rule: string },
-  computed: Figure['value'],
-  more: Pick<Figure, 'working' | 'measured'>,
+  { value, computed, overridden, rule }: RuledValue<number | readonly number[]>,
+  about: Pick<Figure, 'group' | 'name' | 'unit' | 'working' | 'measured'> & {
+    readonly id: NonNullable<Figure['overridable']>;
+  },
 ): Figure {
-  return {
-    id,
-    group,
-    name,
-    value,
-    unit,
-    rule: from.rule,
-    overridable: id,
-    ...(from.overridden && { override: { field: id, computed } }),
-    ...more,
-  };
+  const { id } = about;
+  return { ...about, value, rule, overridable: id, ...(overridden && { override: { field: id, computed } }) };
 }

@@ -9,6 +9,7 @@ import { Umzug, SequelizeStorage } from 'umzug';
 import { groupCommit } from './group-commit';
 import { MIGRATIONS } from './migrations';
 import { defineModels, type Models } from './models';
+import { broken } from '../problems';
 
 /** Where pictures, exports and the database live. */
 export const dataFolder = (...parts: readonly string[]): string =>
@@ -81,12 +82,7 @@ export async function store(): Promise<Store> {
   return opened;
 }
 
-const gone = (): Problem =>
-  new Problem(
-    500,
-    `The database is no longer in ${dataFolder()}.`,
-    'Stop the server, put the database back, or its last copy with “npm run ys -- restore”, and start again.',
-  );
+const gone = (): Problem => broken.databaseGone(dataFolder());
 
 /** Closes the store; the next that asks for one opens it anew, wherever its data lies then. */
 export async function closeStore(): Promise<void> {

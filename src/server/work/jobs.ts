@@ -3,9 +3,9 @@ import { elementsOf, type JobReading } from '@/core/job';
 import { readPacked } from '@/upkeep';
 import { blankPng, checkDesk, openDesk, previewPng } from '@/output';
 import { unpack } from '../packed';
-import { Problem } from '../problem';
 import { stateFrom, type State } from '../state';
 import { assets } from './kept';
+import { missing } from '../problems';
 
 /** Longest side of the picture of a job on the board, pixels. */
 const THUMBNAIL = 480;
@@ -20,7 +20,7 @@ export async function thumbnail({ document }: Kept): Promise<Uint8Array> {
   const job = unpack(document);
   const desk = await openDesk(job, assets);
   const [front] = desk.sides;
-  if (!front) throw new Problem(404, 'This job has no side to show.', 'Open it and set its size.');
+  if (!front) throw missing.side();
   // What nobody laid anything on yet is told by its shape, its folds and its lines.
   const isBare = job.pieces.every((piece) => elementsOf(piece).length === 0);
   return isBare ? blankPng(front.surface) : previewPng(desk, front, THUMBNAIL);

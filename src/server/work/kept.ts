@@ -1,5 +1,5 @@
 import { folderAssets } from '@/output';
-import { Problem } from '../problem';
+import { missing } from '../problems';
 
 /** Files of this installation. Who starts the process says where they lie. */
 export const assets = folderAssets(process.env['YS_ASSETS'] ?? '');
@@ -7,6 +7,6 @@ export const assets = folderAssets(process.env['YS_ASSETS'] ?? '');
 /** Bytes of a file that is kept. @throws Problem when it is gone */
 export async function fileOf(sha: string, what: string): Promise<Uint8Array> {
   const bytes = await assets.get(sha);
-  if (!bytes) throw new Problem(404, `The file of this ${what} is gone.`, 'Bring it in again.');
+  if (!bytes) throw missing.bytes(what);
   return bytes;
 }

@@ -18,8 +18,8 @@ import {
   type Traced,
 } from '@/output';
 import { packInks } from '@/paint/plates';
-import { Problem } from '../problem';
 import { assets, fileOf } from './kept';
+import { refused } from '../problems';
 
 /** A picture, and the way its colours are seen. */
 export interface Seen {
@@ -88,7 +88,7 @@ export async function pictureColours({ sha, at }: Where): Promise<readonly Rgb[]
 /** A drawing that was brought in, as paths. */
 export async function drawingArt({ sha }: { readonly sha: string }): Promise<VectorArt> {
   const read = readSvg(new TextDecoder().decode(await fileOf(sha, 'drawing')));
-  if (!read.ok) throw new Problem(422, 'This drawing can no longer be read.', 'Bring it in again.');
+  if (!read.ok) throw refused.drawing();
   return read.art;
 }
 

@@ -178,6 +178,34 @@ export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'sel
     setMarquee(undefined);
   }, []);
 
+  /** What is left of a press when it is let go. */
+  const finish = useCallback(
+    (event: PointerEvent, { gesture, moved, click, ...rest }: Press) => {
+      const { change, select, selection } = store.getState();
+      if (!moved) {
+        if (click) select(click);
+        return;
+      }
+      switch (gesture.kind) {
+        case 'pan':
+          return;
+        case 'marquee': {
+          const here = projection(useBenchView.getState()).toMm(pointOf(event));
+          const inside = within(deskRef.current, boxBetween(gesture.from, here));
+          return select(gesture.add ? [...new Set([...selection, ...inside])] : inside);
+        }
+        case 'move':
+        case 'stretch':
+        case 'turn':
+        case 'frame': {
+          const recipe = dragOf(event, gesture, { gesture, moved, ...rest });
+          return change(LABELS[gesture.kind], (job) => recipe(job).job);
+        }
+      }
+    },
+    [pointOf, dragOf, store],
+  );
+
   useEffect(() => {
     const move = (event: PointerEvent) => {
       const now = press.current;
@@ -200,18 +228,7 @@ export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'sel
       cancelAnimationFrame(frame.current);
       if (now.moved) step(event, now);
       letGo();
-      const { change, select, selection } = store.getState();
-      const { gesture } = now;
-      if (!now.moved) {
-        if (now.click) select(now.click);
-      } else if (gesture.kind === 'marquee') {
-        const here = projection(useBenchView.getState()).toMm(pointOf(event));
-        const inside = within(deskRef.current, boxBetween(gesture.from, here));
-        select(gesture.add ? [...new Set([...selection, ...inside])] : inside);
-      } else if (gesture.kind !== 'pan') {
-        const recipe = dragOf(event, gesture, now);
-        change(LABELS[gesture.kind], (job) => recipe(job).job);
-      }
+      finish(event, now);
     };
     const cancel = () => {
       if (!press.current) return;
@@ -225,19 +242,15 @@ export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'sel
       }
       if (event.key === 'Escape' && event.type === 'keydown') cancel();
     };
-    window.addEventListener('pointermove', move);
-    window.addEventListener('pointerup', up);
-    window.addEventListener('pointercancel', cancel);
-    window.addEventListener('keydown', keys);
-    window.addEventListener('keyup', keys);
-    return () => {
-      window.removeEventListener('pointermove', move);
-      window.removeEventListener('pointerup', up);
-      window.removeEventListener('pointercancel', cancel);
-      window.removeEventListener('keydown', keys);
-      window.removeEventListener('keyup', keys);
-    };
-  }, [pointOf, step, dragOf, letGo, store, host]);
+    const listening = new AbortController();
+    const { signal } = listening;
+    window.addEventListener('pointermove', move, { signal });
+    window.addEventListener('pointerup', up, { signal });
+    window.addEventListener('pointercancel', cancel, { signal });
+    window.addEventListener('keydown', keys, { signal });
+    window.addEventListener('keyup', keys, { signal });
+    return () => listening.abort();
+  }, [pointOf, step, finish, letGo, store, host]);
 
   const onStretch = useCallback(
     (handle: Handle, event: ReactPointerEvent) => begin({ gesture: { kind: 'stretch', handle } }, event),

@@ -21,193 +21,27 @@ import { FromBook } from './FromBook';
 import { KitFields } from './KitFields';
 import { TemplateFields } from './TemplateFields';
 
+/** A change that is shown before it is taken. */
+type Offer = (label: string, recipe: (job: Job) => Job) => void;
+
 /** What the piece is for, and what the printer asks: a form on paper, each line saved as it is left. */
 export function BriefForm() {
-  const { job, rules, resources } = useDesk();
+  const { job, resources } = useDesk();
   const change = useJob((s) => s.change);
-  const { house, stock } = job;
   const propose = useJob((s) => s.propose);
   const kept = useJob((s) => s.job);
-  const { data: papers } = useQuery({ queryKey: ['papers'], queryFn: api.papers });
-  const { data: printers } = useQuery({ queryKey: ['printers'], queryFn: api.printers });
   // A proposal begins from the job as it is kept, not from one that is only shown.
-  const offer = (label: string, recipe: (job: Job) => Job) => propose(proposalFor(label, kept, recipe, resources));
+  const offer: Offer = (label, recipe) => propose(proposalFor(label, kept, recipe, resources));
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', p: 3 }}>
       <Paper sx={{ maxWidth: 820, mx: 'auto', p: 4, boxShadow: '0 3px 12px rgb(27 35 52 / 0.15)' }}>
         <Box sx={{ position: 'sticky', top: -8, zIndex: 1 }}>
           <Proposed />
         </Box>
-        <Section title="The job">
-          <Words
-            label="Name"
-            value={job.name}
-            required
-            onChange={(name) => change('Name the job', (now) => ({ ...now, name }))}
-          />
-          <Words
-            label="Client"
-            value={job.client}
-            onChange={(client) => change('Client', (now) => ({ ...now, client }))}
-          />
-          <TextField
-            label="Due"
-            type="date"
-            value={job.due ?? ''}
-            onChange={(event) => change('Due date', (now) => ({ ...now, due: event.target.value || null }), 'due')}
-            slotProps={{ inputLabel: { shrink: true } }}
-          />
-          <NumberField
-            label="Copies"
-            value={job.quantity ?? 0}
-            least={0}
-            most={100_000_000}
-            whole
-            width="100%"
-            onChange={(n) => change('Copies', (now) => ({ ...now, quantity: n === 0 ? null : n }))}
-          />
-          <ChoiceField
-            label="Stands at"
-            width="100%"
-            value={job.stage}
-            options={STAGES.map((s) => ({ value: s, label: s }))}
-            onChange={(stage) => change('Stage', (now) => ({ ...now, stage }))}
-          />
-          <ChoiceField
-            label="Language of the text"
-            width="100%"
-            value={job.language}
-            options={LANGUAGES.map((l) => ({ value: l.tag, label: l.name }))}
-            onChange={(tag) => change('Language', (now) => ({ ...now, language: tag }))}
-          />
-          <KitFields onTake={offer} />
-          <TemplateFields />
-        </Section>
-        <Section title="Paper">
-          <FromBook
-            label="From the shop’s papers"
-            chosen={stock.name}
-            records={papers?.records}
-            onChoose={(record) => offer(`Take ${record.name}`, (now) => takeStock(now, record))}
-          />
-          <Words
-            label="Stock"
-            value={stock.name}
-            onChange={(name) => change('Stock', (now) => ({ ...now, stock: { ...now.stock, name } }))}
-          />
-          <ChoiceField
-            label="Surface"
-            width="100%"
-            value={stock.kind}
-            options={STOCKS.map((s) => ({ value: s, label: s }))}
-            onChange={(kind) => change('Stock', (now) => ({ ...now, stock: { ...now.stock, kind } }))}
-          />
-          <NumberField
-            label="Weight"
-            value={stock.grammage ?? 0}
-            least={0}
-            most={2000}
-            width="100%"
-            after=" g/m²"
-            onChange={(n) =>
-              change('Paper weight', (now) => ({ ...now, stock: { ...now.stock, grammage: n >= 10 ? n : null } }))
-            }
-            hint="0 while it is open"
-          />
-          <LengthField
-            label="Thickness of a sheet"
-            value={stock.thickness ?? 0}
-            unit="mm"
-            ppi={300}
-            width="100%"
-            hint={stock.thickness === null ? `by weight: ${formatNumber(rules.thickness.value)} mm` : '0: by weight'}
-            refuse={(mm) => (mm !== 0 && (mm < 0.01 || mm > 10) ? 'From 0.01 to 10 mm.' : undefined)}
-            onChange={(mm) =>
-              change('Paper thickness', (now) => ({ ...now, stock: { ...now.stock, thickness: mm === 0 ? null : mm } }))
-            }
-          />
-          <ChoiceField
-            label="Grain"
-            width="100%"
-            value={stock.grain ?? 'unknown'}
-            options={[
-              { value: 'unknown', label: 'not known' },
-              { value: 'long', label: 'along the long side' },
-              { value: 'short', label: 'along the short side' },
-            ]}
-            onChange={(g) =>
-              change('Grain', (now) => ({ ...now, stock: { ...now.stock, grain: g === 'unknown' ? null : g } }))
-            }
-          />
-        </Section>
-        <Section
-          title="The printer"
-          note={
-            'Ask before you start: size, bleed, limits. What is left open follows common practice, and the ' +
-            'sheet says so.'
-          }
-        >
-          <FromBook
-            label="From the shop’s printers"
-            chosen={house.name}
-            records={printers?.records}
-            onChoose={(record) => offer(`Give it to ${record.name}`, (now) => takeHouse(now, record))}
-          />
-          <Words
-            label="House"
-            value={house.name}
-            onChange={(name) => change('Printer', (now) => ({ ...now, house: { ...now.house, name } }))}
-          />
-          <ChoiceField
-            label="RGB colours"
-            width="100%"
-            value={house.rgb}
-            options={[
-              { value: 'convert', label: 'may be left to the export' },
-              { value: 'refuse', label: 'are not wanted' },
-            ]}
-            onChange={(rgb) => change('RGB rule', (now) => ({ ...now, house: { ...now.house, rgb } }))}
-          />
-          <NumberField
-            label="Smallest reversed type"
-            value={rules.minReversedTypePt.value}
-            least={1}
-            most={100}
-            width="100%"
-            after=" pt"
-            onChange={(pt) =>
-              change('Smallest reversed type', (now) => ({ ...now, house: { ...now.house, minReversedTypePt: pt } }))
-            }
-          />
-        </Section>
-        <Section title="How it is used">
-          <LengthField
-            label="Read from"
-            value={job.readingDistance}
-            unit="mm"
-            ppi={300}
-            width="100%"
-            hint="decides the resolution"
-            onChange={(mm) =>
-              change('Reading distance', (now) => ({ ...now, readingDistance: Math.min(Math.max(mm, 50), 100_000) }))
-            }
-          />
-          <ChoiceField
-            label="Unit of a bare number"
-            width="100%"
-            value={job.unit}
-            options={JOB_UNITS.map((u) => ({ value: u, label: u }))}
-            onChange={(unit) => change('Unit', (now) => ({ ...now, unit }))}
-          />
-          <LengthField
-            label="Nudge and rounding step"
-            value={job.step}
-            unit={job.unit}
-            ppi={300}
-            width="100%"
-            onChange={(mm) => change('Step', (now) => ({ ...now, step: Math.min(Math.max(mm, 0.001), 100) }))}
-          />
-        </Section>
+        <JobSection onOffer={offer} />
+        <PaperSection onOffer={offer} />
+        <PrinterSection onOffer={offer} />
+        <UseSection />
         <Words
           label="Notes"
           value={job.notes}
@@ -216,6 +50,208 @@ export function BriefForm() {
         />
       </Paper>
     </Box>
+  );
+}
+
+interface SectionProps {
+  readonly onOffer: Offer;
+}
+
+function JobSection({ onOffer }: SectionProps) {
+  const { job } = useDesk();
+  const change = useJob((s) => s.change);
+  return (
+    <Section title="The job">
+      <Words
+        label="Name"
+        value={job.name}
+        required
+        onChange={(name) => change('Name the job', (now) => ({ ...now, name }))}
+      />
+      <Words label="Client" value={job.client} onChange={(client) => change('Client', (now) => ({ ...now, client }))} />
+      <TextField
+        label="Due"
+        type="date"
+        value={job.due ?? ''}
+        onChange={(event) => change('Due date', (now) => ({ ...now, due: event.target.value || null }), 'due')}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <NumberField
+        label="Copies"
+        value={job.quantity ?? 0}
+        least={0}
+        most={100_000_000}
+        whole
+        width="100%"
+        onChange={(n) => change('Copies', (now) => ({ ...now, quantity: n === 0 ? null : n }))}
+      />
+      <ChoiceField
+        label="Stands at"
+        width="100%"
+        value={job.stage}
+        options={STAGES.map((s) => ({ value: s, label: s }))}
+        onChange={(stage) => change('Stage', (now) => ({ ...now, stage }))}
+      />
+      <ChoiceField
+        label="Language of the text"
+        width="100%"
+        value={job.language}
+        options={LANGUAGES.map((l) => ({ value: l.tag, label: l.name }))}
+        onChange={(tag) => change('Language', (now) => ({ ...now, language: tag }))}
+      />
+      <KitFields onTake={onOffer} />
+      <TemplateFields />
+    </Section>
+  );
+}
+
+function PaperSection({ onOffer }: SectionProps) {
+  const { job, rules } = useDesk();
+  const change = useJob((s) => s.change);
+  const { stock } = job;
+  const { data: papers } = useQuery({ queryKey: ['papers'], queryFn: api.papers });
+  return (
+    <Section title="Paper">
+      <FromBook
+        label="From the shop’s papers"
+        chosen={stock.name}
+        records={papers?.records}
+        onChoose={(record) => onOffer(`Take ${record.name}`, (now) => takeStock(now, record))}
+      />
+      <Words
+        label="Stock"
+        value={stock.name}
+        onChange={(name) => change('Stock', (now) => ({ ...now, stock: { ...now.stock, name } }))}
+      />
+      <ChoiceField
+        label="Surface"
+        width="100%"
+        value={stock.kind}
+        options={STOCKS.map((s) => ({ value: s, label: s }))}
+        onChange={(kind) => change('Stock', (now) => ({ ...now, stock: { ...now.stock, kind } }))}
+      />
+      <NumberField
+        label="Weight"
+        value={stock.grammage ?? 0}
+        least={0}
+        most={2000}
+        width="100%"
+        after=" g/m²"
+        onChange={(n) =>
+          change('Paper weight', (now) => ({ ...now, stock: { ...now.stock, grammage: n >= 10 ? n : null } }))
+        }
+        hint="0 while it is open"
+      />
+      <LengthField
+        label="Thickness of a sheet"
+        value={stock.thickness ?? 0}
+        unit="mm"
+        ppi={300}
+        width="100%"
+        hint={stock.thickness === null ? `by weight: ${formatNumber(rules.thickness.value)} mm` : '0: by weight'}
+        refuse={(mm) => (mm !== 0 && (mm < 0.01 || mm > 10) ? 'From 0.01 to 10 mm.' : undefined)}
+        onChange={(mm) =>
+          change('Paper thickness', (now) => ({ ...now, stock: { ...now.stock, thickness: mm === 0 ? null : mm } }))
+        }
+      />
+      <ChoiceField
+        label="Grain"
+        width="100%"
+        value={stock.grain ?? 'unknown'}
+        options={[
+          { value: 'unknown', label: 'not known' },
+          { value: 'long', label: 'along the long side' },
+          { value: 'short', label: 'along the short side' },
+        ]}
+        onChange={(g) =>
+          change('Grain', (now) => ({ ...now, stock: { ...now.stock, grain: g === 'unknown' ? null : g } }))
+        }
+      />
+    </Section>
+  );
+}
+
+function PrinterSection({ onOffer }: SectionProps) {
+  const { job, rules } = useDesk();
+  const change = useJob((s) => s.change);
+  const { house } = job;
+  const { data: printers } = useQuery({ queryKey: ['printers'], queryFn: api.printers });
+  return (
+    <Section
+      title="The printer"
+      note={
+        'Ask before you start: size, bleed, limits. What is left open follows common practice, and the ' +
+        'sheet says so.'
+      }
+    >
+      <FromBook
+        label="From the shop’s printers"
+        chosen={house.name}
+        records={printers?.records}
+        onChoose={(record) => onOffer(`Give it to ${record.name}`, (now) => takeHouse(now, record))}
+      />
+      <Words
+        label="House"
+        value={house.name}
+        onChange={(name) => change('Printer', (now) => ({ ...now, house: { ...now.house, name } }))}
+      />
+      <ChoiceField
+        label="RGB colours"
+        width="100%"
+        value={house.rgb}
+        options={[
+          { value: 'convert', label: 'may be left to the export' },
+          { value: 'refuse', label: 'are not wanted' },
+        ]}
+        onChange={(rgb) => change('RGB rule', (now) => ({ ...now, house: { ...now.house, rgb } }))}
+      />
+      <NumberField
+        label="Smallest reversed type"
+        value={rules.minReversedTypePt.value}
+        least={1}
+        most={100}
+        width="100%"
+        after=" pt"
+        onChange={(pt) =>
+          change('Smallest reversed type', (now) => ({ ...now, house: { ...now.house, minReversedTypePt: pt } }))
+        }
+      />
+    </Section>
+  );
+}
+
+function UseSection() {
+  const { job } = useDesk();
+  const change = useJob((s) => s.change);
+  return (
+    <Section title="How it is used">
+      <LengthField
+        label="Read from"
+        value={job.readingDistance}
+        unit="mm"
+        ppi={300}
+        width="100%"
+        hint="decides the resolution"
+        onChange={(mm) =>
+          change('Reading distance', (now) => ({ ...now, readingDistance: Math.min(Math.max(mm, 50), 100_000) }))
+        }
+      />
+      <ChoiceField
+        label="Unit of a bare number"
+        width="100%"
+        value={job.unit}
+        options={JOB_UNITS.map((u) => ({ value: u, label: u }))}
+        onChange={(unit) => change('Unit', (now) => ({ ...now, unit }))}
+      />
+      <LengthField
+        label="Nudge and rounding step"
+        value={job.step}
+        unit={job.unit}
+        ppi={300}
+        width="100%"
+        onChange={(mm) => change('Step', (now) => ({ ...now, step: Math.min(Math.max(mm, 0.001), 100) }))}
+      />
+    </Section>
   );
 }
 

@@ -1,9 +1,9 @@
 import { SaveRequest } from '@/core/save';
 import { listRevisions } from '@/server/jobs';
 import type { Params } from '@/server/params';
-import { Problem } from '@/server/problem';
 import { readJson, route } from '@/server/respond';
 import { saveSteps } from '@/server/save';
+import { unclear } from '@/server/problems';
 
 export const GET = route<Params<'id'>>(async (_request, { params }) => ({
   revisions: await listRevisions((await params).id),
@@ -11,7 +11,6 @@ export const GET = route<Params<'id'>>(async (_request, { params }) => ({
 
 export const POST = route<Params<'id'>>(async (request, { params }) => {
   const body = SaveRequest.safeParse(await readJson(request));
-  if (!body.success)
-    throw new Problem(400, 'A save names its base revision and its states.', 'Reload the page and try again.');
+  if (!body.success) throw unclear.noStates();
   return saveSteps((await params).id, body.data);
 });
