@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { extent } from '../element';
 import type { Allowance } from '../fold';
 import { formatLength } from '../measure';
-import { ok, readLengthWithin, wrong, type Parameter } from '../parameter';
+import { ok, optional, readLengthWithin, wrong, type Parameter } from '../parameter';
 
 type More = Pick<Parameter, 'when'>;
 
@@ -16,13 +16,13 @@ const allowanceSchema = z.discriminatedUnion('school', [
  * How panels differ: `even`, `shift:1mm`, `thickness` or `thickness:0.12mm`; left out, the house or common practice
  * says.
  */
-export function allowance(label: string, help: string, more: More = {}): Parameter<Allowance | undefined> {
-  return {
+export const allowance = (label: string, help: string, more: More = {}): Parameter<Allowance | undefined> =>
+  optional<Allowance>({
     kind: 'allowance',
     label,
     help,
     default: null,
-    schema: allowanceSchema.optional(),
+    schema: allowanceSchema,
     read: (text, context) => {
       const [school = '', length] = text
         .trim()
@@ -39,11 +39,8 @@ export function allowance(label: string, help: string, more: More = {}): Paramet
       return ok({ school, mm: read.value });
     },
     write: (value, unit) =>
-      value === undefined
-        ? ''
-        : value.school === 'even' || value.mm === null
-          ? value.school
-          : `${value.school}:${formatLength(value.mm, unit).replace(' ', '')}`,
+      value.school === 'even' || value.mm === null
+        ? value.school
+        : `${value.school}:${formatLength(value.mm, unit).replace(' ', '')}`,
     ...more,
-  };
-}
+  });

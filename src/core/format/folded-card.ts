@@ -4,16 +4,12 @@ import { envelopeFacts, envelopeParameter } from './envelope-figures';
 import { defineFormat } from './format';
 import { foldedSheet } from './folded-sheet';
 import { paperName } from '../paper';
-import { choice, size, type Parameter } from '../parameter';
-import { readSize, type Size } from '../paper';
+import { choice, optional, size } from '../parameter';
+import type { Size } from '../paper';
 
-const sheetParameter: Parameter<Size | undefined> = {
-  ...size('Sheet', 'A4', 'The sheet it is printed on alone, to be cut out; left out, the house’s sheets.'),
-  default: null,
-  schema: size('Sheet', 'A4', '').schema.optional(),
-  read: readSize,
-  write: (value, unit, ppi) => (value ? size('', 'A4', '').write(value, unit, ppi) : ''),
-};
+const sheetParameter = optional(
+  size('Sheet', 'A4', 'The sheet it is printed on alone, to be cut out; left out, the house’s sheets.'),
+);
 
 export const foldedCard = defineFormat({
   kind: 'folded-card',

@@ -117,25 +117,17 @@ export function length(
   };
 }
 
+/** The same, but it follows from the others until somebody gives it. */
+export const optional = <V>(parameter: Parameter<V>): Parameter<V | undefined> => ({
+  ...parameter,
+  default: null,
+  schema: parameter.schema.optional(),
+  write: (value, unit, ppi) => (value === undefined ? '' : parameter.write(value, unit, ppi)),
+});
+
 /** A length that follows from the others until somebody gives it. */
-export function solvedLength(
-  label: string,
-  help: string,
-  { least = 0, most = 20_000, ...more }: Between & More = {},
-): Parameter<Mm | undefined> {
-  return {
-    kind: 'length',
-    label,
-    help,
-    default: null,
-    least,
-    most,
-    schema: z.number().min(least).max(most).optional(),
-    read: (text, context) => readLengthWithin(label, least, most, text, context),
-    write: (value, unit, ppi) => (value === undefined ? '' : formatLength(value, unit, ppi)),
-    ...more,
-  };
-}
+export const solvedLength = (label: string, help: string, more: Between & More = {}): Parameter<Mm | undefined> =>
+  optional(length(label, '', help, more));
 
 function readCount(label: string, least: number, most: number, text: string): Parsed<number> {
   const count = Number(text.trim());
@@ -168,26 +160,13 @@ export function count(
 }
 
 /** A whole number that follows from the others until somebody gives it. */
-export function solvedCount(
+export const solvedCount = (
   label: string,
   help: string,
   least: number,
   most: number,
   more: More = {},
-): Parameter<number | undefined> {
-  return {
-    kind: 'count',
-    label,
-    help,
-    default: null,
-    least,
-    most,
-    schema: z.number().int().min(least).max(most).optional(),
-    read: (text) => readCount(label, least, most, text),
-    write: (value) => (value === undefined ? '' : String(value)),
-    ...more,
-  };
-}
+): Parameter<number | undefined> => optional(count(label, '', help, least, most, more));
 
 /** A plain number. */
 export function number(

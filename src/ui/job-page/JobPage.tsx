@@ -128,7 +128,7 @@ function Workplace() {
   const show = useJob((s) => s.show);
   const { desk, problem } = useDeskOf(job, side);
   const range = useJob((s) => s.range);
-  const { desk: calm, range: calmRange } = useCalm(desk, range);
+  const { desk: deferred, range: deferredRange } = useDeferredDesk(desk, range);
   const measures = useJob((s) => s.job.measures);
   const checked = useChecks(desk);
   useEffect(() => {
@@ -148,8 +148,8 @@ function Workplace() {
   if (!desk) return <Waiting words="Fetching fonts and the paper’s profile" />;
   return (
     <LiveDeskProvider value={desk}>
-      <DeskProvider value={calm ?? desk}>
-        <RangeProvider value={calmRange}>
+      <DeskProvider value={deferred ?? desk}>
+        <RangeProvider value={deferredRange}>
           <CheckedProvider value={checked}>
             <MeasuresProvider value={measures}>
               <Stations />
@@ -165,23 +165,23 @@ function Workplace() {
  * While something is dragged or typed, the sheet and the slip follow when there is time for them. Whoever puts the
  * hand to them finds them up to date: what is changed there is changed in the job as it stands.
  */
-function useCalm(desk: Desk | undefined, range: TextRange | undefined) {
+function useDeferredDesk(desk: Desk | undefined, range: TextRange | undefined) {
   const isBusy = useJob((s) => s.live !== undefined || s.typing !== undefined);
   const now = useMemo(() => ({ desk, range }), [desk, range]);
-  const calm = useDeferredValue(now);
-  const [settled, settle] = useState(now);
+  const deferred = useDeferredValue(now);
+  const [flushed, flush] = useState(now);
   const latest = useRef(now);
   useEffect(() => {
     latest.current = now;
   }, [now]);
   useEffect(() => {
     const hand = () => {
-      flushSync(() => settle(latest.current));
+      flushSync(() => flush(latest.current));
     };
     window.addEventListener('pointerdown', hand, { capture: true });
     return () => window.removeEventListener('pointerdown', hand, { capture: true });
   }, []);
-  return isBusy && settled !== now ? calm : now;
+  return isBusy && flushed !== now ? deferred : now;
 }
 
 /** The bench follows the hand at once. */
