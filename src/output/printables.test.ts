@@ -4,7 +4,7 @@ import { getDaysInMonth } from 'date-fns';
 import * as fontkit from 'fontkit';
 import { checkSurface } from '../core/check';
 import { itemsOf, leavesOf, type Drawing } from '../core/drawing';
-import { Element, describeDifferences, elementsOn, withSide, type Job, type Piece } from '../core/job';
+import { Element, describeDifferences, elementsOn, redecided, withSide, type Job, type Piece } from '../core/job';
 import { apply, mapPath, pathBounds } from '../core/layout';
 import { GALLERY, galleryEntry } from '../core/printable';
 import { exported, pdfOf } from '../testing/exports';
@@ -164,7 +164,7 @@ describe('on paper', () => {
     const job = begun('checklist', { size: 'A5' });
     const drawn = async (j: Job) => (await openDesk(j, inMemory())).sides.map((s) => s.drawing.frames);
     const [piece] = job.pieces;
-    const letter = { ...job, pieces: [{ ...(piece ?? failing()), size: { width: 139.7, height: 215.9 } }] };
+    const letter = { ...job, pieces: [redecided(piece ?? failing(), { size: { width: 139.7, height: 215.9 } })] };
     const before = await drawn(job);
     expect(await drawn(letter)).not.toEqual(before);
     expect(await drawn(job)).toEqual(before);

@@ -141,7 +141,7 @@ describe('a new job', () => {
     await user.paste('A6');
     await hand.press('Begin');
     expect(asked.find((a) => a.method === 'POST')?.body).toMatchObject({
-      document: { pieces: [{ kind: 'postcard', size: { width: 105, height: 148 } }] },
+      document: { pieces: [{ kind: 'postcard', decisions: { size: { width: 105, height: 148 } } }] },
       label: 'Begun',
     });
     expect(went).toEqual(['/jobs/new?at=size']);
