@@ -30,7 +30,7 @@ export function SideTabs({ commands }: { readonly commands: () => readonly Comma
       ?.run();
   return (
     <>
-      {mode.hasStrip && pageCount(piece) !== undefined ? null : blank.surfaces.length <= ABREAST ? (
+      {pageCount(piece) !== undefined ? null : blank.surfaces.length <= ABREAST ? (
         <ToggleButtonGroup
           exclusive
           size="small"

@@ -38,8 +38,10 @@ export interface Scene {
   /** Distances, safe area and columns. */
   readonly guides: boolean;
   readonly safe: ReturnType<typeof insets>;
-  /** Everything that is to be in view. */
+  /** Everything that is shown. */
   readonly whole: Rect;
+  /** What is brought into view when the piece opens: the page, or both of a spread. */
+  readonly home: Rect;
   /** What of the page is seen. */
   readonly seen: Rect;
   /** The surface with the lines that are shown in line code. */
@@ -79,9 +81,8 @@ export function useScene(): Scene {
     () => (codesDrawn ? { ...surface, processLines: linesOn(surface, drawing) } : surface),
     [codesDrawn, surface, drawing],
   );
-  const spread =
-    beside && !isTrimmed ? union([boxes.bleed, movedBy(beside.drawing.boxes.bleed, beside.dx)]) : boxes.bleed;
-  const whole = press?.sheet ?? spread;
+  const home = beside ? union([boxes.bleed, movedBy(beside.drawing.boxes.bleed, beside.dx)]) : boxes.bleed;
+  const whole = press?.sheet ?? (isTrimmed ? boxes.bleed : home);
   return {
     desk,
     station,
@@ -96,6 +97,7 @@ export function useScene(): Scene {
     guides,
     safe: insets(boxes.safe, boxes.trim),
     whole,
+    home,
     seen: press ? whole : isTrimmed ? boxes.trim : isSpread ? toSpine(boxes) : boxes.bleed,
     coded,
     findings: findings.filter((f) => f.surface === surface.name),

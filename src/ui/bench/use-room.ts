@@ -18,25 +18,42 @@ export function useRoom(host: RefObject<HTMLElement | null>): void {
   useEffect(() => () => useBenchView.setState({ width: 0, height: 0 }), []);
 }
 
-/** The piece is brought into view when it opens and when its size or what is shown of it changes. */
-export function useFitted({ desk, station, whole }: Scene): void {
-  const fit = useBenchView((v) => v.fit);
-  const { beside, surface } = desk;
-  const key = JSON.stringify(whole);
-  const shown = useRef<{
-    readonly station: Scene['station'];
-    readonly beside: string | undefined;
-    readonly dx: number;
-    readonly side: string;
-  }>(undefined);
+/** A view that somebody chose. */
+type View = Pick<ReturnType<typeof useBenchView.getState>, 'scale' | 'x' | 'y'>;
+
+/** Views by job, station and side, for as long as the page is there. */
+const chosen = new Map<string, View>();
+
+/** The view as it is, where somebody zoomed or panned to it. */
+function chosenView(): View | undefined {
+  const { fitted, scale, x, y } = useBenchView.getState();
+  return fitted ? undefined : { scale, x, y };
+}
+
+/**
+ * The piece is brought into view when it opens and when its size changes. Nothing else moves it but a hand: another
+ * station shows it where it lies, and one where somebody zoomed or panned shows it as it was left there.
+ */
+export function useFitted({ desk, station, home }: Scene): void {
+  const { beside, surface, job } = desk;
+  const box = JSON.stringify(home);
+  const place = `${job.id} ${station.id} ${surface.name}`;
+  const spread = useRef<{ readonly box: string; readonly beside: string | undefined; readonly dx: number }>(undefined);
   useEffect(() => {
-    const before = shown.current;
-    shown.current = { station, beside: beside?.drawing.surface, dx: beside?.dx ?? 0, side: surface.name };
-    const box = JSON.parse(key) as Rect;
+    const view = useBenchView.getState();
+    const before = spread.current;
+    spread.current = { box, beside: beside?.drawing.surface, dx: beside?.dx ?? 0 };
+    const kept = chosen.get(place);
     // The other page of the same spread: the paper stays where it lies.
-    if (before && before.station === station && before.beside === surface.name)
-      useBenchView.getState().turnTo(before.dx, box);
-    else fit(box);
+    const isOtherPage = before !== undefined && before.beside === surface.name;
+    if (isOtherPage && before.box !== box) view.turnTo(before.dx, JSON.parse(box) as Rect);
+    else if (kept) view.look(kept);
+    else if (before?.box !== box) view.fit(JSON.parse(box) as Rect);
+    return () => {
+      const left = chosenView();
+      if (left) chosen.set(place, left);
+      else chosen.delete(place);
+    };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the spread is told by its box
-  }, [key, fit, station]);
+  }, [box, place]);
 }

@@ -45,8 +45,12 @@ export function SeeToggle() {
       onChange={(_event, to: 'plates' | 'artwork' | null) => to && set({ plates: to === 'plates' })}
       aria-label="What is shown"
     >
-      <ToggleButton value="artwork">Artwork</ToggleButton>
-      <ToggleButton value="plates">Plates</ToggleButton>
+      <ToggleButton value="artwork" sx={{ px: 1.5, py: 0.25 }}>
+        Artwork
+      </ToggleButton>
+      <ToggleButton value="plates" sx={{ px: 1.5, py: 0.25 }}>
+        Plates
+      </ToggleButton>
     </ToggleButtonGroup>
   );
 }

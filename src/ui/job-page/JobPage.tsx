@@ -10,6 +10,8 @@ import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useSta
 import { Bench } from '../bench/Bench';
 import { RulerDialog } from '../bench/RulerDialog';
 import { useBenchView } from '../view/bench-view';
+import { PageStrip } from '../pages/PageStrip';
+import { HintStrip } from '../bench/HintStrip';
 import { SideTabs } from '../bench/SideTabs';
 import { AddPrintable } from '../printable/AddPrintable';
 import { MeasuresProvider } from '../field/measures';
@@ -268,13 +270,13 @@ const Stations = memo(function Stations() {
     ),
   );
 
-  const { Page, Bar, Strip, Slip, Sheet } = station;
+  const { Page, Bar, Slip, Sheet } = station;
   const props = { commands, onCopy: () => setCopying(true) };
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
       <Header onPalette={() => setPalette(true)} onBeside={() => setBeside(true)} />
       <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
-        <YellowSheet>{Sheet && <Sheet />}</YellowSheet>
+        <YellowSheet slip={Slip && <Slip {...props} />}>{Sheet && <Sheet />}</YellowSheet>
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           {Page ? (
             <Page />
@@ -286,11 +288,11 @@ const Stations = memo(function Stations() {
                 <SideTabs commands={commands} />
                 {Bar && <Bar {...props} />}
               </Box>
-              {Strip && pageCount(desk.piece) !== undefined && <Strip />}
+              {pageCount(desk.piece) !== undefined && <PageStrip />}
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
                 {station.folds && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
               </Box>
-              {Slip && <Slip {...props} />}
+              <HintStrip />
             </>
           )}
         </Box>

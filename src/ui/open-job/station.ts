@@ -48,17 +48,13 @@ export interface Station {
   readonly trims: boolean;
   /** The piece can be shown folded. */
   readonly folds: boolean;
-  /** Pages stand in a strip instead of a list. */
-  readonly hasStrip: boolean;
   /** Findings are gone through; how many there are stands beside its name. */
   readonly inspects: boolean;
   /** Instead of the bench. */
   readonly Page?: ComponentType;
   /** Beside the names of the sides. */
   readonly Bar?: ComponentType<StationProps>;
-  /** Above the bench. */
-  readonly Strip?: ComponentType;
-  /** Beneath it. */
+  /** Clipped onto the sheet. */
   readonly Slip?: ComponentType<StationProps>;
   /** On the yellow sheet, between the checks and the figures. */
   readonly Sheet?: ComponentType;
@@ -73,7 +69,6 @@ const NOTHING = {
   steps: false,
   trims: false,
   folds: false,
-  hasStrip: false,
   inspects: false,
 } as const;
 

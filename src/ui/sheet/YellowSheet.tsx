@@ -34,10 +34,12 @@ const TORN = `polygon(${[
 interface Props {
   /** What the station has on the sheet, between the checks and the figures. */
   readonly children: ReactNode;
+  /** The slip that is clipped onto it. */
+  readonly slip?: ReactNode;
 }
 
 /** The job’s facts in the order of the work, each with its working. */
-export function YellowSheet({ children }: Props) {
+export function YellowSheet({ children, slip }: Props) {
   const { job } = useDesk();
   const stock =
     job.stock.name ||
@@ -56,37 +58,40 @@ export function YellowSheet({ children }: Props) {
         bgcolor: COLOURS.sheet,
         clipPath: TORN,
         pt: `${TOOTH + 8}px`,
-        pb: 2,
         ml: 2.5,
         mt: 1.5,
-        overflowY: 'auto',
-        scrollbarWidth: 'thin',
         color: COLOURS.ink,
+        display: 'flex',
+        flexDirection: 'column',
+        minHeight: 0,
       }}
       data-station={station.id}
     >
-      <Box sx={{ px: 2.5, pb: 1.25, borderBottom: `2px solid ${COLOURS.ink}` }}>
-        <Box sx={{ display: 'flex', justifyContent: 'space-between', fontFamily: FACES.figure, fontSize: 12 }}>
-          <span>{job.quantity ? `${job.quantity.toLocaleString('en-GB')} copies` : 'quantity open'}</span>
-          <span>{dueWords(job.due)}</span>
+      <Box sx={{ flex: '1 1 0', minHeight: 190, overflowY: 'auto', scrollbarWidth: 'thin', pb: 2 }}>
+        <Box sx={{ px: 2.5, pb: 1.25, borderBottom: `2px solid ${COLOURS.ink}` }}>
+          <Box sx={{ display: 'flex', justifyContent: 'space-between', fontFamily: FACES.figure, fontSize: 12 }}>
+            <span>{job.quantity ? `${job.quantity.toLocaleString('en-GB')} copies` : 'quantity open'}</span>
+            <span>{dueWords(job.due)}</span>
+          </Box>
+          <Box
+            component="h1"
+            sx={{ m: 0, mt: 0.5, fontFamily: FACES.title, fontSize: 24, lineHeight: 1.15, overflowWrap: 'anywhere' }}
+          >
+            {job.name}
+          </Box>
+          <Box sx={{ fontSize: 13.5, color: COLOURS.sheetSoft, overflowWrap: 'anywhere' }}>
+            {[job.client, house, stock, filesDue(job)].filter(Boolean).join(' · ')}
+          </Box>
         </Box>
-        <Box
-          component="h1"
-          sx={{ m: 0, mt: 0.5, fontFamily: FACES.title, fontSize: 24, lineHeight: 1.15, overflowWrap: 'anywhere' }}
-        >
-          {job.name}
-        </Box>
-        <Box sx={{ fontSize: 13.5, color: COLOURS.sheetSoft, overflowWrap: 'anywhere' }}>
-          {[job.client, house, stock, filesDue(job)].filter(Boolean).join(' · ')}
-        </Box>
+        {isOpen && <Contents>{children}</Contents>}
       </Box>
-      {isOpen && <Contents>{children}</Contents>}
+      {slip}
     </Box>
   );
 }
 
 /** The checks, what lies on the side, and the figures. */
-function Contents({ children }: Props) {
+function Contents({ children }: Pick<Props, 'children'>) {
   const { job, blank, drawing, rules } = useDesk();
   const unit = job.unit;
   const inked = inkMost(drawing);

@@ -22,24 +22,13 @@ import { nameOf } from '@/core/element';
 
 /** What is selected, in words and figures. */
 export function ElementSlip() {
-  const { piece, drawing } = useDesk();
+  const { piece } = useDesk();
   const side = useJob((s) => s.side);
   const selection = useJob((s) => s.selection);
   const cells = useJob((s) => s.cells);
   const elements = elementsOn(piece, side).filter((e) => selection.includes(e.id));
   const [only] = elements;
-  if (!only) {
-    return (
-      <Slip label="Selection">
-        <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
-          {drawing.frames.length === 0
-            ? 'Nothing on this side yet.'
-            : `${drawing.frames.length} elements. Select one to see its facts; hold Alt to reach what lies ` +
-              'beneath; press / for every command.'}
-        </Box>
-      </Slip>
-    );
-  }
+  if (!only) return null;
   if (elements.length > 1) {
     return (
       <Slip label="Selection">

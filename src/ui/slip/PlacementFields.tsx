@@ -114,7 +114,7 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
           label={WORDS[axis][key]}
           name={`${axis}-${WORDS[axis][key]}`}
           held={held.includes(key)}
-          width={64}
+          width={71}
           shown={show(key)}
           read={(text) => (key === 'size' && SIZE_WORDS[text.trim().toLowerCase()]) || readLen(text, context, measures)}
           refuse={(len) => (key === 'size' && isNegative(len) ? 'A size cannot be negative.' : undefined)}

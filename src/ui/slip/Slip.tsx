@@ -3,27 +3,46 @@ import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import { COLOURS } from '../shell/theme';
 
-/** The white slip below the bench: what is selected, or what the station decides, in words. */
+/** The white slip, clipped onto the sheet: what is selected, or what the station decides, in words. */
 export function Slip({ label, children }: { readonly label: string; readonly children: ReactNode }) {
   return (
-    <Box
-      component="section"
-      aria-label={label}
-      sx={{
-        flex: 'none',
-        bgcolor: 'background.paper',
-        border: `1px solid ${COLOURS.line}`,
-        borderRadius: 1,
-        px: 2,
-        py: 1,
-        mx: 2,
-        mb: 1.5,
-        maxHeight: '38vh',
-        overflowY: 'auto',
-      }}
-    >
-      {children}
+    <Box sx={{ flex: '0 1 auto', minHeight: 0, display: 'flex', flexDirection: 'column', px: 1, pb: 1.5, pt: 1 }}>
+      <Clip />
+      <Box
+        component="section"
+        aria-label={label}
+        sx={{
+          bgcolor: 'background.paper',
+          boxShadow: '0 2px 7px rgb(27 35 52 / 0.35)',
+          px: 1.75,
+          pt: 1.75,
+          pb: 1.25,
+          minHeight: 0,
+          overflowY: 'auto',
+          scrollbarWidth: 'thin',
+          // What is wider than the slip is cut to it.
+          '& .MuiFormControl-root, & .MuiAutocomplete-root': { maxWidth: '100%' },
+        }}
+      >
+        {children}
+      </Box>
     </Box>
+  );
+}
+
+/** What holds it. */
+function Clip() {
+  return (
+    <svg
+      width={58}
+      height={26}
+      viewBox="0 0 58 26"
+      aria-hidden
+      style={{ alignSelf: 'center', marginBottom: -9, zIndex: 1, flex: 'none' }}
+    >
+      <path d="M14 14a15 13 0 0 1 30 0" fill="none" stroke={COLOURS.inkSoft} strokeWidth={3} />
+      <rect y={13} width={58} height={13} rx={2} fill={COLOURS.ink} />
+    </svg>
   );
 }
 

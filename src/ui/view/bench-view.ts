@@ -24,6 +24,8 @@ interface BenchView {
   readonly fit: (box: Rect) => void;
   readonly zoomAt: (factor: number, at: Point) => void;
   readonly pan: (dx: number, dy: number) => void;
+  /** Goes back to a view. */
+  readonly look: (view: { readonly scale: number; readonly x: number; readonly y: number }) => void;
   /** The same view with another corner to measure from, so far to the right; the box is what it would be fitted to. */
   readonly turnTo: (dx: number, box: Rect) => void;
   readonly atTrueSize: (box: Rect) => void;
@@ -77,6 +79,7 @@ export const useBenchView = create<BenchView>((set, get) => ({
       return { fitted: undefined, scale, x: at.x - (at.x - v.x) * by, y: at.y - (at.y - v.y) * by };
     }),
   turnTo: (dx, box) => set((v) => ({ x: v.x + dx * v.scale, fitted: v.fitted && box })),
+  look: ({ scale, x, y }) => set({ fitted: undefined, scale, x, y }),
   pan: (dx, dy) => set((v) => ({ fitted: undefined, x: v.x + dx, y: v.y + dy })),
   atTrueSize: (box) => {
     const kept = Number(localStorage.getItem(KEPT_AS));

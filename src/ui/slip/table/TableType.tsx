@@ -30,7 +30,7 @@ export function TableType({ table, set }: { readonly table: ElementOf<'table'>; 
         ]}
         onChange={(style) => set('Style', (t) => ({ ...t, style: style === '' ? null : style, look: {} }))}
       />
-      <SpecField label="set in" name="set in" width={198} look={look} onChange={change} />
+      <SpecField label="set in" name="set in" width="100%" look={look} onChange={change} />
       <SolidPaintField label="ink" value={look.paint} onChange={(paint) => paint && change('Ink', { paint })} />
       <Opener label="Letters" width={660}>
         <LetterFields look={look} set={change} />

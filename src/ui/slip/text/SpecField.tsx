@@ -8,7 +8,7 @@ interface Props {
   readonly label: string;
   readonly name?: string;
   readonly look: ParagraphLook;
-  readonly width: number;
+  readonly width: number | string;
   readonly onChange: (label: string, look: ParagraphChanges) => void;
 }
 

@@ -62,7 +62,7 @@ export function TextFields({ element, among, title = 'Type' }: Props) {
       <SpecField
         label={mixed.size > 0 ? 'set in (mixed)' : 'set in'}
         name="set in"
-        width={198}
+        width="100%"
         look={look}
         onChange={set}
       />

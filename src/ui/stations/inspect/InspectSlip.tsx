@@ -24,8 +24,8 @@ export function InspectSlip() {
   const faults = findings.filter((f) => f.severity === 'fault').length;
   return (
     <Slip label="Findings">
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 0.5 }}>
-        <Box component="h2" sx={{ m: 0, typography: 'h3', flex: 1 }} role="status">
+      <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', columnGap: 1, mb: 0.5 }}>
+        <Box component="h2" sx={{ m: 0, typography: 'h3', flex: '1 0 100%' }} role="status">
           {findings.length === 0
             ? `Nothing found by ${RULES.length} rules. Ready for the press.`
             : `${findings.length} found, ${faults} of them would spoil the job`}
@@ -58,9 +58,10 @@ export function InspectSlip() {
               data-element={finding.element}
               sx={{
                 display: 'flex',
-                gap: 1.5,
+                flexWrap: 'wrap',
+                columnGap: 1,
                 alignItems: 'center',
-                py: 0.6,
+                py: 0.75,
                 borderTop: `1px solid ${COLOURS.line}`,
                 bgcolor: finding.element && selection.includes(finding.element) ? COLOURS.sheetPale : undefined,
               }}
@@ -68,8 +69,7 @@ export function InspectSlip() {
               <Box
                 sx={{
                   flex: 'none',
-                  width: 62,
-                  textAlign: 'center',
+                  minWidth: 30,
                   color: colour,
                   fontFamily: FACES.figure,
                   fontSize: 13,
@@ -78,7 +78,7 @@ export function InspectSlip() {
               >
                 <span aria-hidden>{SIGN[finding.severity]}</span> {isShown ? number : finding.surface}
               </Box>
-              <Box sx={{ flex: 1, fontSize: 14, lineHeight: 1.3 }}>
+              <Box sx={{ flex: '1 0 70%', fontSize: 14, lineHeight: 1.3 }}>
                 <b>{RULES.find((r) => r.id === finding.rule)?.title}</b>
                 {finding.element ? `: ${nameIn(finding.element) ?? 'element'}. ` : '. '}
                 {finding.message}

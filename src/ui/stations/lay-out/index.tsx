@@ -1,5 +1,4 @@
 import { AddBar } from '../../palette/AddBar';
-import { PageStrip } from '../../pages/PageStrip';
 import { BaseList } from '../../sheet/BaseList';
 import { GridList } from '../../sheet/GridList';
 import { GuideList } from '../../sheet/GuideList';
@@ -29,9 +28,7 @@ export const layOut = defineStation({
   ],
   opens: true,
   steps: true,
-  hasStrip: true,
   Bar: AddBar,
-  Strip: PageStrip,
   Slip: ElementSlip,
   Sheet: Contents,
 });

@@ -122,10 +122,8 @@ function Exports() {
   });
   const stop = useMutation({ mutationFn: (exportId: string) => api.cancelExport(exportId), onSuccess: refresh });
   return (
-    <Box
-      sx={{ mb: 1.25, pb: 1.25, borderBottom: `1px solid ${COLOURS.line}`, display: 'flex', gap: 3, flexWrap: 'wrap' }}
-    >
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+    <Box sx={{ mb: 1.25, pb: 1.25, borderBottom: `1px solid ${COLOURS.line}`, display: 'grid', gap: 1.25 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, alignItems: 'start' }}>
         {data?.kinds
           .filter(({ needs }) => needs === undefined || has[needs])
           .map(({ kind, label, about, isMain }) => (
@@ -137,7 +135,9 @@ function Exports() {
               >
                 {label}
               </Button>
-              <Box sx={{ fontSize: 11.5, color: 'text.secondary', maxWidth: 116, lineHeight: 1.25 }}>{about}</Box>
+              <Box sx={{ fontSize: 11.5, color: 'text.secondary', lineHeight: 1.25, overflowWrap: 'anywhere' }}>
+                {about}
+              </Box>
             </Box>
           ))}
       </Box>
