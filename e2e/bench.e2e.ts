@@ -128,7 +128,7 @@ test('text is typed in place, with its own caret, and every word is kept', async
   await page.keyboard.press('Escape');
   await saved(page);
   await page.reload();
-  await expect(page.getByText('1 elements.')).toBeVisible();
+  await expect(page.getByText('1 element on this side.')).toBeVisible();
 });
 
 test('the command palette finds a command by name and runs it', async ({ page }) => {

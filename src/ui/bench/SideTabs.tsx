@@ -101,7 +101,11 @@ export function SideTabs({ commands }: { readonly commands: () => readonly Comma
           <Button aria-label="Closer" title="Closer (+)" onClick={() => run('zoom-in')}>
             +
           </Button>
-          <Button title="True size (1)" onClick={() => run('true-size')}>
+          <Button
+            title="True size (1)"
+            onClick={() => run('true-size')}
+            sx={{ display: { xs: 'none', lg: 'inline-flex' }, whiteSpace: 'nowrap' }}
+          >
             true size
           </Button>
         </ButtonGroup>

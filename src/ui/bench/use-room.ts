@@ -1,6 +1,6 @@
 import { useEffect, useRef, type RefObject } from 'react';
 import type { Rect } from '@/core/layout';
-import { useBenchView } from '../view/bench-view';
+import { useBenchView, type View } from '../view/bench-view';
 import type { Scene } from './scene';
 
 /** Keeps the view in step with the room that the bench has. */
@@ -17,9 +17,6 @@ export function useRoom(host: RefObject<HTMLElement | null>): void {
   }, [host, resize]);
   useEffect(() => () => useBenchView.setState({ width: 0, height: 0 }), []);
 }
-
-/** A view that somebody chose. */
-type View = Pick<ReturnType<typeof useBenchView.getState>, 'scale' | 'x' | 'y'>;
 
 /** Views by job, station and side, for as long as the page is there. */
 const chosen = new Map<string, View>();

@@ -270,13 +270,14 @@ const Stations = memo(function Stations() {
     ),
   );
 
+  const isFull = useBenchView((v) => v.full);
   const { Page, Bar, Slip, Sheet } = station;
   const props = { commands, onCopy: () => setCopying(true) };
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
       <Header onPalette={() => setPalette(true)} onBeside={() => setBeside(true)} />
       <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
-        <YellowSheet slip={Slip && <Slip {...props} />}>{Sheet && <Sheet />}</YellowSheet>
+        {!(isFull && !Page) && <YellowSheet slip={Slip && <Slip {...props} />}>{Sheet && <Sheet />}</YellowSheet>}
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           {Page ? (
             <Page />

@@ -8,20 +8,31 @@ import { FORM_KINDS, formKind } from '@/core/job';
 import { ADD_LOGO } from './add-commands';
 import type { Command } from '../open-job/command';
 
-const SHOWN: readonly { readonly id: string; readonly label: string }[] = [
+interface Shown {
+  readonly id: string;
+  readonly label: string;
+  /** Where there is little room it goes into the menu. */
+  readonly isWide?: true;
+}
+
+const SHOWN: readonly Shown[] = [
   { id: 'add-text', label: 'Text' },
   { id: 'add-picture', label: 'Picture' },
-  { id: 'add-table', label: 'Table' },
-  { id: 'add-printable', label: 'Printable' },
+  { id: 'add-table', label: 'Table', isWide: true },
+  { id: 'add-printable', label: 'Printable', isWide: true },
   { id: 'add-rectangle', label: 'Box' },
-  { id: 'add-ellipse', label: 'Oval' },
-  { id: 'add-line', label: 'Line' },
+  { id: 'add-ellipse', label: 'Oval', isWide: true },
+  { id: 'add-line', label: 'Line', isWide: true },
 ];
+
+const ON_WIDE = { display: { xs: 'none', lg: 'inline-flex' } } as const;
+const ON_NARROW = { display: { lg: 'none' } } as const;
 
 /** Forms that have a button of their own. */
 const OFTEN: readonly string[] = ['rectangle', 'ellipse'];
 
-const MORE: readonly { readonly id: string; readonly label: string }[] = [
+const MORE: readonly Shown[] = [
+  ...SHOWN.filter(({ isWide }) => isWide),
   ...FORM_KINDS.filter((form) => !OFTEN.includes(form)).map((form) => ({
     id: `add-${form}`,
     label: formKind(form).label,
@@ -48,14 +59,14 @@ export function AddBar({ commands }: { readonly commands: () => readonly Command
       <Box component="span" sx={{ fontSize: 13, color: 'text.secondary' }}>
         Add
       </Box>
-      {SHOWN.map(({ id, label }) => (
+      {SHOWN.map(({ id, label, isWide }) => (
         <Button
           key={id}
           size="small"
           variant="outlined"
           title={commands().find((c) => c.id === id)?.keys[0] ?? ''}
           onClick={() => run(id)}
-          sx={{ minWidth: 0, px: 1.25, bgcolor: '#fff' }}
+          sx={{ minWidth: 0, px: 1.25, bgcolor: '#fff', ...(isWide && ON_WIDE) }}
         >
           {label}
         </Button>
@@ -70,10 +81,11 @@ export function AddBar({ commands }: { readonly commands: () => readonly Command
         More
       </Button>
       <Menu open={more !== null} anchorEl={more} onClose={() => setMore(null)}>
-        {[...MORE, ...ofKit()].map(({ id, label }) => (
+        {[...MORE, ...ofKit()].map(({ id, label, isWide }: Shown) => (
           <MenuItem
             key={id}
             dense
+            sx={isWide ? ON_NARROW : {}}
             onClick={() => {
               setMore(null);
               run(id);

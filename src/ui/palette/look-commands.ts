@@ -1,3 +1,4 @@
+import { union } from '@/core/layout';
 import { isCalibrated, useBenchView } from '../view/bench-view';
 import { inGroup, type Command } from '../open-job/command';
 import type { CommandContext, Present } from './context';
@@ -6,11 +7,25 @@ import type { CommandContext, Present } from './context';
 export function lookCommands({ desk, calibrate }: CommandContext, { state }: Present): readonly Command[] {
   const view = useBenchView.getState();
   const { boxes } = desk.surface;
+  const chosen = desk.drawing.frames.filter((f) => state.selection.includes(f.element)).map((f) => f.bounds);
   const centre = { x: view.width / 2, y: view.height / 2 };
   return inGroup('Look', [
     { id: 'zoom-in', title: 'Closer', keys: ['+', '='], run: () => view.zoomAt(1.25, centre) },
     { id: 'zoom-out', title: 'Further', keys: ['-'], run: () => view.zoomAt(0.8, centre) },
     { id: 'fit', title: 'Whole piece', keys: ['0'], run: () => view.fit(boxes.bleed) },
+    {
+      id: 'visit',
+      title: view.from ? 'Back to where you were' : 'To the selection',
+      keys: ['E'],
+      enabled: chosen.length > 0 || view.from !== undefined,
+      run: () => view.visit(chosen.length > 0 ? union(chosen) : boxes.bleed),
+    },
+    {
+      id: 'full',
+      title: view.full ? 'Bring the sheet back' : 'Put the sheet away',
+      keys: ['S'],
+      run: () => view.toggle('full'),
+    },
     {
       id: 'true-size',
       title: 'True size',

@@ -3,6 +3,13 @@ import { create } from 'zustand';
 import type { Point, Rect } from '@/core/layout';
 import { MM_PER_INCH } from '@/core/measure';
 
+/** Where and how near one looks. */
+export interface View {
+  readonly scale: number;
+  readonly x: number;
+  readonly y: number;
+}
+
 /** How the bench is looked at. */
 interface BenchView {
   /** Pixels to a millimetre. */
@@ -18,6 +25,10 @@ interface BenchView {
   readonly guides: boolean;
   /** Cut to the trim, as it will be held in the hand. */
   readonly trimmed: boolean;
+  /** The sheet is put away: the piece has the window. */
+  readonly full: boolean;
+  /** Where one looked before one went to the selection. */
+  readonly from: (View & { readonly fitted: Rect | undefined }) | undefined;
   /** Pixels to a millimetre at true size, as measured with a ruler. */
   readonly trueScale: number;
   readonly resize: (width: number, height: number) => void;
@@ -25,12 +36,14 @@ interface BenchView {
   readonly zoomAt: (factor: number, at: Point) => void;
   readonly pan: (dx: number, dy: number) => void;
   /** Goes back to a view. */
-  readonly look: (view: { readonly scale: number; readonly x: number; readonly y: number }) => void;
+  readonly look: (view: View) => void;
+  /** Goes near a box, or back to where one was. */
+  readonly visit: (box: Rect) => void;
   /** The same view with another corner to measure from, so far to the right; the box is what it would be fitted to. */
   readonly turnTo: (dx: number, box: Rect) => void;
   readonly atTrueSize: (box: Rect) => void;
   readonly calibrate: (trueScale: number) => void;
-  readonly toggle: (what: 'guides' | 'trimmed') => void;
+  readonly toggle: (what: 'guides' | 'trimmed' | 'full') => void;
 }
 
 /** A screen of 96 px to the inch, until somebody holds a ruler to it. */
@@ -40,6 +53,9 @@ const [LEAST, MOST] = [0.02, 200];
 
 /** Room around the piece for dimension lines, px. */
 const ROOM = { left: 76, top: 64, right: 32, bottom: 26 };
+
+/** Room around what is visited, px. */
+const AROUND = 60;
 
 const clamp = (scale: number): number => Math.min(Math.max(scale, LEAST), MOST);
 
@@ -58,6 +74,8 @@ export const useBenchView = create<BenchView>((set, get) => ({
   fitted: undefined,
   guides: true,
   trimmed: false,
+  full: false,
+  from: undefined,
   trueScale: ASSUMED,
   resize: (width, height) => {
     set({ width, height });
@@ -66,7 +84,7 @@ export const useBenchView = create<BenchView>((set, get) => ({
   },
   fit: (box) => {
     const { width, height } = get();
-    set({ fitted: box });
+    set({ fitted: box, from: undefined });
     if (width === 0 || height === 0) return;
     const across = (width - ROOM.left - ROOM.right) / Math.max(box.width, 1);
     const down = (height - ROOM.top - ROOM.bottom) / Math.max(box.height, 1);
@@ -76,11 +94,25 @@ export const useBenchView = create<BenchView>((set, get) => ({
     set((v) => {
       const scale = clamp(v.scale * factor);
       const by = scale / v.scale;
-      return { fitted: undefined, scale, x: at.x - (at.x - v.x) * by, y: at.y - (at.y - v.y) * by };
+      return { fitted: undefined, from: undefined, scale, x: at.x - (at.x - v.x) * by, y: at.y - (at.y - v.y) * by };
     }),
   turnTo: (dx, box) => set((v) => ({ x: v.x + dx * v.scale, fitted: v.fitted && box })),
-  look: ({ scale, x, y }) => set({ fitted: undefined, scale, x, y }),
-  pan: (dx, dy) => set((v) => ({ fitted: undefined, x: v.x + dx, y: v.y + dy })),
+  look: ({ scale, x, y }) => set({ fitted: undefined, from: undefined, scale, x, y }),
+  visit: (box) =>
+    set(({ from, fitted, scale, x, y, width, height }) => {
+      if (from) return { ...from, from: undefined };
+      const across = (width - 2 * AROUND) / Math.max(box.width, 1);
+      const down = (height - 2 * AROUND) / Math.max(box.height, 1);
+      const near = clamp(Math.min(across, down));
+      return {
+        from: { scale, x, y, fitted },
+        fitted: undefined,
+        scale: near,
+        x: width / 2 - (box.x + box.width / 2) * near,
+        y: height / 2 - (box.y + box.height / 2) * near,
+      };
+    }),
+  pan: (dx, dy) => set((v) => ({ fitted: undefined, from: undefined, x: v.x + dx, y: v.y + dy })),
   atTrueSize: (box) => {
     const kept = Number(localStorage.getItem(KEPT_AS));
     const trueScale = kept > 0 ? kept : get().trueScale;
@@ -91,7 +123,7 @@ export const useBenchView = create<BenchView>((set, get) => ({
     localStorage.setItem(KEPT_AS, String(trueScale));
     set({ trueScale });
   },
-  toggle: (what) => set((v) => (what === 'guides' ? { guides: !v.guides } : { trimmed: !v.trimmed })),
+  toggle: (what) => set((v) => ({ [what]: !v[what] })),
 }));
 
 export const isCalibrated = (): boolean => Number(localStorage.getItem(KEPT_AS)) > 0;

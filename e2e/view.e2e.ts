@@ -1,0 +1,72 @@
+import { expect, test, type Page } from '@playwright/test';
+import { openCopy } from './helpers';
+
+/** Where the trimmed corner of the piece is on the screen, px, and how large a millimetre is. */
+const look = (page: Page) =>
+  page.locator('[data-bench]').evaluate((bench: HTMLElement) => {
+    const { left, top, width, height } = bench.getBoundingClientRect();
+    const [x = NaN, y = NaN] = (bench.dataset['origin'] ?? '').split(',').map(Number);
+    return { x: left + x, y: top + y, scale: Number(bench.dataset['scale']), width, height };
+  });
+
+async function expectStill(page: Page, before: Awaited<ReturnType<typeof look>>, after: string): Promise<void> {
+  // What is done may be drawn a moment later.
+  await page.waitForTimeout(150);
+  const now = await look(page);
+  expect(Math.abs(now.x - before.x), `${after}: across`).toBeLessThan(0.5);
+  expect(Math.abs(now.y - before.y), `${after}: down`).toBeLessThan(0.5);
+  expect(now.scale, `${after}: scale`).toBe(before.scale);
+}
+
+for (const [piece, height] of [
+  ['meteor-night', 640],
+  ['visitor-folder', 640],
+  // Its pages stand in a strip above it.
+  ['catalogue', 580],
+] as const)
+  test(`${piece} stands still whatever is done but zooming, and has the room right of the sheet`, async ({ page }) => {
+    await openCopy(page, `demo-${piece}`);
+    const first = await look(page);
+    for (const key of ['2', '4', '5', '6', '3']) {
+      await page.keyboard.press(`Alt+${key}`);
+      await expectStill(page, first, `station ${key}`);
+      const { width, height: has } = await look(page);
+      expect(width).toBeGreaterThanOrEqual(870);
+      expect(has).toBeGreaterThanOrEqual(height);
+    }
+    await page.locator('[data-bench]').focus();
+    for (let i = 0; i < 4; i += 1) {
+      await page.keyboard.press('Tab');
+      await expect(page.getByRole('region', { name: 'Selection' })).toBeVisible();
+      await expectStill(page, first, `element ${i + 1}`);
+    }
+    const more = page.getByRole('group', { name: 'Whole' }).getByRole('button', { name: /^Effects/ });
+    await more.click();
+    await expect(page.getByRole('dialog', { name: 'Effects' })).toBeVisible();
+    await expectStill(page, first, 'a door that is open');
+    await page.keyboard.press('Escape');
+    await page.getByRole('group', { name: 'Whole' }).getByLabel('opacity').fill('40');
+    await page.getByRole('group', { name: 'Whole' }).getByLabel('opacity').press('Enter');
+    await expectStill(page, first, 'a field');
+    await page.locator('[data-bench]').focus();
+    await page.keyboard.press('Escape');
+    await expectStill(page, first, 'nothing selected');
+  });
+
+test('a side that somebody zoomed is shown as it was left at that station', async ({ page }) => {
+  await openCopy(page, 'demo-meteor-night');
+  await page.keyboard.press('Alt+3');
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('+');
+  const zoomed = await look(page);
+  await page.keyboard.press('Alt+5');
+  await expectStill(page, zoomed, 'another station');
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('+');
+  const closer = await look(page);
+  expect(closer.scale).toBeGreaterThan(zoomed.scale);
+  await page.keyboard.press('Alt+3');
+  await expectStill(page, zoomed, 'back where it was zoomed');
+  await page.keyboard.press('Alt+5');
+  await expectStill(page, closer, 'back where it was zoomed more');
+});
