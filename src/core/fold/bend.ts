@@ -30,6 +30,8 @@ export interface Bend {
   readonly moving: readonly LaidFacet[];
   readonly staying: readonly LaidFacet[];
   readonly links: readonly Link[];
+  /** By the index of a facet: where it bends itself. */
+  readonly creases: ReadonlyMap<number, Mm>;
 }
 
 /**
@@ -39,26 +41,36 @@ export interface Bend {
 export function bendOf(facets: readonly LaidFacet[], { axis, crease, moves, over }: Fold, lines: readonly Mm[]): Bend {
   const along = (facet: LaidFacet) => (axis === 'x' ? facet.column : facet.row);
   const across = (facet: LaidFacet) => (axis === 'x' ? facet.row : facet.column);
-  const beside = (part: number) => facets.find((f) => along(f) === part && across(f) === 0);
+  const placeOf = (part: number, row: number) => part * facets.length + row;
+  const byPlace = new Map(facets.map((facet) => [placeOf(along(facet), across(facet)), facet]));
+  const beside = (part: number) => byPlace.get(placeOf(part, 0));
   const [low, high] = [beside(crease - 1), beside(crease)];
   const [mover, stayer] = moves === 'low' ? [low, high] : [high, low];
   if (!mover || !stayer) throw new RangeError(`There is no crease ${crease} along ${axis}.`);
   const at = placed(lines[crease] ?? 0, stayer, axis);
   const side = Math.sign(middle(mover, axis) - at);
-  const isMoving = (facet: LaidFacet) => Math.sign(middle(facet, axis) - at) === side;
+  const turning = new Set(facets.filter((facet) => Math.sign(middle(facet, axis) - at) === side));
+  const isMoving = (facet: LaidFacet) => turning.has(facet);
   const links = facets.flatMap((facet): Link | readonly [] => {
-    const next = facets.find((f) => along(f) === along(facet) + 1 && across(f) === across(facet));
+    const next = byPlace.get(placeOf(along(facet) + 1, across(facet)));
     if (!next || isMoving(facet) === isMoving(next)) return [];
     const [moving, staying] = isMoving(facet) ? [facet, next] : [next, facet];
     const flat = lines[along(next)] ?? 0;
     return { moving, staying, flat, at: placed(flat, staying, axis) };
   });
-  return { axis, over, at, links, moving: facets.filter(isMoving), staying: facets.filter((f) => !isMoving(f)) };
+  // The first link of a facet counts.
+  const creases = new Map(
+    links.toReversed().flatMap((link): [number, Mm][] => [
+      [link.moving.index, link.at],
+      [link.staying.index, link.at],
+    ]),
+  );
+  const staying = facets.filter((facet) => !isMoving(facet));
+  return { axis, over, at, links, creases, moving: [...turning], staying };
 }
 
 /** Where a facet itself bends: an inner layer does so at its own crease, a little inside the outer one’s. */
-const ownCrease = ({ links }: Bend, { index }: LaidFacet): Mm | undefined =>
-  links.find(({ moving, staying }) => moving.index === index || staying.index === index)?.at;
+const ownCrease = ({ creases }: Bend, { index }: LaidFacet): Mm | undefined => creases.get(index);
 
 /** What is in the way of a fold. @param caliper thickness of the sheet, mm */
 export function collisionsOf(bend: Bend, step: number, caliper: Mm): readonly Collision[] {

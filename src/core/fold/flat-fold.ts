@@ -2,7 +2,7 @@ import type { Mm } from '../measure';
 import { bendOf, collisionsOf, creasesOf, movingParts, turnedOver, turnsOf } from './bend';
 import type { Collision, Crease, Fold, FoldStep, Folded, Showing } from './fold';
 import { joinCreases } from './join-creases';
-import { extent, isInsideUp, middle, type FoldAxis, type LaidFacet } from './laid-facet';
+import { extent, isInsideUp, type FoldAxis, type LaidFacet } from './laid-facet';
 
 /**
  * Folds a sheet of columns and rows, one fold after another, and finds out what happens: where each part comes to
@@ -70,15 +70,13 @@ function spread(facets: readonly LaidFacet[], axis: FoldAxis): Mm {
 
 /** Sheets lie on each other where a middle lies within another’s extent. */
 function mostLayers(facets: readonly LaidFacet[]): number {
-  const covers = (facet: LaidFacet, axis: FoldAxis, at: Mm) => {
-    const [from, to] = extent(facet, axis);
-    return from < at && at < to;
-  };
-  const at = (facet: LaidFacet): number => {
-    const [x, y] = [middle(facet, 'x'), middle(facet, 'y')];
-    return facets.filter((other) => covers(other, 'x', x) && covers(other, 'y', y)).length;
-  };
-  return Math.max(0, ...facets.map(at));
+  const boxes = facets.map((facet) => {
+    const [[left, right], [top, bottom]] = [extent(facet, 'x'), extent(facet, 'y')];
+    return { left, right, top, bottom, x: (left + right) / 2, y: (top + bottom) / 2 };
+  });
+  const at = ({ x, y }: (typeof boxes)[number]): number =>
+    boxes.filter((b) => b.left < x && x < b.right && b.top < y && y < b.bottom).length;
+  return Math.max(0, ...boxes.map(at));
 }
 
 /** What one sees of a pile. @param facet the one that lies outermost */

@@ -51,10 +51,13 @@ export function middle(facet: LaidFacet, axis: FoldAxis): Mm {
 export const isInsideUp = ({ sx, sy }: FacetState): boolean => sx * sy === 1;
 
 /** The facet turned over about a line. @param about where that line lies on the folded sheet, mm */
-export const flipped = (facet: LaidFacet, axis: FoldAxis, about: Mm, layer: number): LaidFacet =>
-  axis === 'x'
-    ? { ...facet, sx: facet.sx === 1 ? -1 : 1, tx: 2 * about - facet.tx, layer }
-    : { ...facet, sy: facet.sy === 1 ? -1 : 1, ty: 2 * about - facet.ty, layer };
+export function flipped(facet: LaidFacet, over: FoldAxis, about: Mm, layer: number): LaidFacet {
+  // Named one by one: maps have many of them.
+  const { index, column, row, rect, sx, sy, tx, ty } = facet;
+  return over === 'x'
+    ? { index, column, row, rect, sx: sx === 1 ? -1 : 1, sy, tx: 2 * about - tx, ty, layer }
+    : { index, column, row, rect, sx, sy: sy === 1 ? -1 : 1, tx, ty: 2 * about - ty, layer };
+}
 
 /** The stretch of a crease beside a facet, on the flat sheet. @param flat where the crease lies along the axis, mm */
 export const stretchBeside = (

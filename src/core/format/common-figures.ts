@@ -272,19 +272,24 @@ interface RuledValue<V> {
   readonly rule: string;
 }
 
-const edgesRuled = ({ value, computed, ...rest }: RuledValue<EdgeLengths>): RuledValue<readonly Mm[]> => ({
-  ...rest,
+const edgesRuled = ({ value, computed, overridden, rule }: RuledValue<EdgeLengths>): RuledValue<readonly Mm[]> => ({
   value: edgeList(value),
   computed: edgeList(computed),
+  overridden,
+  rule,
 });
 
-/** A figure that can be overridden. */
+interface Overridable extends Pick<Figure, 'group' | 'name' | 'unit' | 'working'> {
+  readonly id: NonNullable<Figure['overridable']>;
+  readonly measured?: NonNullable<Figure['measured']>;
+}
+
+/** A figure that can be overridden. Named one by one: spread out they took a fifth of solving a blank. */
 function ruledFigure(
   { value, computed, overridden, rule }: RuledValue<number | readonly number[]>,
-  about: Pick<Figure, 'group' | 'name' | 'unit' | 'working' | 'measured'> & {
-    readonly id: NonNullable<Figure['overridable']>;
-  },
+  { id, group, name, unit, working, measured }: Overridable,
 ): Figure {
-  const { id } = about;
-  return { ...about, value, rule, overridable: id, ...(overridden && { override: { field: id, computed } }) };
+  const figure = { id, group, name, value, unit, working, rule, overridable: id };
+  const shown = measured ? { ...figure, measured } : figure;
+  return overridden ? { ...shown, override: { field: id, computed } } : shown;
 }

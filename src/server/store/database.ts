@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { copyDays, databasePath } from '@/upkeep';
-import { Problem } from '../problem';
+import type { Problem } from '../problem';
 import { Umzug, SequelizeStorage } from 'umzug';
 import { groupCommit } from './group-commit';
 import { MIGRATIONS } from './migrations';
