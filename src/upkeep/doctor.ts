@@ -105,7 +105,7 @@ async function jobsOf(database: DatabaseFile, now: Date): Promise<Examination> {
     const sound = numbers.find(({ number }) => !unreadable.has(number))?.number;
     ills.push({
       message:
-        `The newest revision of “${name}”, ${head}, ` + `${isHeadThere ? 'can no longer be read' : 'is not there'}.`,
+        `The newest revision of “${name}”, ${head}, ` + (isHeadThere ? 'can no longer be read.' : 'is not there.'),
       cure: sound === undefined ? undefined : `revision ${sound} is laid on top as the newest`,
       ...(sound !== undefined && { mend: () => layOnTop(database, id, sound, now) }),
     });

@@ -75,6 +75,6 @@ export const KITS: BookView<Kit> = {
     String(Object.keys(kit.logos).length),
   ],
   begun: undefined,
-  empty: 'No kit yet. Open a job that looks as the client’s pieces should, and make a kit of it at the station Brief.',
+  empty: 'No kit yet. Open a job that looks as the client’s pieces should, and make a kit of it under Brief.',
   Form: KitForm,
 };

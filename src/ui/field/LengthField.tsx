@@ -23,8 +23,8 @@ interface Props extends Common {
 }
 
 /**
- * A length in any unit, with arithmetic and named measures; shown in the job’s unit. It takes a measure’s value as it
- * is now.
+ * A length in any unit, with arithmetic and named measures; shown in the job’s unit. It takes the value of a measure
+ * as it is now.
  */
 export function LengthField({ onChange, ...rest }: Props) {
   const measures = useMeasures();

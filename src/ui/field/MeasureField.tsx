@@ -22,6 +22,13 @@ interface Props<T> {
   readonly autoFocus?: boolean;
 }
 
+/** Usual size of a figure, px; the least that is still read; and how wide a figure is, of its size. */
+const [USUAL, LEAST, WIDE] = [14, 10, 0.61];
+
+/** A figure that is longer than its field is set smaller, so that none of it is cut off. */
+const fontSizeFor = (text: string, width: number | string): number =>
+  typeof width === 'number' && text.length > 0 ? Math.min(USUAL, Math.max(LEAST, width / (text.length * WIDE))) : USUAL;
+
 /**
  * A field that reads measures, sizes or numbers: taken on Enter or on leaving, refused at the field with the place of
  * the error.
@@ -59,7 +66,7 @@ export function MeasureField<T>({
           spellCheck: false,
           // A narrow field shows the whole of it to who points at it.
           title: text,
-          style: { fontFamily: FACES.figure, fontWeight: held ? 600 : 400, fontSize: 14 },
+          style: { fontFamily: FACES.figure, fontWeight: held ? 600 : 400, fontSize: fontSizeFor(text, width) },
         },
       }}
     />

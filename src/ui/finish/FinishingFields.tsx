@@ -214,7 +214,7 @@ export function CoatFields({ value, onChange }: CoatProps) {
         onChange={(on) => onChange((now) => ({ ...now, knocksOut: on ? true : undefined }))}
       />
       <Box sx={{ fontFamily: FACES.figure, fontSize: 12 }}>
-        {coat ? `${formatNumber(pathArea(coat.path) / 100, 2)} cm², ` : ''}plate “{code.spot}”, fits the print to ±
+        {coat && `${formatNumber(pathArea(coat.path) / 100, 2)} cm², `}plate “{code.spot}”, fits the print to ±
         {formatNumber(code.tolerance, 2)} mm, holds {formatNumber(code.least, 2)} mm
       </Box>
     </>

@@ -134,7 +134,7 @@ export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
             name="grid"
             margins={grid.margins}
             facing={grid.facing}
-            onChange={(to) => resize.setAll('Change the grid’s margins', (p) => ({ ...p, grid: { ...p.grid, ...to } }))}
+            onChange={(to) => resize.setAll('Change grid margins', (p) => ({ ...p, grid: { ...p.grid, ...to } }))}
           />
           <LengthField
             {...context}
