@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openCopy } from './helpers';
+import { copyOf, open, openCopy, openJob, saved } from './helpers';
 
 /** Where the trimmed corner of the piece is on the screen, px, and how large a millimetre is. */
 const look = (page: Page) =>
@@ -69,4 +69,54 @@ test('a side that somebody zoomed is shown as it was left at that station', asyn
   await expectStill(page, zoomed, 'back where it was zoomed');
   await page.keyboard.press('Alt+5');
   await expectStill(page, closer, 'back where it was zoomed more');
+});
+
+for (const name of ['meteor-night', 'catalogue'])
+  test(`the picture of ${name} lies where the piece will lie, from the click on`, async ({ page }) => {
+    let letGo: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => (letGo = resolve));
+    await page.route('**/fonts/*.ttf', async (route) => {
+      await held;
+      await route.continue();
+    });
+    await open(page, `/jobs/demo-${name}`);
+    const picture = page.locator('[data-opening] image');
+    await expect(picture).toBeVisible();
+    await expect(page.getByRole('complementary', { name: 'Yellow sheet' }).getByRole('heading')).toBeVisible();
+    const where = () =>
+      picture.evaluate((image) => {
+        const { x, y, width } = image.getBoundingClientRect();
+        return { x, y, width, mm: Number(image.getAttribute('width')) };
+      });
+    // It is drawn anew when the page’s script has come.
+    await expect.poll(async () => (await where()).width).toBeGreaterThan(0);
+    const before = await where();
+    letGo();
+    await expect(page.locator('[data-element]').first()).toBeVisible();
+    const now = await look(page);
+    expect(Math.abs(now.x - before.x)).toBeLessThan(0.5);
+    expect(Math.abs(now.y - before.y)).toBeLessThan(0.5);
+    expect(Math.abs(now.scale * before.mm - before.width)).toBeLessThan(0.5);
+  });
+
+test('a job that was left, changed by somebody else and is gone back to, is the job as it is now', async ({ page }) => {
+  await open(page, '/');
+  const id = await copyOf(page, 'demo-meteor-night');
+  await page.reload();
+  const nudge = async (where: Page) => {
+    await where.locator('[data-bench]').focus();
+    await where.keyboard.press('Tab');
+    await where.keyboard.press('ArrowRight');
+    await expect(where.locator('[data-save]')).not.toHaveAttribute('data-save', /sending|waiting/);
+    await saved(where);
+  };
+  await page.locator(`a[href="/jobs/${id}"]`).click();
+  await nudge(page);
+  await page.getByRole('link', { name: 'Yellow Sheet' }).click();
+  await page.getByRole('heading', { name: 'Jobs' }).waitFor();
+  const other = await page.context().newPage();
+  await openJob(other, id);
+  await nudge(other);
+  await page.goBack();
+  await nudge(page);
 });

@@ -106,3 +106,27 @@ test('a profile that could not be fetched is fetched again', async ({ page }) =>
   await page.getByRole('button', { name: 'Plates', exact: true }).click();
   await expect(page.locator('canvas[data-painted=yes]')).toBeVisible();
 });
+
+test('fonts and profiles have names that change with them, and are never asked for twice', async ({
+  page,
+  context,
+}) => {
+  const asked: { readonly address: string; readonly kept: string | undefined }[] = [];
+  context.on('response', (response) => {
+    const { pathname } = new URL(response.url());
+    if (/\.(ttf|icc|wasm)$/.test(pathname))
+      asked.push({ address: response.url(), kept: response.headers()['cache-control'] });
+  });
+  await openJob(page, 'demo-meteor-night');
+  await expect(page.locator('[data-element]').first()).toBeVisible();
+  expect(asked.length).toBeGreaterThan(5);
+  for (const { address, kept } of asked) {
+    expect([address, kept]).toEqual([address, expect.stringContaining('immutable')]);
+    // One that holds something else now is not there under its old name.
+    const other = address.replace(/shipped\/[0-9a-f]{16}/, 'shipped/0123456789abcdef');
+    if (other !== address) expect((await page.request.get(other)).status()).toBe(404);
+  }
+  // What was asked for while the page came is what the page uses: nothing goes over the line twice.
+  const names = asked.map(({ address }) => address);
+  expect(new Set(names).size).toBe(names.length);
+});

@@ -9,7 +9,7 @@ import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { Providers } from '@/ui';
+import { Providers } from '@/ui/shell/Providers';
 
 export const metadata: Metadata = { title: 'Yellow Sheet', description: 'The job sheet that does the work.' };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };

@@ -1,4 +1,4 @@
-import { Board } from '@/ui';
+import { Board } from '@/ui/board/Board';
 
 export default function Page() {
   return <Board />;

@@ -1,4 +1,4 @@
-import { ShopBooks } from '@/ui';
+import { ShopBooks } from '@/ui/books/ShopBooks';
 
 export const metadata = { title: 'Shop books · Yellow Sheet' };
 

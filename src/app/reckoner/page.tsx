@@ -1,4 +1,4 @@
-import { Reckoner } from '@/ui';
+import { Reckoner } from '@/ui/reckoner/Reckoner';
 
 export const metadata = { title: 'Reckoner · Yellow Sheet' };
 

@@ -1,9 +1,11 @@
 import type { AxisKey, Element } from '../job';
-import { formatLength } from '../measure';
+import { formatLength, type Mm } from '../measure';
 import { framed, replace, type Report, type Rule, type Subject } from './rule';
 
 /** Lengths this far apart were meant to be one; nearer is the same already, mm [cp]. */
 const [SAME, NEAR] = [0.005, 0.6];
+/** What is lost when lengths are added, mm. */
+const ROUNDING = 1e-9;
 /** So many alike make a habit. */
 const HABIT = 3;
 
@@ -39,8 +41,12 @@ export const nearMissRule: Rule = {
     'ruler does.',
   check: (subject) => {
     const held = plainDistances(framed(subject).map((f) => f.element));
+    const habits = {
+      x: habitsAlong(held.flatMap(({ axis, mm }) => (axis === 'x' ? [mm] : []))),
+      y: habitsAlong(held.flatMap(({ axis, mm }) => (axis === 'y' ? [mm] : []))),
+    };
     return held.flatMap((one) => {
-      const target = measureNear(subject, one) ?? habitNear(held, one);
+      const target = measureNear(subject, one) ?? habitTarget(habits[one.axis](one.mm));
       return target ? [report(subject, one, target)] : [];
     });
   },
@@ -52,19 +58,57 @@ interface Target {
   readonly measure?: string;
 }
 
+const habitTarget = (habit: Habit | undefined): Target | undefined =>
+  habit && { mm: habit.mm, words: `${habit.count} others are` };
+
 function measureNear({ job }: Subject, { mm }: Held): Target | undefined {
   const found = job.measures.find((m) => Math.abs(m.value - mm) > SAME && Math.abs(m.value - mm) <= NEAR);
   return found && { mm: found.value, words: `“${found.name}” is`, measure: found.id };
 }
 
-/** The eye compares distances that run the same way: those across with those across, those down with those down. */
-function habitNear(all: readonly Held[], { mm, axis }: Held): Target | undefined {
-  const held = all.filter((h) => h.axis === axis);
-  const alike = (value: number) => held.filter((h) => Math.abs(h.mm - value) <= SAME).length;
-  const near = held.filter((h) => Math.abs(h.mm - mm) > SAME && Math.abs(h.mm - mm) <= NEAR);
-  const best = near.reduce<Held | undefined>((a, b) => (!a || alike(b.mm) > alike(a.mm) ? b : a), undefined);
-  const count = best ? alike(best.mm) : 0;
-  return best && count >= HABIT && count > alike(mm) ? { mm: best.mm, words: `${count} others are` } : undefined;
+/** A distance that several elements keep. */
+interface Habit {
+  readonly mm: number;
+  readonly count: number;
+}
+
+/** How many distances lie below a value; they are sorted. */
+function below(sorted: readonly number[], value: number): number {
+  let [low, high] = [0, sorted.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((sorted[middle] ?? 0) < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** How many distances are as good as the same. */
+const alike = (sorted: readonly number[], mm: number): number =>
+  below(sorted, mm + SAME + ROUNDING) - below(sorted, mm - SAME - ROUNDING);
+
+/**
+ * The eye compares distances that run the same way: those across with those across, those down with those down.
+ * @returns the habit that a distance almost keeps
+ */
+export function habitsAlong(distances: readonly Mm[]): (mm: Mm) => Habit | undefined {
+  const sorted = [...distances].sort((a, b) => a - b);
+  // Of what is as good as the same one is enough.
+  const habits = new Map<number, Habit>();
+  for (const mm of distances) {
+    const place = Math.round(mm / SAME);
+    const count = habits.has(place) ? 0 : alike(sorted, mm);
+    if (count >= HABIT) habits.set(place, { mm, count });
+  }
+  const inOrder = [...habits.values()].sort((a, b) => a.mm - b.mm);
+  const places = inOrder.map((h) => h.mm);
+  return (mm) => {
+    const near = inOrder
+      .slice(below(places, mm - NEAR - ROUNDING), below(places, mm + NEAR + ROUNDING))
+      .filter((h) => Math.abs(h.mm - mm) > SAME + ROUNDING);
+    const best = near.reduce<Habit | undefined>((a, b) => (!a || b.count > a.count ? b : a), undefined);
+    return best && best.count > alike(sorted, mm) ? best : undefined;
+  };
 }
 
 function report({ job, drawing, blank }: Subject, { element, axis, key, mm }: Held, to: Target): Report {

@@ -3,9 +3,9 @@ import Box from '@mui/material/Box';
 import { useCallback, useRef, type DragEvent, type MouseEvent } from 'react';
 import { framesAt } from '@/core/edit';
 import { elementsOn } from '@/core/job';
-import { PlatePicture } from '../finish/PlatePicture';
 import { useJob, useJobStore } from '../open-job/context';
 import { handlingOf } from '../slip/kinds';
+import { fetched } from '../shell/fetched';
 import { COLOURS } from '../shell/theme';
 import { useBenchView } from '../view/bench-view';
 import { EmptyHint } from './EmptyFrames';
@@ -22,6 +22,8 @@ import { useWheel } from './use-wheel';
 interface Props {
   readonly onDropFiles: (files: readonly File[], at: { x: number; y: number }) => void;
 }
+
+const PlatePicture = fetched(() => import('../finish/PlatePicture').then((m) => m.PlatePicture));
 
 /** How near to an element a double click has to be, px. */
 const REACH = 4;

@@ -1,5 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
 import { formatNumber, formatSize } from '@/core/measure';
 import { useJob } from '../open-job/context';
 import { useDesk, useFindings, type Desk } from '../open-job/use-desk';
@@ -16,6 +17,25 @@ const COMMANDS = ['/', 'commands'] as const;
 /** The strip below the bench. It is always there, so that nothing moves when what it says changes. */
 export function HintStrip() {
   const { text, keys } = useHint();
+  return (
+    <Strip>
+      <Box role="status" title={text} sx={{ flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis' }}>
+        {text}
+      </Box>
+      {[...keys, COMMANDS].map(([key, does]) => (
+        <Box key={key} component="span" sx={{ flex: 'none' }}>
+          <Box component="b" sx={{ fontFamily: FACES.figure, color: COLOURS.ink }}>
+            {key}
+          </Box>{' '}
+          {does}
+        </Box>
+      ))}
+    </Strip>
+  );
+}
+
+/** The strip itself. */
+export function Strip({ children }: { readonly children: ReactNode }) {
   return (
     <Box
       sx={{
@@ -35,17 +55,7 @@ export function HintStrip() {
         whiteSpace: 'nowrap',
       }}
     >
-      <Box role="status" title={text} sx={{ flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis' }}>
-        {text}
-      </Box>
-      {[...keys, COMMANDS].map(([key, does]) => (
-        <Box key={key} component="span" sx={{ flex: 'none' }}>
-          <Box component="b" sx={{ fontFamily: FACES.figure, color: COLOURS.ink }}>
-            {key}
-          </Box>{' '}
-          {does}
-        </Box>
-      ))}
+      {children}
     </Box>
   );
 }

@@ -13,18 +13,17 @@ import { useBenchView } from '../view/bench-view';
 const BAR_PX = 400;
 
 interface Props {
-  readonly open: boolean;
   readonly onClose: () => void;
   /** The screen’s scale is known now. */
   readonly onDone: () => void;
 }
 
 /** Once a screen: a ruler held to a bar of known pixels says how large true size is. */
-export function RulerDialog({ open, onClose, onDone }: Props) {
+export function RulerDialog({ onClose, onDone }: Props) {
   const { trueScale, calibrate } = useBenchView();
   const [mm, setMm] = useState(BAR_PX / trueScale);
   return (
-    <Dialog open={open} onClose={onClose}>
+    <Dialog open onClose={onClose}>
       <DialogTitle>Measure the screen</DialogTitle>
       <DialogContent>
         <p style={{ marginTop: 0 }}>

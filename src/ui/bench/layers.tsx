@@ -2,8 +2,8 @@ import type { ComponentType } from 'react';
 import type { Frame } from '@/core/drawing';
 import type { Blank, BlankSurface } from '@/core/format';
 import type { Point } from '@/core/layout';
-import { GamutPicture } from '../finish/GamutPicture';
 import { useJob } from '../open-job/context';
+import { fetched } from '../shell/fetched';
 import { COLOURS } from '../shell/theme';
 import { project } from '../view/bench-view';
 import { BaselineLines } from './BaselineLines';
@@ -83,6 +83,7 @@ function Distances({ scene }: LayerProps) {
   );
 }
 
+const GamutPicture = fetched(() => import('../finish/GamutPicture').then((m) => m.GamutPicture));
 const NO_CHAINS: Chains = { x: [], y: [] };
 
 /** The distances of folds and parts of this side, across and down: shown under Size while nothing is pointed at. */

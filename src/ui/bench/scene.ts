@@ -58,6 +58,14 @@ export function toSpine({ trim, bleed, spread }: SurfaceBoxes): Rect {
 
 const movedBy = (r: Rect, dx: number): Rect => ({ ...r, x: r.x + dx });
 
+/**
+ * What is brought into view when a side opens: itself, or both pages of a spread.
+ * @param beside the page beside it
+ * @param dx how far to the right the trim of that begins, mm
+ */
+export const homeOf = (boxes: SurfaceBoxes, beside: SurfaceBoxes | undefined, dx: number): Rect =>
+  beside ? union([boxes.bleed, movedBy(beside.bleed, dx)]) : boxes.bleed;
+
 export function useScene(): Scene {
   const desk = useDesk();
   const { surface, drawing, resources, rules, beside } = desk;
@@ -81,7 +89,7 @@ export function useScene(): Scene {
     () => (codesDrawn ? { ...surface, processLines: linesOn(surface, drawing) } : surface),
     [codesDrawn, surface, drawing],
   );
-  const home = beside ? union([boxes.bleed, movedBy(beside.drawing.boxes.bleed, beside.dx)]) : boxes.bleed;
+  const home = homeOf(boxes, beside?.drawing.boxes, besideDx);
   const whole = press?.sheet ?? (isTrimmed ? boxes.bleed : home);
   return {
     desk,

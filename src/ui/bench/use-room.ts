@@ -1,4 +1,4 @@
-import { useEffect, useRef, type RefObject } from 'react';
+import { useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
 import type { Rect } from '@/core/layout';
 import { useBenchView, type View } from '../view/bench-view';
 import type { Scene } from './scene';
@@ -6,9 +6,11 @@ import type { Scene } from './scene';
 /** Keeps the view in step with the room that the bench has. */
 export function useRoom(host: RefObject<HTMLElement | null>): void {
   const resize = useBenchView((v) => v.resize);
-  useEffect(() => {
+  // Before anything is painted, so that the piece is never seen where it does not lie.
+  useLayoutEffect(() => {
     const room = host.current;
     if (!room) return;
+    resize(room.clientWidth, room.clientHeight);
     const observer = new ResizeObserver(([entry]) => {
       if (entry) resize(entry.contentRect.width, entry.contentRect.height);
     });
@@ -36,7 +38,7 @@ export function useFitted({ desk, station, home }: Scene): void {
   const box = JSON.stringify(home);
   const place = `${job.id} ${station.id} ${surface.name}`;
   const spread = useRef<{ readonly box: string; readonly beside: string | undefined; readonly dx: number }>(undefined);
-  useEffect(() => {
+  useLayoutEffect(() => {
     const view = useBenchView.getState();
     const before = spread.current;
     spread.current = { box, beside: beside?.drawing.surface, dx: beside?.dx ?? 0 };

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
+import type { ReactNode } from 'react';
 import type { Phase } from '@/core/save';
 import { Mark } from '../shell/Mark';
 import { COLOURS, FACES } from '../shell/theme';
@@ -31,20 +32,7 @@ export function Header({ onPalette, onBeside }: Props) {
   const findings = useFindings();
   const faults = findings.filter((f) => f.severity !== 'note').length;
   return (
-    <Box
-      component="header"
-      sx={{
-        display: 'flex',
-        alignItems: 'center',
-        gap: { xs: 1, lg: 2 },
-        px: { xs: 1.5, lg: 2.5 },
-        height: 54,
-        bgcolor: COLOURS.header,
-        borderBottom: `1px solid ${COLOURS.line}`,
-        flex: 'none',
-      }}
-    >
-      <Mark />
+    <HeaderBar>
       <Box component="nav" aria-label="Stations" sx={{ display: 'flex', height: '100%', ml: 'auto', mr: 'auto' }}>
         {stations.map((one, i) => (
           <ButtonBase
@@ -138,6 +126,28 @@ export function Header({ onPalette, onBeside }: Props) {
       >
         / commands
       </Button>
+    </HeaderBar>
+  );
+}
+
+/** The bar across the page, with the way back to the board. */
+export function HeaderBar({ children }: { readonly children?: ReactNode }) {
+  return (
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: { xs: 1, lg: 2 },
+        px: { xs: 1.5, lg: 2.5 },
+        height: 54,
+        bgcolor: COLOURS.header,
+        borderBottom: `1px solid ${COLOURS.line}`,
+        flex: 'none',
+      }}
+    >
+      <Mark />
+      {children}
     </Box>
   );
 }

@@ -8,12 +8,10 @@ import { useSearchParams } from 'next/navigation';
 import { flushSync } from 'react-dom';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
-import { RulerDialog } from '../bench/RulerDialog';
 import { useBenchView } from '../view/bench-view';
 import { PageStrip } from '../pages/PageStrip';
 import { HintStrip } from '../bench/HintStrip';
 import { SideTabs } from '../bench/SideTabs';
-import { AddPrintable } from '../printable/AddPrintable';
 import { MeasuresProvider } from '../field/measures';
 import { type TextRange } from '@/core/job';
 import { unsavedSince } from '@/core/save';
@@ -21,16 +19,13 @@ import { Palette } from '../palette/Palette';
 import type { Command } from '../open-job/command';
 import { commandsFor } from '../palette/commands';
 import { useKeys } from '../palette/use-keys';
+import { fetchWhenIdle, fetched } from '../shell/fetched';
 import { useSay } from '../shell/Messages';
 import { YellowSheet } from '../sheet/YellowSheet';
 import { usePlateView } from '../view/plate-view';
 import { STATIONS } from '../stations';
-import { CopyTo } from '../size/CopyTo';
-import { Compare } from './Compare';
-import { Conflict } from './Conflict';
 import { JobProvider, shownJob, useJob, useJobStore } from '../open-job/context';
 import { Header } from './Header';
-import { KeptBeside } from './KeptBeside';
 import { createJobStore, type JobStore } from '../open-job/store';
 import { useAutosave } from '../open-job/use-autosave';
 import {
@@ -45,9 +40,12 @@ import {
   type Desk,
 } from '../open-job/use-desk';
 import { NotOpened } from './NotOpened';
+import { Opening } from './Opening';
 import type { Left } from '../open-job/journal';
 import { openedJob, settleOlder, type Opened } from '../open-job/take-up';
+import { warmUp } from '../open-job/resources';
 import { useFiles } from '../open-job/use-files';
+import type { CurrentJob } from '../shell/api';
 import { pageCount } from '@/core/edit';
 
 /** Three-dimensional drawing is fetched when somebody folds. */
@@ -56,18 +54,31 @@ const DummyView = dynamic(() => import('../dummy/DummyView'), {
   loading: () => <Waiting words="Fetching the folding dummy" />,
 });
 
-/** One job: loaded, then worked on here until it is left. */
-export function JobPage({ id }: { readonly id: string }) {
+const RulerDialog = fetched(() => import('../bench/RulerDialog').then((m) => m.RulerDialog));
+const AddPrintable = fetched(() => import('../printable/AddPrintable').then((m) => m.AddPrintable));
+const CopyTo = fetched(() => import('../size/CopyTo').then((m) => m.CopyTo));
+const Compare = fetched(() => import('./Compare').then((m) => m.Compare));
+const Conflict = fetched(() => import('./Conflict').then((m) => m.Conflict));
+const KeptBeside = fetched(() => import('./KeptBeside').then((m) => m.KeptBeside));
+
+// Nobody waits for what every job needs: it comes while the page is made ready.
+if (typeof window !== 'undefined') warmUp();
+
+/**
+ * One job: loaded, then worked on here until it is left.
+ * @param given the job as the server had it when it answered for the page
+ */
+export function JobPage({ id, given }: { readonly id: string; readonly given: CurrentJob | undefined }) {
   const { data, error, refetch } = useQuery({
     queryKey: ['job', id],
-    queryFn: () => openedJob(id),
+    queryFn: () => openedJob(id, given),
     // The page holds the job from here on; saves say when somebody else changed it.
     staleTime: Infinity,
     gcTime: 0,
     refetchOnWindowFocus: false,
   });
   if (error) return <NotOpened id={id} error={error} onAgain={() => void refetch()} />;
-  return data ? <OpenJob key={id} {...data} /> : <Waiting words="Opening the job" />;
+  return data ? <OpenJob key={id} {...data} /> : <Opening current={given} />;
 }
 
 function Waiting({ words }: { readonly words: string }) {
@@ -102,7 +113,7 @@ function OpenJob({ current, left, sitting, older }: Opened) {
   useEffect(() => () => usePlateView.getState().reset(), []);
   return (
     <JobProvider value={store}>
-      <Workplace />
+      <Workplace head={current.head} />
     </JobProvider>
   );
 }
@@ -124,7 +135,7 @@ function useOlder(store: JobStore, older: readonly Left[]): void {
   }, [store, older, client]);
 }
 
-function Workplace() {
+function Workplace({ head }: { readonly head: number }) {
   const job = useJob(shownJob);
   const side = useJob((s) => s.side);
   const show = useJob((s) => s.show);
@@ -147,7 +158,7 @@ function Workplace() {
       </Alert>
     );
   }
-  if (!desk) return <Waiting words="Fetching fonts and the paper’s profile" />;
+  if (!desk) return <Opening current={{ job, head }} />;
   return (
     <LiveDeskProvider value={desk}>
       <DeskProvider value={deferred ?? desk}>
@@ -270,6 +281,7 @@ const Stations = memo(function Stations() {
     ),
   );
 
+  useEffect(fetchWhenIdle, []);
   const isFull = useBenchView((v) => v.full);
   const { Page, Bar, Slip, Sheet } = station;
   const props = { commands, onCopy: () => setCopying(true) };
@@ -311,13 +323,14 @@ const Stations = memo(function Stations() {
         }}
       />
       <Palette open={palette} commands={commands} onClose={() => setPalette(false)} />
-      <RulerDialog
-        open={ruler}
-        onClose={() => setRuler(false)}
-        onDone={() => useBenchView.getState().atTrueSize(desk.surface.boxes.trim)}
-      />
-      <AddPrintable open={printing} onClose={() => setPrinting(false)} />
-      <CopyTo open={copying} onClose={() => setCopying(false)} />
+      {ruler && (
+        <RulerDialog
+          onClose={() => setRuler(false)}
+          onDone={() => useBenchView.getState().atTrueSize(desk.surface.boxes.trim)}
+        />
+      )}
+      {printing && <AddPrintable onClose={() => setPrinting(false)} />}
+      {copying && <CopyTo onClose={() => setCopying(false)} />}
       {comparing && previous && <Compare previous={previous} onClose={() => setComparing(false)} />}
       {beside && <KeptBeside onClose={() => setBeside(false)} />}
       {phase.is === 'conflict' && <Conflict conflict={phase} />}

@@ -2,16 +2,14 @@ import { useMemo } from 'react';
 import type { Rules } from '@/core/rules';
 import type { SvgContext } from '@/paint/svg';
 import type { Resources } from '@/core/compose';
+import { pageAddress, pictureAddress } from './addresses';
 
 /** What drawing a job on the screen needs: its fonts, its colours, and pictures as its paper will show them. */
 export const paintingOf = ({ fonts, colour }: Resources, profile: Rules['conversion']): SvgContext => ({
   fonts,
   colour,
-  picture: ({ picture, adjust }) => {
-    const query = new URLSearchParams({ profile, ...(adjust && { adjust: JSON.stringify(adjust) }) });
-    return `/api/assets/${picture}/bench?${query.toString()}`;
-  },
-  page: ({ document, page }) => `/api/assets/${document}/page/${page}`,
+  picture: ({ picture, adjust }) => pictureAddress(picture, profile, adjust),
+  page: ({ document, page }) => pageAddress(document, page),
 });
 
 /** The same, held while nothing of it changes. */

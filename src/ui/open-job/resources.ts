@@ -20,6 +20,7 @@ import { jobFonts, type Job } from '@/core/job';
 import type { VectorArt } from '@/core/shape';
 import { PROFILES } from '@/core/shop';
 import { loadHyphenator, type Face, type Hyphenator } from '@/core/type';
+import { drawingAddress, faceFiles, type FaceFile } from './addresses';
 
 const engines = new Map<string, Promise<ColourEngine>>();
 const faces = new Map<string, Promise<Face | undefined>>();
@@ -51,10 +52,7 @@ const engine = (conversion: string) =>
     return (await fetchProfile(conversion)).engine;
   });
 
-async function openFace(
-  face: Omit<Face, 'files'>,
-  files: readonly { readonly key: string; readonly path: string }[],
-): Promise<Face> {
+async function openFace(face: Omit<Face, 'files'>, files: readonly FaceFile[]): Promise<Face> {
   const { openFont } = await import('@/bring-in/font');
   const opened = await Promise.all(files.map(async ({ key, path }) => openFont(key, await bytesOf(path))));
   return { ...face, files: opened };
@@ -64,24 +62,16 @@ async function openFace(
 function loadFace(job: Job, need: FaceNeed): Promise<Face | undefined> {
   const source = faceFor(job, need);
   if (!source) return Promise.resolve(undefined);
-  if (source.from === 'job') {
-    const { family, weight, italic, postscript, sha } = source.font;
-    return fetchOnce(faces, sha, () =>
-      openFace({ family, weight, italic, postscript }, [{ key: sha, path: `/api/assets/${sha}/font` }]),
-    );
-  }
-  const { family, weight, italic, postscript, files } = source.face;
-  return fetchOnce(faces, postscript, () =>
-    openFace(
-      { family, weight, italic, postscript },
-      files.map((key) => ({ key, path: `/fonts/${key}.ttf` })),
-    ),
+  const { family, weight, italic, postscript } = source.from === 'job' ? source.font : source.face;
+  const files = faceFiles(source);
+  return fetchOnce(faces, files.map(({ key }) => key).join(), () =>
+    openFace({ family, weight, italic, postscript }, files),
   );
 }
 
 /** A drawing as the server read it; one that is gone is left out, and a check says so. */
 async function loadArt(sha: string): Promise<VectorArt | undefined> {
-  const response = await fetch(`/api/assets/${sha}/drawing`);
+  const response = await fetch(drawingAddress(sha));
   return response.ok ? ((await response.json()) as VectorArt) : undefined;
 }
 
@@ -93,10 +83,10 @@ async function loadHolidays({ region, year, language }: HolidayNeed): Promise<re
   return ((await response.json()) as { holidays: readonly Occasion[] }).holidays;
 }
 
-/** Fetches what every job needs while the board is looked at, so that the first one opens as fast as the next. */
+/** Fetches what every job needs, so that the first one opens as fast as the next. */
 export function warmUp(): void {
-  void import('@/bring-in/font');
   // A failure is not said here: whoever opens a job is told.
+  import('@/bring-in/font').catch(() => undefined);
   engine(PROFILES[0]).catch(() => undefined);
 }
 

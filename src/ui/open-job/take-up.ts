@@ -13,11 +13,18 @@ export interface Opened {
   readonly older: readonly Left[];
 }
 
+/** What was opened as the server gave it with the page: whoever comes back to that page finds it older than the job. */
+const used = new WeakSet<CurrentJob>();
+
 /**
- * Fetches a job, and takes up what this browser did to it and could not save: the newest of what several sittings left.
+ * A job as the server has it, with what this browser did to it and could not save: the newest of what several sittings
+ * left.
+ * @param given the job, where it came with the page
  */
-export async function openedJob(id: string): Promise<Opened> {
-  const [current, found] = await Promise.all([api.current(id), leftOf(id)]);
+export async function openedJob(id: string, given?: CurrentJob): Promise<Opened> {
+  const isNew = given !== undefined && !used.has(given);
+  if (isNew) used.add(given);
+  const [current, found] = await Promise.all([isNew ? given : api.current(id), leftOf(id)]);
   for (const newest of found) {
     const left = await takenUp(newest, current);
     if (left) return { current, left, sitting: newest.sitting, older: found.filter((other) => other !== newest) };

@@ -5,6 +5,7 @@ import type { Finding } from '@/core/check';
 import { createComposer, composeContextOf as jobGround, paintBook, type PaintBook } from '@/core/compose';
 import type { Drawing } from '@/core/drawing';
 import { facingOf } from '@/core/format';
+import type { SurfaceBoxes } from '@/core/layout';
 import type { Mm } from '@/core/measure';
 import { elementsOf, surfaceOf, surfacesToLay, type Job, type SideName, type TextRange } from '@/core/job';
 import type { CheckWorker } from '@/workers/check.worker';
@@ -63,10 +64,7 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
       paints,
       story,
       drawing,
-      beside: other && {
-        drawing: other,
-        dx: surface.boxes.spread.x < 0 ? surface.boxes.spread.x : surface.boxes.trim.width,
-      },
+      beside: other && { drawing: other, dx: besideOf(surface.boxes) },
       drawingOf: (name) => composer.piece(piece, surfaces, [name]).drawings[0],
       nameIn: (id) => {
         const found = elementsOf(piece).find(({ element }) => element.id === id);
@@ -76,6 +74,9 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
   }, [job, piece, blank, rules, side, composer, resources, paints]);
   return { desk, problem };
 }
+
+/** How far to the right the other page of a spread begins, mm. */
+export const besideOf = ({ spread, trim }: SurfaceBoxes): Mm => (spread.x < 0 ? spread.x : trim.width);
 
 const DeskContext = createContext<Desk | undefined>(undefined);
 export const DeskProvider = DeskContext.Provider;
@@ -117,18 +118,24 @@ const REST = 250;
 /** Pages are drawn for the checks in turns of so long, so that the hand is never kept waiting, ms. */
 const TURN = 12;
 
+function startChecks() {
+  const thread = new Worker(new URL('../../workers/check.worker.ts', import.meta.url), { type: 'module' });
+  return { thread, remote: wrap<CheckWorker>(thread) };
+}
+
 /** Checks the piece in a worker. A result that comes after a newer change is thrown away. */
 export function useChecks(desk: Desk | undefined): Checked {
-  const worker = useRef<Remote<CheckWorker>>(undefined);
+  const worker = useRef<{ readonly thread: Worker; readonly remote: Remote<CheckWorker> }>(undefined);
   /** What the worker was given last of each side. */
   const given = useRef(new Map<SideName, Drawing>());
   const [checked, setChecked] = useState(NOTHING_YET);
-  useEffect(() => {
-    const thread = new Worker(new URL('../../workers/check.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = wrap<CheckWorker>(thread);
-    given.current = new Map();
-    return () => thread.terminate();
-  }, []);
+  useEffect(
+    () => () => {
+      worker.current?.thread.terminate();
+      worker.current = undefined;
+    },
+    [],
+  );
   useEffect(() => {
     if (!desk) return;
     let current = true;
@@ -137,19 +144,25 @@ export function useChecks(desk: Desk | undefined): Checked {
     let at = 0;
     const turn = () => {
       if (!current) return;
+      // Begun only now: when a job opens, the piece comes first.
+      if (!worker.current) {
+        worker.current = startChecks();
+        given.current = new Map();
+      }
+      const { remote } = worker.current;
       const until = performance.now() + TURN;
       for (; at < sides.length && performance.now() < until; at += 1) {
         const side = sides[at] ?? '';
         const drawing = desk.drawingOf(side);
         if (!drawing || given.current.get(side) === drawing) continue;
         given.current.set(side, drawing);
-        void worker.current?.take(side, drawing);
+        void remote.take(side, drawing);
       }
       if (at < sides.length) {
         timer = setTimeout(turn);
         return;
       }
-      void worker.current?.check(job, piece.id, sides).then((found) => {
+      void remote.check(job, piece.id, sides).then((found) => {
         if (current) setChecked({ of: job, findings: found });
       });
     };

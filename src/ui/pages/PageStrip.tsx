@@ -15,6 +15,9 @@ import { baseSides, moveWords, rangeWords, spreadsOf } from './strip';
 
 const HEIGHT = 40;
 
+/** How much of the page the strip takes, px. */
+export const STRIP_HEIGHT = 65;
+
 /** A press that goes further than this is a drag, px. */
 const DRAG = 5;
 
@@ -165,7 +168,17 @@ export function PageStrip() {
   const sides = blank.surfaces.map((s) => s.name);
   const bases = baseSides(piece);
   return (
-    <Box sx={{ position: 'relative', display: 'flex', gap: 1.5, alignItems: 'stretch', px: 2, pt: 0.75 }}>
+    <Box
+      sx={{
+        position: 'relative',
+        display: 'flex',
+        gap: 1.5,
+        alignItems: 'stretch',
+        px: 2,
+        pt: 0.75,
+        height: STRIP_HEIGHT,
+      }}
+    >
       <PageActions range={chosen} onRange={setRange} />
       <Box
         ref={strip}

@@ -10,9 +10,9 @@ import { useSay } from '../shell/Messages';
 import { PrintableGallery } from './PrintableGallery';
 
 /** A side sheet with the gallery: what is chosen fills the selected element’s box, or the safe area. */
-export function AddPrintable({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+export function AddPrintable({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Drawer anchor="right" open={open} onClose={onClose}>
+    <Drawer anchor="right" open onClose={onClose}>
       <Chooser onClose={onClose} />
     </Drawer>
   );

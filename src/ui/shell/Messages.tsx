@@ -38,9 +38,9 @@ export function MessageProvider({ children }: { readonly children: ReactNode }) 
         open={open}
         onClose={(_event, reason) => reason !== 'clickaway' && close()}
         autoHideDuration={message?.tone === 'done' ? 6000 : null}
-        // Over the foot of the sheet, where it covers no field that is being worked in.
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-        sx={{ maxWidth: 350 }}
+        // At the foot of the bench: the sheet and its slip are full of fields, and the strip below says what matters.
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        sx={{ maxWidth: 350, bottom: { sm: 64 } }}
       >
         <Alert
           severity={message?.tone === 'problem' ? 'error' : 'success'}

@@ -19,9 +19,9 @@ import { useSay } from '../shell/Messages';
 const SHOWN = 8;
 
 /** A side sheet that copies the piece to another format as a job of its own. */
-export function CopyTo({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+export function CopyTo({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Drawer anchor="right" open={open} onClose={onClose}>
+    <Drawer anchor="right" open onClose={onClose}>
       <Form onClose={onClose} />
     </Drawer>
   );

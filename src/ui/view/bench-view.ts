@@ -52,7 +52,7 @@ const KEPT_AS = 'yellow-sheet.true-scale';
 const [LEAST, MOST] = [0.02, 200];
 
 /** Room around the piece for dimension lines, px. */
-const ROOM = { left: 76, top: 64, right: 32, bottom: 26 };
+export const ROOM = { left: 76, top: 64, right: 32, bottom: 26 };
 
 /** Room around what is visited, px. */
 const AROUND = 60;

@@ -1,8 +1,8 @@
 import { defineStation } from '../../open-job/station';
-import { BriefForm } from './BriefForm';
+import { fetched } from '../../shell/fetched';
 
 export const brief = defineStation({
   id: 'brief',
   title: 'Brief',
-  Page: BriefForm,
+  Page: fetched(() => import('./BriefForm').then((m) => m.BriefForm)),
 });

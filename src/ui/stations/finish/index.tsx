@@ -1,8 +1,5 @@
-import { FinishList } from '../../finish/FinishList';
-import { FinishSlip, SeeToggle } from '../../finish/FinishSlip';
-import { InkList } from '../../finish/InkList';
-import { SwatchList } from '../../finish/SwatchList';
 import { defineStation } from '../../open-job/station';
+import { fetched } from '../../shell/fetched';
 
 /** Drawn lines are shown in the colours of their plates. */
 export const finish = defineStation({
@@ -11,17 +8,7 @@ export const finish = defineStation({
   takes: 'select',
   shows: ['plates', 'finish', 'gamut', 'unprinted', 'line-code', 'selection'],
   steps: true,
-  Bar: SeeToggle,
-  Slip: FinishSlip,
-  Sheet: Lists,
+  Bar: fetched(() => import('../../finish/FinishSlip').then((m) => m.SeeToggle)),
+  Slip: fetched(() => import('../../finish/FinishSlip').then((m) => m.FinishSlip)),
+  Sheet: fetched(() => import('./FinishLists').then((m) => m.FinishLists)),
 });
-
-function Lists() {
-  return (
-    <>
-      <FinishList />
-      <InkList />
-      <SwatchList />
-    </>
-  );
-}

@@ -1,5 +1,5 @@
 import { defineStation } from '../../open-job/station';
-import { InspectSlip } from './InspectSlip';
+import { fetched } from '../../shell/fetched';
 
 export const inspect = defineStation({
   id: 'inspect',
@@ -7,5 +7,5 @@ export const inspect = defineStation({
   shows: ['line-code', 'drawn-lines', 'findings', 'selection'],
   trims: true,
   inspects: true,
-  Slip: InspectSlip,
+  Slip: fetched(() => import('./InspectSlip').then((m) => m.InspectSlip)),
 });

@@ -1,9 +1,9 @@
 import { defineStation } from '../../open-job/station';
-import { OutputSlip } from './OutputSlip';
+import { fetched } from '../../shell/fetched';
 
 export const output = defineStation({
   id: 'output',
   title: 'Output',
   shows: ['press-sheet', 'finish'],
-  Slip: OutputSlip,
+  Slip: fetched(() => import('./OutputSlip').then((m) => m.OutputSlip)),
 });

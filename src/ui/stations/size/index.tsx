@@ -1,4 +1,4 @@
-import { SizeSlip } from '../../size/SizeSlip';
+import { fetched } from '../../shell/fetched';
 import { defineStation } from '../../open-job/station';
 
 export const size = defineStation({
@@ -7,5 +7,5 @@ export const size = defineStation({
   takes: 'edit',
   shows: ['line-code', 'drawn-lines', 'panel-names', 'chains', 'selection', 'handles'],
   folds: true,
-  Slip: SizeSlip,
+  Slip: fetched(() => import('../../size/SizeSlip').then((m) => m.SizeSlip)),
 });

@@ -1,0 +1,89 @@
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+import { isHouseKnown, type Job } from '@/core/job';
+import { filesBy } from '@/core/shop';
+import { dueWords } from '../shell/due';
+import { COLOURS, FACES } from '../shell/theme';
+
+const TOOTH = 12;
+/** The torn edge at the head of the sheet. */
+const TORN = `polygon(${[
+  ...Array.from({ length: 31 }, (_, i) => `${((i / 30) * 100).toFixed(2)}% ${i % 2 === 0 ? TOOTH / 2 : 0}px`),
+  '100% 100%',
+  '0 100%',
+].join(', ')})`;
+
+interface Props {
+  readonly job: Job | undefined;
+  readonly station?: string;
+  /** Below the head of the sheet. */
+  readonly children?: ReactNode;
+  /** The slip that is clipped onto it. */
+  readonly slip?: ReactNode;
+}
+
+/** The yellow paper, and what job it is. */
+export function SheetPaper({ job, station, children, slip }: Props) {
+  return (
+    <Box
+      component="aside"
+      aria-label="Yellow sheet"
+      sx={{
+        width: 352,
+        flex: 'none',
+        bgcolor: COLOURS.sheet,
+        clipPath: TORN,
+        pt: `${TOOTH + 8}px`,
+        ml: 2.5,
+        mt: 1.5,
+        color: COLOURS.ink,
+        display: 'flex',
+        flexDirection: 'column',
+        minHeight: 0,
+      }}
+      data-station={station}
+    >
+      <Box sx={{ flex: '1 1 0', minHeight: 190, overflowY: 'auto', scrollbarWidth: 'thin', pb: 2 }}>
+        {job && <Head job={job} />}
+        {children}
+      </Box>
+      {slip}
+    </Box>
+  );
+}
+
+function Head({ job }: { readonly job: Job }) {
+  const stock =
+    job.stock.name ||
+    [job.stock.kind, job.stock.grammage ? `${job.stock.grammage} g/m²` : ''].filter(Boolean).join(' ');
+  const house = isHouseKnown(job) ? job.house.name : 'no printer yet: common rules';
+  return (
+    <Box sx={{ px: 2.5, pb: 1.25, borderBottom: `2px solid ${COLOURS.ink}` }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', fontFamily: FACES.figure, fontSize: 12 }}>
+        <span>{job.quantity ? `${job.quantity.toLocaleString('en-GB')} copies` : 'quantity open'}</span>
+        <span suppressHydrationWarning>{dueWords(job.due)}</span>
+      </Box>
+      <Box
+        component="h1"
+        sx={{ m: 0, mt: 0.5, fontFamily: FACES.title, fontSize: 24, lineHeight: 1.15, overflowWrap: 'anywhere' }}
+      >
+        {job.name}
+      </Box>
+      <Box sx={{ fontSize: 13.5, color: COLOURS.sheetSoft, overflowWrap: 'anywhere' }}>
+        {[job.client, house, stock, filesDue(job)].filter(Boolean).join(' · ')}
+      </Box>
+    </Box>
+  );
+}
+
+/** When the files have to be with the printer. */
+const filesDue = ({ due, house }: Job): string =>
+  due !== null && house.leadDays !== undefined ? `files by ${dayWords(filesBy(due, house.leadDays))}` : '';
+
+const dayWords = (day: string): string =>
+  new Date(`${day}T00:00:00Z`).toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  });
