@@ -302,7 +302,7 @@ export class Hand {
   /** Brings in files of the demo world, all at once. */
   async bring(...names: readonly string[]): Promise<void> {
     this.actions += 1;
-    const files = await Promise.all(names.map((name) => demoFile(name)));
+    const files = await Promise.all(names.map((name) => demoFile(name, '.')));
     const images = this.page.locator('[data-bench] image');
     const before = await images.count();
     await this.page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles(
@@ -429,7 +429,7 @@ export class Hand {
     const dialog = this.page.getByRole('dialog', { name: 'Fill pages from CSV' });
     this.actions += 2;
     await dialog.getByLabel('Rows, as CSV').setInputFiles({ name: csv.name, mimeType: 'text/csv', buffer: csv.bytes });
-    const files = await Promise.all(pictures.map((name) => demoFile(name)));
+    const files = await Promise.all(pictures.map((name) => demoFile(name, '.')));
     await dialog
       .getByLabel('Pictures that the rows name')
       .setInputFiles(files.map(({ name, bytes }) => ({ name, mimeType: 'image/jpeg', buffer: bytes })));

@@ -1,3 +1,5 @@
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { EMBLEM, ICONS } from './draw-emblem';
 import { HEAVENS, heaven, type Heaven } from './draw-heavens';
 import { fourMoons } from './draw-moons';
@@ -48,16 +50,28 @@ const DRAWINGS: Readonly<Record<string, string>> = {
   ...Object.fromEntries(Object.entries(ICONS).map(([name, svg]) => [`${name}.svg`, svg])),
 };
 
+/** The names of the pictures, which are drawn once and shipped (`ys docs` draws them anew). */
+export const PICTURE_FILES: readonly string[] = Object.keys(PICTURES);
+
 /** Whether the demo has a picture or drawing of that name. */
 export const isDemoFile = (name: string): boolean => Object.hasOwn(DRAWINGS, name) || Object.hasOwn(PICTURES, name);
 
 /**
  * One of them as a file; pictures as JPEG, drawings as SVG.
- * @param share of the pixels across and down, where a smaller picture will do
+ * @param folder where the application lies
  */
-export async function demoFile(name: string, share = 1): Promise<DemoFile> {
+export async function demoFile(name: string, folder: string): Promise<DemoFile> {
   const drawing = DRAWINGS[name];
   if (drawing !== undefined) return { name, bytes: Buffer.from(drawing) };
+  if (!Object.hasOwn(PICTURES, name)) throw new Error(`The demo has no picture called ${name}.`);
+  return { name, bytes: await readFile(join(/* turbopackIgnore: true */ folder, 'assets', 'demo', 'pictures', name)) };
+}
+
+/**
+ * Draws a picture of the demo as a JPEG.
+ * @param share of the pixels across and down, where a smaller picture will do
+ */
+export async function drawnPicture(name: string, share = 1): Promise<Buffer> {
   const picture = PICTURES[name];
   if (!picture) throw new Error(`The demo has no picture called ${name}.`);
   const [{ Resvg }, { default: sharp }] = await Promise.all([import('@resvg/resvg-js'), import('sharp')]);
@@ -66,10 +80,9 @@ export async function demoFile(name: string, share = 1): Promise<DemoFile> {
   const drawnAt = width > SOFT_FROM ? share / 2 : share;
   const svg = draw(Math.round(width * drawnAt), Math.round(height * drawnAt));
   const png = new Resvg(svg, { font: { loadSystemFonts: false } }).render().asPng();
-  const bytes = await sharp(png)
+  return sharp(png)
     .resize(Math.round(width * share), Math.round(height * share), { fit: 'fill' })
     .jpeg({ quality: 90, chromaSubsampling: '4:4:4' })
     .withMetadata({ density: 300 })
     .toBuffer();
-  return { name, bytes };
 }

@@ -62,7 +62,7 @@ async function laidOutPieces(): Promise<readonly { readonly file: string; readon
     const kept = JSON.parse(await readFile(shipped('assets', 'demo', `${piece.file}.json`), 'utf8')) as Kept;
     for (const name of filesOf(kept)) {
       if (files.has(name)) continue;
-      const { sha, asset } = await addAsset(name, (await demoFile(name)).bytes);
+      const { sha, asset } = await addAsset(name, (await demoFile(name, shipped())).bytes);
       files.set(name, { sha, asset });
     }
     pieces.push({ file: piece.file, job: laidOut(piece, kept, files) });

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
+import sharp from 'sharp';
 import { readPicture } from '../bring-in/picture';
 import { readSvg } from '../bring-in/svg';
 import type { Asset, Job } from '../core/job';
@@ -15,12 +16,24 @@ export async function demoPiece(file: string, share = 1): Promise<{ readonly job
   const files = new Map<string, BroughtIn>();
   const bytesOf = new Map<string, Uint8Array>();
   for (const name of filesOf(kept)) {
-    const { bytes } = await demoFile(name, share);
-    const sha = createHash('sha256').update(bytes).digest('hex');
-    files.set(name, { sha, asset: await assetOf(name, bytes) });
-    bytesOf.set(sha, bytes);
+    const { bytes } = await demoFile(name, '.');
+    const smaller = share < 1 && name.endsWith('.jpg') ? await reduced(bytes, share) : bytes;
+    const sha = createHash('sha256').update(smaller).digest('hex');
+    files.set(name, { sha, asset: await assetOf(name, smaller) });
+    bytesOf.set(sha, smaller);
   }
   return { job: laidOut(piece, kept, files), assets: inMemory(bytesOf) };
+}
+
+/** A picture with a share of its pixels across and down. */
+async function reduced(bytes: Buffer, share: number): Promise<Buffer> {
+  const picture = sharp(bytes);
+  const { width, height } = await picture.metadata();
+  return picture
+    .resize(Math.round(width * share), Math.round(height * share), { fit: 'fill' })
+    .jpeg({ quality: 90, chromaSubsampling: '4:4:4' })
+    .withMetadata({ density: 300 })
+    .toBuffer();
 }
 
 async function assetOf(name: string, bytes: Buffer): Promise<Asset> {

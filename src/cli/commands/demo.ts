@@ -25,7 +25,7 @@ export async function run(args: Arguments): Promise<number> {
   const kept = JSON.parse(await readFile(shipped('assets', 'demo', `${piece.file}.json`), 'utf8')) as Kept;
   const files = new Map<string, BroughtIn>();
   for (const file of filesOf(kept)) {
-    const bytes = new Uint8Array((await demoFile(file)).bytes);
+    const bytes = new Uint8Array((await demoFile(file, shipped())).bytes);
     const read = await readAsset(file, bytes, { littleCms: loadLittleCms });
     if (!read.ok) throw new UsageError(read.problem);
     const sha = sha256(bytes);
@@ -41,7 +41,7 @@ export async function run(args: Arguments): Promise<number> {
 async function writePicture(name: string, out: string | undefined): Promise<number> {
   if (out === undefined) throw new UsageError('--out names the folder for the picture.');
   await mkdir(out, { recursive: true });
-  await writeWhole(join(out, name), (await demoFile(name)).bytes);
+  await writeWhole(join(out, name), (await demoFile(name, shipped())).bytes);
   say(`${join(out, name)} written.`);
   return 0;
 }
