@@ -20,11 +20,11 @@ export async function openJob(page: Page, id: string): Promise<void> {
  * A copy of a job, as a job of its own: what one test changes must not be there for another.
  * @returns its id
  */
-export async function copyOf(page: Page, id: string): Promise<string> {
+export async function copyOf(page: Page, id: string, more: Partial<Job> = {}): Promise<string> {
   const { job } = (await (await page.request.get(`/api/jobs/${id}`)).json()) as { job: Job };
   const copy = randomUUID();
   const made = await page.request.post('/api/jobs', {
-    data: { document: { ...job, id: copy }, label: 'Copied' },
+    data: { document: { ...job, ...more, id: copy }, label: 'Copied' },
     headers: { origin: `http://127.0.0.1:${PORT}` },
   });
   expect(made.ok()).toBe(true);

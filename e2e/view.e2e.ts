@@ -120,3 +120,85 @@ test('a job that was left, changed by somebody else and is gone back to, is the 
   await page.goBack();
   await nudge(page);
 });
+
+/** What is wider than its room and cut off there: words of fields and figures, and what stands past the window. */
+const cutOff = (page: Page) =>
+  page.evaluate(() => {
+    const hidden = (element: Element) => element.closest('[aria-hidden=true], [hidden]') !== null;
+    const boxes = [...document.querySelectorAll<HTMLElement>('body *')].filter((element) => {
+      const { width, height } = element.getBoundingClientRect();
+      return width > 2 && height > 2 && !hidden(element);
+    });
+    const isTyped = (element: HTMLElement) =>
+      element instanceof HTMLInputElement && !['checkbox', 'radio', 'file', 'range', 'color'].includes(element.type);
+    const isClipped = (element: HTMLElement) => {
+      const hasWords = element.childElementCount === 0 && element.textContent.trim() !== '';
+      return hasWords && getComputedStyle(element).overflowX !== 'visible';
+    };
+    const found = boxes
+      .filter((element) => (isTyped(element) || isClipped(element)) && element.scrollWidth > element.clientWidth + 1)
+      .map((element) => (element instanceof HTMLInputElement ? element.value : element.textContent));
+    const past = boxes
+      .filter((element) => element.tagName === 'BUTTON' && !element.closest('[data-strip]'))
+      .filter((button) => button.getBoundingClientRect().right > window.innerWidth + 1)
+      .map((button) => `past the window: ${button.textContent}`);
+    const isWide = document.documentElement.scrollWidth > window.innerWidth;
+    const sheet = [...document.querySelectorAll('aside, aside *')].some(
+      (part) =>
+        ['auto', 'scroll'].includes(getComputedStyle(part).overflowX) && part.scrollWidth > part.clientWidth + 1,
+    );
+    return [...found, ...past, ...(isWide ? ['the page'] : []), ...(sheet ? ['the sheet'] : [])];
+  });
+
+for (const [name, unit] of [
+  ['visitor-folder', 'mm'],
+  ['red-lamp-box', 'in'],
+  ['tent-banner', 'in'],
+  ['report-poster', 'in'],
+] as const)
+  test(`nothing of ${name} is cut off in ${unit}, at any station, large or small`, async ({ page }) => {
+    await openJob(page, await copyOf(page, `demo-${name}`, { unit }));
+    await page.locator('[data-figure]').first().waitFor();
+    for (const [width, height] of [
+      [1280, 800],
+      [1024, 700],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      for (const key of ['1', '2', '4', '5', '6', '7', '3']) {
+        await page.keyboard.press(`Alt+${key}`);
+        await page.waitForTimeout(250);
+        expect([width, key, await cutOff(page)]).toEqual([width, key, []]);
+      }
+      for (let i = 0; i < 3; i += 1) {
+        await page.locator('[data-bench]').focus();
+        await page.keyboard.press('Tab');
+        await page.waitForTimeout(100);
+        expect([width, `element ${i}`, await cutOff(page)]).toEqual([width, `element ${i}`, []]);
+      }
+    }
+  });
+
+test('a dark surround holds on every page, before anything is seen, and the paper stays white', async ({ page }) => {
+  await openCopy(page, 'demo-meteor-night');
+  const bench = () =>
+    page.locator('[data-bench]').evaluate((b) => getComputedStyle(b.parentElement ?? b).backgroundColor);
+  const light = await bench();
+  await page.keyboard.press('/');
+  await page.keyboard.type('dark surround');
+  await page.keyboard.press('Enter');
+  await expect.poll(bench).not.toBe(light);
+  const dark = await bench();
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-surround', 'dark');
+  await expect(page.locator('[data-element]').first()).toBeVisible();
+  expect(await bench()).toBe(dark);
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('Tab');
+  const slip = page.getByRole('region', { name: 'Selection' });
+  expect(await slip.evaluate((s) => getComputedStyle(s).backgroundColor)).toBe('rgb(255, 255, 255)');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('/');
+  await page.keyboard.type('surround as the system');
+  await page.keyboard.press('Enter');
+  await expect.poll(bench).toBe(light);
+});

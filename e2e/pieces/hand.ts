@@ -282,8 +282,8 @@ export class Hand {
   async shape(key: string, name: string, look: Look): Promise<void> {
     if (key.length === 1) await this.key(key);
     else {
-      await this.press('More');
-      this.actions += 1;
+      await this.page.getByRole('toolbar', { name: 'Add to this side' }).getByRole('button', { name: 'More' }).click();
+      this.actions += 2;
       await this.page.getByRole('menuitem', { name: key, exact: true }).click();
     }
     await this.name(name);

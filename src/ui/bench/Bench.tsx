@@ -83,7 +83,12 @@ export function Bench({ onDropFiles }: Props) {
         }}
       >
         <Artwork scene={scene} />
-        <svg width="100%" height="100%" style={{ position: 'absolute', inset: 0, willChange: 'transform' }}>
+        <svg
+          data-on="paper"
+          width="100%"
+          height="100%"
+          style={{ position: 'absolute', inset: 0, willChange: 'transform' }}
+        >
           {LAYERS.map(({ name, isShown, Draw }) => isShown(scene) && <Draw key={name} scene={scene} hand={hand} />)}
         </svg>
       </div>

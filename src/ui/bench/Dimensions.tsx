@@ -16,7 +16,7 @@ interface DimensionProps {
 }
 
 /** Keeps a figure readable where it lies over the artwork. */
-export const HALO = { stroke: '#ffffff', strokeOpacity: 0.85, strokeWidth: 3.5, paintOrder: 'stroke' } as const;
+export const HALO = { stroke: COLOURS.halo, strokeOpacity: 0.85, strokeWidth: 3.5, paintOrder: 'stroke' } as const;
 
 /** An engineer’s dimension line: two slashes, a line, and the figure in a gap in its middle. */
 export function Dimension({ axis, from, to, across, label, strong = false }: DimensionProps) {
@@ -36,8 +36,8 @@ export function Dimension({ axis, from, to, across, label, strong = false }: Dim
     : `M${point(from)}L${point(middle - half)}M${point(middle + half)}L${point(to)}`;
   const [tx, ty] = axis === 'x' ? [middle, across + (isTight ? -9 : 4)] : [across + (isTight ? -9 : 4), middle];
   return (
-    <g aria-hidden>
-      {strong && <path d={`${ends}${line}`} stroke="#ffffff" strokeOpacity="0.8" strokeWidth="4" fill="none" />}
+    <g aria-hidden data-on="surround">
+      {strong && <path d={`${ends}${line}`} stroke={COLOURS.halo} strokeOpacity="0.8" strokeWidth="4" fill="none" />}
       <path
         d={`${ends}${line}${slash(from)}${slash(to)}`}
         stroke={colour}

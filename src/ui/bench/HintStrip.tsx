@@ -12,6 +12,10 @@ interface Hint {
   readonly keys: readonly (readonly [key: string, does: string])[];
 }
 
+/** Signs that stand in one line of the strip, and how two lines of more stand in it. */
+const LONG = 76;
+const TIGHT = { fontSize: 12, lineHeight: 1.2 } as const;
+
 const COMMANDS = ['/', 'commands'] as const;
 
 /** The strip below the bench. It is always there, so that nothing moves when what it says changes. */
@@ -19,7 +23,11 @@ export function HintStrip() {
   const { text, keys } = useHint();
   return (
     <Strip>
-      <Box role="status" title={text} sx={{ flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis' }}>
+      <Box
+        role="status"
+        title={text}
+        sx={{ flex: 1, minWidth: 0, whiteSpace: 'normal', ...(text.length > LONG && TIGHT) }}
+      >
         {text}
       </Box>
       {[...keys, COMMANDS].map(([key, does]) => (

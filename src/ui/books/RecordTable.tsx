@@ -13,6 +13,7 @@ export function RecordTable({
     <Box sx={{ overflowX: 'auto' }}>
       <Box
         component="table"
+        data-on="paper"
         sx={{
           borderCollapse: 'collapse',
           width: '100%',

@@ -10,7 +10,7 @@ import type { Folding } from '@/core/fold';
 import type { Size } from '@/core/paper';
 import { usePainting } from '../open-job/painting';
 import { useDesk } from '../open-job/use-desk';
-import { COLOURS, FACES } from '../shell/theme';
+import { COLOURS, FACES, INK } from '../shell/theme';
 import { makeParts, poseParts } from './model';
 import { useSideTexture } from './side-texture';
 
@@ -233,7 +233,7 @@ function Scene({ folding, flat, progress, sheet, up, down, struck }: SceneProps)
             />
           </mesh>
           <lineLoop geometry={part.edge} frustumCulled={false}>
-            <lineBasicMaterial color={COLOURS.ink} />
+            <lineBasicMaterial color={INK} />
           </lineLoop>
           <mesh geometry={part.down} frustumCulled={false}>
             <meshLambertMaterial

@@ -2,6 +2,10 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { FIELD_LINE, fittedType } from './fitted-type';
+
+/** What the arrow takes of the field, px. */
+const ARROW = 26;
 
 interface Props<T extends string> {
   readonly label: string;
@@ -15,6 +19,8 @@ interface Props<T extends string> {
 
 /** One of a few. */
 export function ChoiceField<T extends string>({ label, value, options, onChange, refuse, width = 120 }: Props<T>) {
+  const shown = options.find((o) => o.value === value)?.label ?? '';
+  const fontSize = fittedType(shown, typeof width === 'number' ? width - ARROW : undefined, 'letters');
   const [problem, setProblem] = useState<string>();
   return (
     <TextField
@@ -33,7 +39,10 @@ export function ChoiceField<T extends string>({ label, value, options, onChange,
       sx={{ width }}
       slotProps={{
         inputLabel: { shrink: true },
-        select: { displayEmpty: true, SelectDisplayProps: { style: { fontSize: 14 } } },
+        select: {
+          displayEmpty: true,
+          SelectDisplayProps: { style: { fontSize, minHeight: FIELD_LINE, lineHeight: `${FIELD_LINE}px` } },
+        },
       }}
     >
       {options.map((o) => (

@@ -17,7 +17,12 @@ export function FileButton({ children, asks, accept, size = 'small', onFile }: P
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <Button size={size} variant="outlined" onClick={() => input.current?.click()} sx={{ bgcolor: '#fff' }}>
+      <Button
+        size={size}
+        variant="outlined"
+        onClick={() => input.current?.click()}
+        sx={{ bgcolor: 'background.paper' }}
+      >
         {children}
       </Button>
       <input

@@ -3,6 +3,7 @@ import TextField from '@mui/material/TextField';
 import { useId } from 'react';
 import type { FieldError, Parsed } from '@/core/measure';
 import { FACES } from '../shell/theme';
+import { FIELD_LINE, fittedType } from './fitted-type';
 import { useDraft } from './use-draft';
 
 interface Props<T> {
@@ -21,13 +22,6 @@ interface Props<T> {
   readonly name?: string;
   readonly autoFocus?: boolean;
 }
-
-/** Usual size of a figure, px; the least that is still read; and how wide a figure is, of its size. */
-const [USUAL, LEAST, WIDE] = [14, 10, 0.61];
-
-/** A figure that is longer than its field is set smaller, so that none of it is cut off. */
-const fontSizeFor = (text: string, width: number | string): number =>
-  typeof width === 'number' && text.length > 0 ? Math.min(USUAL, Math.max(LEAST, width / (text.length * WIDE))) : USUAL;
 
 /**
  * A field that reads measures, sizes or numbers: taken on Enter or on leaving, refused at the field with the place of
@@ -66,7 +60,12 @@ export function MeasureField<T>({
           spellCheck: false,
           // A narrow field shows the whole of it to who points at it.
           title: text,
-          style: { fontFamily: FACES.figure, fontWeight: held ? 600 : 400, fontSize: fontSizeFor(text, width) },
+          style: {
+            fontFamily: FACES.figure,
+            fontWeight: held ? 600 : 400,
+            height: FIELD_LINE,
+            fontSize: fittedType(text, typeof width === 'number' ? width : undefined, 'figures'),
+          },
         },
       }}
     />

@@ -113,7 +113,7 @@ export function Header({ onPalette, onBeside }: Props) {
           color="warning"
           size="small"
           onClick={onBeside}
-          sx={{ bgcolor: '#fff', whiteSpace: 'nowrap' }}
+          sx={{ bgcolor: 'background.paper', whiteSpace: 'nowrap' }}
         >
           {waiting === 1 ? 'A version beside' : `${waiting} versions beside`}
         </Button>
@@ -122,7 +122,7 @@ export function Header({ onPalette, onBeside }: Props) {
         variant="outlined"
         size="small"
         onClick={onPalette}
-        sx={{ fontFamily: FACES.figure, fontWeight: 400, bgcolor: '#fff', whiteSpace: 'nowrap' }}
+        sx={{ fontFamily: FACES.figure, fontWeight: 400, bgcolor: 'background.paper', whiteSpace: 'nowrap' }}
       >
         / commands
       </Button>

@@ -8,7 +8,7 @@ import { useSearchParams } from 'next/navigation';
 import { flushSync } from 'react-dom';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
-import { useBenchView } from '../view/bench-view';
+import { BAR_HEIGHT, useBenchView } from '../view/bench-view';
 import { PageStrip } from '../pages/PageStrip';
 import { HintStrip } from '../bench/HintStrip';
 import { SideTabs } from '../bench/SideTabs';
@@ -295,9 +295,7 @@ const Stations = memo(function Stations() {
             <Page />
           ) : (
             <>
-              <Box
-                sx={{ display: 'flex', gap: 2, alignItems: 'center', px: 2, pt: 1.25, minHeight: 44, flexWrap: 'wrap' }}
-              >
+              <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', px: 2, pt: 1.25, height: BAR_HEIGHT }}>
                 <SideTabs commands={commands} />
                 {Bar && <Bar {...props} />}
               </Box>

@@ -11,7 +11,7 @@ import { besideOf } from '../open-job/use-desk';
 import { STRIP_HEIGHT } from '../pages/PageStrip';
 import { COLOURS } from '../shell/theme';
 import { SheetPaper } from '../sheet/SheetPaper';
-import { ROOM } from '../view/bench-view';
+import { BAR_HEIGHT, ROOM } from '../view/bench-view';
 import { HeaderBar } from './Header';
 
 interface Props {
@@ -31,7 +31,7 @@ export function Opening({ current }: Props) {
       <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
         <SheetPaper job={current?.job} />
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
-          <Box sx={{ minHeight: 44 + (isPaged ? STRIP_HEIGHT : 0) }} />
+          <Box sx={{ minHeight: BAR_HEIGHT + (isPaged ? STRIP_HEIGHT : 0) }} />
           <Box sx={{ flex: 1, position: 'relative', minHeight: 0, bgcolor: COLOURS.bench }}>
             {current && <Picture {...current} />}
           </Box>

@@ -151,10 +151,7 @@ export function PageStrip() {
             fontFamily: FACES.figure,
             fontSize: 11,
             lineHeight: '15px',
-            maxWidth: 64,
-            overflow: 'hidden',
             whiteSpace: 'nowrap',
-            textOverflow: 'ellipsis',
             fontWeight: isHere ? 700 : 400,
           }}
         >

@@ -66,7 +66,7 @@ export function AddBar({ commands }: { readonly commands: () => readonly Command
           variant="outlined"
           title={commands().find((c) => c.id === id)?.keys[0] ?? ''}
           onClick={() => run(id)}
-          sx={{ minWidth: 0, px: 1.25, bgcolor: '#fff', ...(isWide && ON_WIDE) }}
+          sx={{ minWidth: 0, px: 1.25, bgcolor: 'background.paper', ...(isWide && ON_WIDE) }}
         >
           {label}
         </Button>
@@ -76,7 +76,7 @@ export function AddBar({ commands }: { readonly commands: () => readonly Command
         variant="outlined"
         aria-haspopup="menu"
         onClick={(event) => setMore(event.currentTarget)}
-        sx={{ minWidth: 0, px: 1.25, bgcolor: '#fff' }}
+        sx={{ minWidth: 0, px: 1.25, bgcolor: 'background.paper' }}
       >
         More
       </Button>

@@ -1,7 +1,14 @@
 import { union } from '@/core/layout';
 import { isCalibrated, useBenchView } from '../view/bench-view';
 import { inGroup, type Command } from '../open-job/command';
+import { setSurround, surroundNow, type Surround } from '../shell/surround';
 import type { CommandContext, Present } from './context';
+
+const SURROUNDS: readonly { readonly surround: Surround; readonly title: string }[] = [
+  { surround: 'dark', title: 'Dark surround' },
+  { surround: 'light', title: 'Light surround' },
+  { surround: 'system', title: 'Surround as the system has it' },
+];
 
 /** How the bench is looked at. */
 export function lookCommands({ desk, calibrate }: CommandContext, { state }: Present): readonly Command[] {
@@ -44,6 +51,11 @@ export function lookCommands({ desk, calibrate }: CommandContext, { state }: Pre
         state.setFolded(!state.folded);
       },
     },
+    ...SURROUNDS.filter(({ surround }) => surround !== surroundNow()).map(({ surround, title }) => ({
+      id: `surround-${surround}`,
+      title,
+      run: () => setSurround(surround),
+    })),
     {
       id: 'guides',
       title: view.guides ? 'Hide all guides' : 'Show the guides',

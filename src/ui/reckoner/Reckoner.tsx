@@ -15,7 +15,7 @@ import { figureText } from '../sheet/figure-text';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { Room } from '../shell/Room';
-import { COLOURS, FACES } from '../shell/theme';
+import { COLOURS, FACES, INK } from '../shell/theme';
 
 /** The small questions of the day, without a job. */
 export function Reckoner() {
@@ -59,6 +59,7 @@ export function Reckoner() {
               type="button"
               aria-current={q.id === chosen ? 'true' : undefined}
               onClick={() => setChosen(q.id)}
+              data-on={q.id === chosen ? 'paper' : undefined}
               sx={{
                 all: 'unset',
                 cursor: 'pointer',
@@ -68,7 +69,7 @@ export function Reckoner() {
                 fontWeight: q.id === chosen ? 700 : 500,
                 borderBottom: `1px dotted ${COLOURS.inkSoft}`,
                 bgcolor: q.id === chosen ? COLOURS.sheet : 'transparent',
-                '&:hover': { bgcolor: q.id === chosen ? COLOURS.sheet : COLOURS.sheetPale },
+                '&:hover': { bgcolor: q.id === chosen ? COLOURS.sheet : COLOURS.sheetPale, color: INK },
                 '&:focus-visible': { outline: `2px solid ${COLOURS.accent}` },
               }}
             >
@@ -152,6 +153,7 @@ function Asked({ question, unit, typed, onType }: AskedProps) {
         component="section"
         aria-label="Answer"
         aria-live="polite"
+        data-on="paper"
         sx={{ bgcolor: COLOURS.sheet, pb: 2, pt: 1, boxShadow: '0 3px 12px rgb(27 35 52 / 0.14)' }}
       >
         {answer.ok ? (

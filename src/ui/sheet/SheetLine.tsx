@@ -36,8 +36,9 @@ export const SheetLine = memo(function SheetLine({
           all: 'unset',
           boxSizing: 'border-box',
           cursor: 'pointer',
-          display: 'grid',
-          gridTemplateColumns: 'minmax(84px, max-content) max-content minmax(0, 1fr)',
+          // What finds no room beside it stands below.
+          display: 'flex',
+          flexWrap: 'wrap',
           alignItems: 'baseline',
           columnGap: 0.75,
           width: '100%',
@@ -51,8 +52,10 @@ export const SheetLine = memo(function SheetLine({
           '&:focus-visible': { outline: `2px solid ${COLOURS.ink}`, outlineOffset: -2 },
         }}
       >
-        <span>{figure.name}</span>
-        <Box component="span" sx={{ fontFamily: FACES.figure, fontWeight: 600, whiteSpace: 'nowrap' }}>
+        <Box component="span" sx={{ minWidth: 84 }}>
+          {figure.name}
+        </Box>
+        <Box component="span" sx={{ fontFamily: FACES.figure, fontWeight: 600 }}>
           {text.value}{' '}
           <Box component="span" sx={{ fontWeight: 400, color: COLOURS.sheetSoft }}>
             {text.unit}
@@ -65,9 +68,7 @@ export const SheetLine = memo(function SheetLine({
             fontSize: 11.5,
             color: COLOURS.sheetSoft,
             whiteSpace: 'nowrap',
-            textAlign: 'right',
-            overflow: 'hidden',
-            textOverflow: 'ellipsis',
+            ml: 'auto',
           }}
         >
           {figure.override ? 'set by hand' : text.other}

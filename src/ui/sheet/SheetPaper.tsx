@@ -42,6 +42,7 @@ export function SheetPaper({ job, station, children, slip }: Props) {
         minHeight: 0,
       }}
       data-station={station}
+      data-on="paper"
     >
       <Box sx={{ flex: '1 1 0', minHeight: 190, overflowY: 'auto', scrollbarWidth: 'thin', pb: 2 }}>
         {job && <Head job={job} />}

@@ -44,7 +44,7 @@ export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
             size="small"
             onClick={() => setChoosing(true)}
             title="Another kind of piece"
-            sx={{ bgcolor: '#fff' }}
+            sx={{ bgcolor: 'background.paper' }}
           >
             Change kind
           </Button>
@@ -53,7 +53,7 @@ export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
             size="small"
             onClick={onCopy}
             title="The same piece in another format, as a job of its own"
-            sx={{ bgcolor: '#fff' }}
+            sx={{ bgcolor: 'background.paper' }}
           >
             Copy to a format
           </Button>

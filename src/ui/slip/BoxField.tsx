@@ -4,9 +4,13 @@ import TextField from '@mui/material/TextField';
 import { useMemo } from 'react';
 import { elementsOn, type BoxRef } from '@/core/job';
 import { boxName } from '@/core/layout';
+import { FIELD_LINE, fittedType } from '../field/fitted-type';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { boxChoices, dependants, type BoxChoice } from './boxes';
+
+/** What the arrow takes of the field, px. */
+const ARROW = 30;
 
 interface Props {
   readonly label: string;
@@ -31,6 +35,7 @@ export function BoxField({ label, value, element, width = 128, onChange }: Props
     ref: value,
     name: boxName(value, boxes),
   };
+  const fontSize = fittedType(now.name, width - ARROW, 'letters');
   return (
     <Autocomplete
       size="small"
@@ -51,7 +56,7 @@ export function BoxField({ label, value, element, width = 128, onChange }: Props
           slotProps={{
             ...params.slotProps,
             inputLabel: { ...params.slotProps.inputLabel, shrink: true },
-            htmlInput: { ...params.slotProps.htmlInput, style: { fontSize: 14 } },
+            htmlInput: { ...params.slotProps.htmlInput, style: { fontSize, height: FIELD_LINE } },
           }}
           onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}
         />

@@ -79,8 +79,9 @@ function Name({ element }: { readonly element: Element }) {
     onTake: (text) => change('Name', (el) => ({ ...el, name: text.trim() })),
   });
   return (
-    <Box sx={{ width: 96 }}>
+    <Box sx={{ width: '100%', display: 'flex', alignItems: 'baseline', gap: 1.5 }}>
       <TextField
+        sx={{ flex: 1 }}
         key={element.id}
         variant="standard"
         {...field}

@@ -35,7 +35,7 @@ export function PlacementFields({ element }: { readonly element: Element }) {
           label="box"
           value={placement.against}
           element={id}
-          width={104}
+          width={200}
           onChange={(to) =>
             change('Hold against another box', (el) => ({ ...el, placement: restate(el.placement, to, boxes, rect) }))
           }

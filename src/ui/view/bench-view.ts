@@ -54,6 +54,9 @@ const [LEAST, MOST] = [0.02, 200];
 /** Room around the piece for dimension lines, px. */
 export const ROOM = { left: 76, top: 64, right: 32, bottom: 26 };
 
+/** How high the bar above the bench is, px: it never takes a second row, which would move the piece. */
+export const BAR_HEIGHT = 44;
+
 /** Room around what is visited, px. */
 const AROUND = 60;
 
