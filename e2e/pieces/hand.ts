@@ -11,6 +11,37 @@ export type Look = Readonly<Record<string, string | number | boolean>>;
 /** What is open above the slip; a list of choices closes by itself. */
 const OPENED = '.MuiPopover-root:not(.MuiMenu-root)';
 
+/** Fields of where an element stands, and their words in a line. */
+const FACTS: Readonly<Record<string, string>> = {
+  'x-left': 'left',
+  'x-right': 'right',
+  'x-width': 'width',
+  'x-off centre': 'centre',
+  'y-top': 'top',
+  'y-bottom': 'bottom',
+  'y-height': 'height',
+  'y-off centre': 'middle',
+};
+
+/** What is said of a place in one line. @returns undefined where a field is as quick, or a line cannot say it */
+function lineOf(placing: readonly (readonly [label: string, value: unknown])[]): string | undefined {
+  const box = placing.find(([label]) => label === 'box');
+  if (placing.length < 2 || (box && placing[0] !== box)) return undefined;
+  const given = new Map(placing);
+  // A width that is let go leaves both edges in charge: the line says them.
+  const facts = placing.filter(([label, value]) => label !== 'box' && value !== '');
+  for (const [axis, start, end, size] of [
+    ['x-', 'x-left', 'x-right', 'x-width'],
+    ['y-', 'y-top', 'y-bottom', 'y-height'],
+  ] as const) {
+    const own = facts.filter(([label]) => label.startsWith(axis));
+    if (own.length > 2) return undefined;
+    if (given.get(size) === '' && !(given.has(start) && given.has(end))) return undefined;
+  }
+  const words = facts.map(([label, value]) => `${FACTS[label] ?? label} ${String(value)}`).join(', ');
+  return box ? `${String(box[1])}: ${words}` : words;
+}
+
 /**
  * A person at the bench: each press of a key or button, each choice and each entry is one action. Nothing can be
  * dragged or nudged with it: what stands somewhere was told where.
@@ -128,9 +159,18 @@ export class Hand {
     }
   }
 
-  /** Sets fields of what is selected, or of the part that is open. */
+  /** Sets fields of what is selected, or of the part that is open; where it stands is said in one line. */
   async set(look: Look): Promise<void> {
-    for (const [label, value] of Object.entries(look)) {
+    const entries = Object.entries(look);
+    while (entries.length > 0) {
+      const other = entries.findIndex(([label]) => label !== 'box' && !(label in FACTS));
+      const placing = entries.splice(0, other < 0 ? entries.length : other);
+      const line = lineOf(placing);
+      if (line !== undefined) await this.setOne('placement', line);
+      for (const [label, value] of line === undefined ? placing : []) await this.setOne(label, value);
+      const [next] = entries.splice(0, 1);
+      if (!next) continue;
+      const [label, value] = next;
       const [part, within] = label.split(' › ');
       if (part && within) await this.within(part, () => this.setOne(within, value));
       else await this.setOne(label, value);

@@ -23,6 +23,7 @@ export * from './house';
 export * from './loose-ends';
 export * from './read-length';
 export * from './read-paint';
+export * from './read-placement';
 export * from './read-type';
 export * from './read-tabs';
 export * from './remade';

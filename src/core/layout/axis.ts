@@ -68,6 +68,25 @@ export function factsOf(span: Span, box: Span): Readonly<Record<AxisKey, Mm>> {
   };
 }
 
+/**
+ * An axis with another fact in charge: it takes the place of its fellow, so that a size that held goes on holding.
+ * @param facts where the element stands, for what was not in charge before
+ */
+export function withFact(
+  axis: Axis,
+  facts: Readonly<Record<AxisKey, Mm>>,
+  key: AxisKey,
+  value: NonNullable<Axis[AxisKey]>,
+): Axis {
+  const held = heldKeys(axis);
+  const partner = held.includes(key)
+    ? (held.find((other) => other !== key) ?? 'size')
+    : key !== 'size' && held.includes('size')
+      ? 'size'
+      : held[0];
+  return { [key]: value, [partner]: axis[partner] ?? facts[partner], ...(axis.of && { of: axis.of }) };
+}
+
 /** Two lengths closer than this are the same, mm. */
 const SAME = 1e-6;
 

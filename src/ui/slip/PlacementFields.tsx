@@ -1,11 +1,25 @@
 'use client';
-import { isMeasureRef, readLength, writeLength, type Axis, type AxisKey, type Element, type Len } from '@/core/job';
-import { factsOf, heldKeys, restate, restateAxis, roomOf, spanX, spanY } from '@/core/layout';
-import { formatLength, formatNumber, type FieldContext, type Parsed } from '@/core/measure';
+import { useMemo } from 'react';
+import {
+  elementsOn,
+  isMeasureRef,
+  readFact,
+  readPlacement,
+  writeLength,
+  writePlacement,
+  type Axis,
+  type AxisKey,
+  type Element,
+  type Len,
+} from '@/core/job';
+import { factsOf, heldKeys, restate, restateAxis, roomOf, spanX, spanY, withFact } from '@/core/layout';
+import { formatLength, formatNumber, type Parsed } from '@/core/measure';
 import { MeasureField } from '../field/MeasureField';
 import { useMeasures } from '../field/measures';
+import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { BoxField } from './BoxField';
+import { boxChoices, dependants } from './boxes';
 import { Group } from './Slip';
 import { useChange } from './use-change';
 
@@ -13,6 +27,9 @@ const WORDS: Readonly<Record<'x' | 'y', Readonly<Record<AxisKey, string>>>> = {
   x: { start: 'left', centre: 'off centre', end: 'right', size: 'width' },
   y: { start: 'top', centre: 'off centre', end: 'bottom', size: 'height' },
 };
+
+/** As wide as the slip, px. */
+const LINE = 308;
 
 /** Lines between the fields of one axis, in reading order. */
 const ORDER: readonly AxisKey[] = ['start', 'size', 'end', 'centre'];
@@ -40,6 +57,7 @@ export function PlacementFields({ element }: { readonly element: Element }) {
             change('Hold against another box', (el) => ({ ...el, placement: restate(el.placement, to, boxes, rect) }))
           }
         />
+        <PlacementLine element={element} />
       </Group>
       <AxisFields element={element} axis="x" />
       <AxisFields element={element} axis="y" />
@@ -75,6 +93,33 @@ export function AxisBoxes({ element }: { readonly element: Element }) {
   );
 }
 
+/** Where it stands in one line, as one would say it; what is left out stays. */
+function PlacementLine({ element }: { readonly element: Element }) {
+  const { drawing, job, rules, piece } = useDesk();
+  const side = useJob((s) => s.side);
+  const measures = useMeasures();
+  const change = useChange(element);
+  const { placement, id } = element;
+  const { boxes } = drawing;
+  const rect = boxes.placed[id];
+  const named = useMemo(
+    () => boxChoices(boxes, dependants(id, elementsOn(piece, side), piece.grids)),
+    [boxes, id, piece, side],
+  );
+  if (!rect) return null;
+  const context = { unit: job.unit, ppi: rules.ppi.value, boxes, named, measures, rect };
+  return (
+    <MeasureField
+      label="in one line"
+      name="placement"
+      width={LINE}
+      shown={writePlacement(placement, context)}
+      read={(text) => readPlacement(text, placement, context)}
+      onChange={(next) => change('Place', (el) => ({ ...el, placement: next }))}
+    />
+  );
+}
+
 function AxisFields({ element, axis }: { readonly element: Element; readonly axis: 'x' | 'y' }) {
   const { drawing, job, rules } = useDesk();
   const measures = useMeasures();
@@ -97,13 +142,7 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
     // An emptied size lets go: both edges hold, where they are.
     const edges = { start: placement[axis].start ?? facts.start, end: placement[axis].end ?? facts.end };
     if (value === undefined) return write({ ...edges, ...(of && { of }) });
-    const partner = held.includes(key)
-      ? (held.find((k) => k !== key) ?? 'size')
-      : key !== 'size' && held.includes('size')
-        ? 'size'
-        : held[0];
-    const kept = placement[axis][partner] ?? facts[partner];
-    write({ [key]: value, [partner]: kept, ...(of && { of }) });
+    write(withFact(placement[axis], facts, key, value));
   };
   const write = (next: Axis) => change('Place', (el) => ({ ...el, placement: { ...el.placement, [axis]: next } }));
   return (
@@ -116,7 +155,9 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
           held={held.includes(key)}
           width={71}
           shown={show(key)}
-          read={(text) => (key === 'size' && SIZE_WORDS[text.trim().toLowerCase()]) || readLen(text, context, measures)}
+          read={(text) =>
+            (key === 'size' && SIZE_WORDS[text.trim().toLowerCase()]) || readFact(text, context, measures)
+          }
           refuse={(len) => (key === 'size' && isNegative(len) ? 'A size cannot be negative.' : undefined)}
           onChange={(len) => set(key, len)}
         />
@@ -133,14 +174,3 @@ const SIZE_WORDS: Readonly<Record<string, Parsed<'content' | undefined>>> = {
 
 const isNegative = (len: Len | 'content' | undefined): boolean =>
   typeof len === 'number' ? len < 0 : typeof len === 'object' && 'percent' in len && len.percent < 0;
-
-/** A length, a named measure, or a share of the box: `50 %`. */
-function readLen(text: string, context: FieldContext, measures: Parameters<typeof readLength>[2]): Parsed<Len> {
-  const share = /^\s*(-?\d+(?:[.,]\d+)?)\s*%\s*$/.exec(text);
-  if (share?.[1]) {
-    const percent = Number(share[1].replace(',', '.'));
-    if (Math.abs(percent) <= 1000) return { ok: true, value: { percent } };
-    return { ok: false, error: { at: 0, length: text.length, message: 'At most 1000 % of the box.' } };
-  }
-  return readLength(text, context, measures);
-}
