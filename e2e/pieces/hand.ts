@@ -186,7 +186,7 @@ export class Hand {
       return scope.getByLabel(label, { exact: true }).setChecked(value);
     }
     const text = String(value);
-    const named = scope.locator(`input[name="${label}"]`);
+    const named = scope.locator(`input[name="${label}"], textarea[name="${label}"]`);
     const box = scope.getByRole('combobox', { name: label, exact: true });
     if (await this.isThere(named, box)) return this.write(named.first(), text);
     if ((await box.evaluate((el) => el.tagName)) !== 'INPUT') return this.choose(box, text);

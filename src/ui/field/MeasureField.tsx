@@ -19,9 +19,14 @@ interface Props<T> {
   readonly placeholder?: string;
   readonly held?: boolean;
   readonly width?: number | string;
+  /** What may be longer than the field goes on in a second line. */
+  readonly isLong?: boolean;
   readonly name?: string;
   readonly autoFocus?: boolean;
 }
+
+/** Type of what goes on in a second line. */
+const LONG = { fontSize: 12.5, lineHeight: 1.3 } as const;
 
 /**
  * A field that reads measures, sizes or numbers: taken on Enter or on leaving, refused at the field with the place of
@@ -37,6 +42,7 @@ export function MeasureField<T>({
   placeholder,
   held,
   width = 96,
+  isLong = false,
   name,
   autoFocus,
 }: Props<T>) {
@@ -49,6 +55,7 @@ export function MeasureField<T>({
       name={name ?? label}
       autoFocus={autoFocus ?? false}
       autoComplete="off"
+      multiline={isLong}
       {...field}
       placeholder={placeholder ?? ''}
       error={error !== undefined}
@@ -63,8 +70,12 @@ export function MeasureField<T>({
           style: {
             fontFamily: FACES.figure,
             fontWeight: held ? 600 : 400,
-            height: FIELD_LINE,
-            fontSize: fittedType(text, typeof width === 'number' ? width : undefined, 'figures'),
+            ...(isLong
+              ? LONG
+              : {
+                  height: FIELD_LINE,
+                  fontSize: fittedType(text, typeof width === 'number' ? width : undefined, 'figures'),
+                }),
           },
         },
       }}

@@ -113,6 +113,7 @@ function PlacementLine({ element }: { readonly element: Element }) {
       label="in one line"
       name="placement"
       width={LINE}
+      isLong
       shown={writePlacement(placement, context)}
       read={(text) => readPlacement(text, placement, context)}
       onChange={(next) => change('Place', (el) => ({ ...el, placement: next }))}
