@@ -62,6 +62,8 @@ test.each<readonly [string, Partial<Placement>]>([
   ['centre 0, middle 0', { x: { centre: 0, size: 50 }, y: { centre: 0, size: 30 } }],
   ['top 2 × caption gap + 1', { y: { start: { measure: 'gap', times: 2, plus: 1 }, size: 30 } }],
   ['left 12,5, width 1 in', { x: { start: 12.5, size: 25.4 } }],
+  ['left 5 top 8', { x: { start: 5, size: 50 }, y: { start: 8, size: 30 } }],
+  ['top 10 % left 2mm', { x: { start: 2, size: 50 }, y: { start: { percent: 10 }, size: 30 } }],
   // Another box alone: it stays where it is, said against that.
   ['safe:', { against: { box: 'safe' }, x: { start: 5, size: 50 }, y: { start: 15, size: 30 } }],
   [
@@ -95,6 +97,12 @@ test.each<readonly [string, number, number, RegExp]>([
     length,
     message: expect.stringMatching(message) as string,
   });
+});
+
+test('what is held by both edges and is centred elsewhere keeps its size', () => {
+  const held = at({ start: 10, end: 88 }, { start: 20, size: 30 });
+  const found = read('past Emblem: centre 0', held);
+  expect(found.ok && found.value.x).toEqual({ centre: 0, size: 50 });
 });
 
 test('a figure that was left alone is the very one, though it was written rounded', () => {

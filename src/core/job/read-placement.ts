@@ -106,6 +106,11 @@ interface Given {
   readonly value: Fact;
 }
 
+/**
+ * What stands between two facts: a comma, unless it is a decimal one between figures, or the next word after a figure.
+ */
+const BETWEEN = /,(?!\d)|(?<=[\d%mntxa])\s+(?=(?:left|right|width|centre|top|bottom|height|middle)\s)/gi;
+
 /** `left 12 mm` */
 function readGiven(piece: Piece, before: Placement, context: PlacementContext): Parsed<Given> {
   const said = piece.text.trim();
@@ -174,8 +179,7 @@ export function readPlacement(text: string, before: Placement, context: Placemen
     if (!head.ok) return head;
     const { box, rest } = head.value;
     const given: Given[] = [];
-    // A comma between figures is a decimal comma.
-    const facts = piecesOf(rest, /,(?!\d)/g).filter((piece) => piece.text.trim() !== '');
+    const facts = piecesOf(rest, BETWEEN).filter((piece) => piece.text.trim() !== '');
     for (const piece of facts) {
       const read = readGiven(piece, before, context);
       if (!read.ok) return read;

@@ -70,6 +70,7 @@ export function factsOf(span: Span, box: Span): Readonly<Record<AxisKey, Mm>> {
 
 /**
  * An axis with another fact in charge: it takes the place of its fellow, so that a size that held goes on holding.
+ * What is centred keeps its size too: with an edge it would be stretched, or turned inside out.
  * @param facts where the element stands, for what was not in charge before
  */
 export function withFact(
@@ -81,7 +82,7 @@ export function withFact(
   const held = heldKeys(axis);
   const partner = held.includes(key)
     ? (held.find((other) => other !== key) ?? 'size')
-    : key !== 'size' && held.includes('size')
+    : key === 'centre' || (key !== 'size' && held.includes('size'))
       ? 'size'
       : held[0];
   return { [key]: value, [partner]: axis[partner] ?? facts[partner], ...(axis.of && { of: axis.of }) };
