@@ -68,7 +68,7 @@ test('a hundred and thirty changes without a line are written down, and saved by
   await page.close();
   await context.setOffline(false);
   await other.goto('/');
-  await expect(other.getByRole('note').filter({ hasText: 'kept in this browser only' })).toBeVisible();
+  await expect(other.getByRole('note').filter({ hasText: 'only in this browser' })).toBeVisible();
   await openJob(other, id);
   await saved(other);
   expect(await headOf(other, id)).toBe(before + steps);

@@ -26,8 +26,8 @@ import { kitOf } from '@/core/edit';
 const FIRST = 'meteor-night';
 
 /**
- * Draws the demo’s pictures and lays its jobs on the board, once; what the user changed since then stays. All of it is
- * there or nothing, though the first start be interrupted: files without a job are taken up by the next.
+ * Takes in the demo’s pictures and lays its jobs on the board, once; what the user changed since then stays. All of
+ * it is there or nothing, though the first start be interrupted: files without a job are taken up by the next.
  */
 export async function loadDemo(): Promise<void> {
   const { models, write } = await store();

@@ -7,7 +7,7 @@ const MITRE_LIMIT = 10;
 
 /**
  * The edges of a stroked path: each part as one band with its joins and caps, so that thin lines have their true
- * weight. The band is made in the path’s own units and then set down, as a line that is stretched has a stretched pen.
+ * weight. The band is made in the path’s own units and then set down: a stretched line has a stretched pen.
  * @param width  of the line, in the path’s units
  * @param matrix to pixels
  */

@@ -36,7 +36,7 @@ export class RevisionRow extends Row<RevisionRow> {
   declare step: string | null;
   declare kind: RevisionKind;
   declare label: string;
-  /** SHA-256 of the document’s canonical JSON; of those kept before steps had names, of its JSON as it was written. */
+  /** SHA-256 of the canonical JSON; of what was kept before steps had names, of the JSON as it was written. */
   declare hash: string;
   /** The document’s JSON, deflated. */
   declare document: Buffer;

@@ -3,7 +3,7 @@ import * as jobs from './jobs';
 import * as pictures from './pictures';
 
 /**
- * Everything that reads bytes from outside or draws a job. None of it runs in the server’s own process: a file or a job
+ * What reads bytes from outside or draws a job. None of it runs in the server’s own process: a file or a job
  * may be made so that reading it takes for ever, or all memory there is.
  */
 export const WORKS = { ...files, ...jobs, ...pictures };

@@ -80,7 +80,7 @@ export function JobCard({ job, onRemove, onNext }: Props) {
         <Box sx={{ fontFamily: FACES.figure, fontSize: 12 }}>{dueWords(job.due)}</Box>
         {since !== undefined && (
           <Box role="note" sx={{ fontSize: 12.5, color: 'warning.main', fontWeight: 600, lineHeight: 1.25 }}>
-            ▲ Changes since {new Date(since).toLocaleTimeString('en-GB')} are kept in this browser only; open it to save
+            ▲ Changes since {new Date(since).toLocaleTimeString('en-GB')} are only in this browser; open it to save
             them.
           </Box>
         )}

@@ -23,8 +23,8 @@ export function MeasureList() {
     <Fold title="Measures" count={measures.length}>
       {measures.length === 0 && (
         <Box sx={{ fontSize: 13 }}>
-          A measure is a length with a name, such as “edge distance”. Write its name into any field of length; change it
-          here, and everything follows.
+          A measure is a length with a name, such as “edge distance”. Write its name into any length; change it here,
+          and everything follows.
         </Box>
       )}
       {measures.map((m) => (
