@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { open, openJob } from './helpers';
+import { test } from './test';
 
 async function check(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { begin, clickAt, cornerOf, dragFromTo, field, onScreen, openChoice, saved, write } from './helpers';
+import { test } from './test';
 
 test.describe('laying out by hand', () => {
   test.beforeEach(async ({ page }) => {

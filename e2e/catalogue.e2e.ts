@@ -1,8 +1,9 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { cornerOf, field, stored, write } from './helpers';
 import { isBuiltByHand, openPiece, type Recipe } from './pieces/build';
 import { catalogue } from './pieces/catalogue';
 import type { Hand } from './pieces/hand';
+import { test } from './test';
 
 const CATALOGUE: Recipe = { file: 'catalogue', recipe: 'catalogue', build: catalogue, most: 330 };
 

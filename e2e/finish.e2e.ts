@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { PDFArray, PDFDict, PDFDocument, PDFName, decodePDFRawStream, type PDFRawStream } from '@cantoo/pdf-lib';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { platesOf } from '../src/testing/programs';
 import { exportedFile, field, openChoice, openCopy, stored, write } from './helpers';
 import { openPiece } from './pieces/build';
 import { bookmark } from './pieces/finished';
 import type { Hand } from './pieces/hand';
+import { test } from './test';
 
 const sheet = (page: Page) => page.getByRole('complementary', { name: 'Yellow sheet' });
 const plate = (page: Page, name: string) => page.locator(`[data-plate="${name}"]`);

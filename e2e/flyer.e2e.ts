@@ -1,7 +1,8 @@
 import { execFileSync } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import sharp from 'sharp';
 import { field, open, saved, write } from './helpers';
+import { test } from './test';
 
 const run = (program: string, args: readonly string[]) => execFileSync(program, args, { encoding: 'utf8' });
 

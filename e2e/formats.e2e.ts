@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { field, open, openChoice, openCopy, saved, write } from './helpers';
+import { test } from './test';
 
 /** Counts what a person does, and lets nothing else through. */
 function hands(page: Page) {

@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { PORT } from '../playwright.config';
 import type { Job } from '../src/core/job';
 import { box, makeJob } from '../src/testing/jobs';
 import { begin, openJob, saved, stored } from './helpers';
+import { test } from './test';
 
 /** A job of 85 kB, on the server. */
 async function large(page: Page): Promise<string> {

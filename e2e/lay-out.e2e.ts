@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { begin as beginAtSize, clickAt, cornerOf, dragFromTo, field, open, openChoice, saved, write } from './helpers';
+import { test } from './test';
 
 /** Begins an A5 job and goes to where it is laid out. */
 async function begin(page: Page, name: string): Promise<string> {

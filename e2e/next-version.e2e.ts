@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { open, openJob, saved } from './helpers';
+import { test } from './test';
 
 test('next year’s version: a date and a picture change, and the difference is told in words and shown', async ({
   page,

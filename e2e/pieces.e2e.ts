@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { cornerOf, stored } from './helpers';
 import { isBuiltByHand, openPiece, type Recipe } from './pieces/build';
@@ -12,6 +12,7 @@ import { reportPoster } from './pieces/report-poster';
 import { tentBanner } from './pieces/tent-banner';
 import { volunteerCv } from './pieces/volunteer-cv';
 import { visitorFolder } from './pieces/visitor-folder';
+import { test } from './test';
 
 /** Each piece of the demo world that was laid out on the bench. */
 const PIECES: readonly Recipe[] = [

@@ -1,11 +1,12 @@
 import { writeFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { getDaysInMonth, getISODay } from 'date-fns';
 import { inFolder, run } from '../src/testing/programs';
 import { exportedFile, openJob, saved, stored } from './helpers';
 import { isBuiltByHand, openPiece, type Recipe } from './pieces/build';
 import { Hand } from './pieces/hand';
 import { moonCalendar, observingPlanner } from './pieces/printables';
+import { test } from './test';
 
 const PIECES: readonly Recipe[] = [
   { file: 'observing-planner', recipe: 'printables', build: observingPlanner, most: 90 },

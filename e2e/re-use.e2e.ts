@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { open, openChoice, openJob, saved } from './helpers';
+import { test } from './test';
 
 /** The job as the server has it. */
 const stored = async (page: Page, id: string) =>

@@ -1,10 +1,11 @@
 import { readdirSync } from 'node:fs';
 import { request as rawRequest } from 'node:http';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { strToU8, zipSync } from 'fflate';
 import { PORT, dataOf } from '../playwright.config';
 import { open, openJob, saved } from './helpers';
+import { test } from './test';
 
 const BASE = `http://127.0.0.1:${PORT}`;
 

@@ -4,13 +4,14 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { hostileAtServer } from '../scripts/siege/hostile';
 import { kills } from '../scripts/siege/kills';
 import { box, makeJob, words } from '../src/testing/jobs';
 import { DatabaseFile, databasePath } from '../src/upkeep';
 import { openJob, saved } from './helpers';
 import { OwnServer, endServers, freePort } from './own-server';
+import { test } from './test';
 
 let data: string;
 

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { begin, field, saved, write } from './helpers';
+import { test } from './test';
 
 const words = (rows: readonly (readonly string[])[]) => rows.map((r) => r.join(',')).join('\n');
 

@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { begin, saved } from './helpers';
 import { Hand } from './pieces/hand';
+import { test } from './test';
 
 /** Type on the bench: styles, flow, fitting, and the check of typewriter signs. */
 

@@ -3,12 +3,13 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync
 import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { zipSync } from 'fflate';
 import sharp from 'sharp';
 import { PORT, dataOf } from '../playwright.config';
 import { makeJob, picture } from '../src/testing/jobs';
 import { begin, stored } from './helpers';
+import { test } from './test';
 
 const BASE = `http://127.0.0.1:${PORT}`;
 const DATA = dataOf(PORT);

@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { copyOf, open, openCopy, openJob, saved } from './helpers';
+import { test } from './test';
 
 /** Where the trimmed corner of the piece is on the screen, px, and how large a millimetre is. */
 const look = (page: Page) =>

@@ -1,7 +1,7 @@
 import { isBlackOnly } from '../colour';
 import { leavesOf } from '../drawing';
 import { repaint } from '../job';
-import { overlaps } from '../layout';
+import { beneath } from './beneath';
 import { framed, replace, type Rule } from './rule';
 
 /** Black type belongs over what is beneath it. */
@@ -9,8 +9,10 @@ export const blackKnocksOutRule: Rule = {
   id: 'black-knocks-out',
   title: 'Black type that knocks out',
   why: 'Where black type cuts away the colour beneath it, the smallest shift of a plate shows white at its edges.',
-  check: (subject) =>
-    framed(subject).flatMap(({ element, frame }, i) => {
+  check: (subject) => {
+    const all = framed(subject);
+    const below = beneath(all.map(({ frame }) => frame.bounds));
+    return all.flatMap(({ element, frame }, i) => {
       const knocks = leavesOf(frame.items).some(
         (leaf) =>
           leaf.kind === 'glyphs' &&
@@ -19,10 +21,8 @@ export const blackKnocksOutRule: Rule = {
           !leaf.ink.spots &&
           !leaf.ink.overprint,
       );
-      const isOver = subject.drawing.frames
-        .slice(0, i)
-        .some((f) => f.items.length > 0 && overlaps(f.bounds, frame.bounds));
-      if (!knocks || !isOver) return [];
+      const isOver = knocks && below(i).some((lower) => all[lower]?.frame.items.length);
+      if (!isOver) return [];
       const mended = repaint(element, subject.book, (paint) => {
         if (paint.kind !== 'process' || paint.overprint !== false || !isBlackOnly(paint)) return paint;
         return { ...paint, overprint: undefined };
@@ -36,5 +36,6 @@ export const blackKnocksOutRule: Rule = {
           fixes: [replace('Let it overprint', mended)],
         },
       ];
-    }),
+    });
+  },
 };

@@ -1,5 +1,8 @@
 import isEqual from 'fast-deep-equal';
 import type { Element } from '../job';
+import type { Rect } from '../layout';
+import type { Mm } from '../measure';
+import { reaching } from './beneath';
 import { framed, remove, type Framed, type Rule } from './rule';
 
 /** How near two places are the same, mm. */
@@ -14,6 +17,14 @@ const isSamePlace = (a: Framed, b: Framed): boolean =>
   a.frame.rotate === b.frame.rotate &&
   a.frame.shear === b.frame.shear;
 
+/** The top left corner of a rectangle, and what lies around it. */
+const cornerOf = ({ x, y }: Rect, around: Mm): Rect => ({
+  x: x - around,
+  y: y - around,
+  width: 2 * around,
+  height: 2 * around,
+});
+
 const isTwice = (a: Framed, b: Framed): boolean =>
   a.element.kind === b.element.kind && isSamePlace(a, b) && isEqual(without(a.element), without(b.element));
 
@@ -26,9 +37,11 @@ export const laidTwiceRule: Rule = {
     'clear, blended or overprinted prints twice as dark.',
   check: (subject) => {
     const all = framed(subject);
+    const corners = reaching(all.map(({ frame }) => cornerOf(frame.rect, 0)));
     return all.flatMap((upper, i) => {
-      const lower = all.slice(0, i).find((other) => isTwice(other, upper));
-      if (!lower) return [];
+      const here = corners(cornerOf(upper.frame.rect, SAME));
+      const isCopy = here.some((lower) => lower < i && all[lower] && isTwice(all[lower], upper));
+      if (!isCopy) return [];
       return [
         {
           severity: 'warning',

@@ -1,7 +1,7 @@
 import { platesIn, totalLaid } from '../colour';
 import { leavesOf, type Frame, type Ink } from '../drawing';
-import { overlaps } from '../layout';
 import { formatNumber, mmToPt } from '../measure';
+import { beneath } from './beneath';
 import { framed, replace, writeIn, type Report, type Rule } from './rule';
 
 /** How far one ink is spread over the other, mm [cp]. */
@@ -28,6 +28,7 @@ export const trapRule: Rule = {
   why: 'They have no plate in common, so a shift of one shows a white line between them. A narrow overlap hides it.',
   check: (subject) => {
     const all = framed(subject);
+    const below = beneath(all.map(({ frame }) => frame.ink));
     return all.flatMap(({ element, frame }, i): Report[] => {
       const upper = element.kind === 'shape' ? flatInk(frame) : undefined;
       if (
@@ -38,12 +39,11 @@ export const trapRule: Rule = {
         totalLaid(upper) < PALE
       )
         return [];
-      const beneath = all
-        .slice(0, i)
-        .reverse()
-        .find((other) => other.frame.items.length > 0 && overlaps(other.frame.ink, frame.ink));
-      const lower = beneath && flatInk(beneath.frame);
-      if (!beneath || !lower || totalLaid(lower) < PALE) return [];
+      const next = below(i)
+        .map((lower) => all[lower])
+        .find((other) => other && other.frame.items.length > 0);
+      const lower = next && flatInk(next.frame);
+      if (!next || !lower || totalLaid(lower) < PALE) return [];
       if (platesIn(upper).some((plate) => platesIn(lower).includes(plate))) return [];
       const { fill } = element;
       const spread =
@@ -67,7 +67,7 @@ export const trapRule: Rule = {
           element: element.id,
           where: frame.bounds,
           message:
-            `It meets “${beneath.frame.name}” without an ink in common. A spread of ` +
+            `It meets “${next.frame.name}” without an ink in common. A spread of ` +
             `${writeIn(subject.job, SPREAD)} (a stroke of ${formatNumber(mmToPt(2 * SPREAD), 2)} pt that ` +
             'overprints) hides a shift.',
           fixes: spread ? [replace(`Spread it by ${writeIn(subject.job, SPREAD)}`, spread)] : [],
