@@ -27,6 +27,15 @@ test('the board', async ({ page }) => {
   await check(page);
 });
 
+test('the board as a table', async ({ page }) => {
+  await open(page, '/');
+  await page.getByRole('button', { name: 'Table' }).click();
+  await page.getByRole('checkbox', { name: 'Choose Meteor-night flyer' }).check();
+  await check(page);
+  await page.getByRole('button', { name: 'More for Meteor-night flyer' }).click();
+  await check(page);
+});
+
 test('the shop books and their forms', async ({ page }) => {
   await open(page, '/books');
   await expect(page.getByRole('button', { name: 'Copier 75' })).toBeVisible();

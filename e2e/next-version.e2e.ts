@@ -7,7 +7,8 @@ test('next year’s version: a date and a picture change, and the difference is 
 }) => {
   await open(page, '/');
   const card = page.locator('article').filter({ has: page.locator('a[href="/jobs/demo-meteor-night"]') });
-  await card.getByRole('button', { name: 'Begin the next version of Meteor-night flyer' }).click();
+  await card.getByRole('button', { name: 'More for Meteor-night flyer' }).click();
+  await page.getByRole('menuitem', { name: 'Begin its next version' }).click();
   await expect(page.locator('[data-bench]')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Meteor-night flyer 2' })).toBeVisible();
   const old = await (await page.request.get('/api/jobs/demo-meteor-night')).text();

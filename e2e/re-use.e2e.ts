@@ -77,7 +77,8 @@ test('a template of a job: its two slots are filled in another, and nothing else
 
   await open(page, '/');
   const card = page.locator('article').filter({ has: page.locator(`a[href="/jobs/${template}"]`) });
-  await card.getByRole('button', { name: /^Begin a job from/ }).click();
+  await card.getByRole('button', { name: /^More for/ }).click();
+  await page.getByRole('menuitem', { name: 'Begin a job from it' }).click();
   await page.waitForURL((url) => /\/jobs\//.test(url.pathname) && !url.pathname.endsWith(template));
   await expect(page.locator('[data-bench]')).toBeVisible();
   const id = idOf(page);
@@ -86,7 +87,8 @@ test('a template of a job: its two slots are filled in another, and nothing else
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText('Still has the date of the template.');
   await slots.getByLabel('Words of Tagline').fill('Lie down and look north.');
   await slots.getByLabel('Words of Tagline').blur();
-  await slots.getByLabel('Date of Date').fill('2027-12-13');
+  await slots.getByRole('spinbutton', { name: 'Day' }).click();
+  await page.keyboard.type('13Dec2027');
   await expect(slots.getByRole('button', { name: 'To fill in', exact: true })).toBeVisible();
   await expect(slots.getByText(/^Monday,? 13 December 2027$/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText('Still has the date of the template.');

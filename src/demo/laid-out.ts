@@ -15,7 +15,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'volunteer-cv',
     name: 'Volunteer’s CV',
-    stage: 'in work',
+    stage: 'sent',
     due: '2027-01-22',
     quantity: 12,
     notes: 'For the county’s volunteer prize. The jury reads it on paper, in A4 and in US letter.',
@@ -31,7 +31,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'report-poster',
     name: 'Report of a dark year',
-    stage: 'in work',
+    stage: 'checked',
     due: '2027-01-08',
     quantity: 60,
     notes: 'Hangs in the library and at the bus stop. Read from a metre away.',
@@ -63,7 +63,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'business-card',
     name: 'Business card',
-    stage: 'in work',
+    stage: 'sent',
     due: '2027-01-12',
     quantity: 250,
     notes: 'For the guides; names change, the rest stays.',
@@ -71,7 +71,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'member-card',
     name: 'Member cards',
-    stage: 'in work',
+    stage: 'checked',
     due: '2027-01-05',
     quantity: 450,
     notes: 'Each with a picture that the member sends; round corners are punched.',
@@ -87,7 +87,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'observing-pad',
     name: 'Observing pad',
-    stage: 'in work',
+    stage: 'sent',
     due: '2027-02-26',
     quantity: 300,
     notes: 'Fifty sheets to a pad. Two stand on a US letter, cut here.',
@@ -95,7 +95,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'ruled-log',
     name: 'Observing log',
-    stage: 'in work',
+    stage: 'checked',
     due: '2027-02-26',
     quantity: 500,
     notes: 'For us on A4, for the friends overseas on US letter.',
@@ -103,7 +103,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'planets-tracing',
     name: 'Planets to write',
-    stage: 'in work',
+    stage: 'checked',
     due: '2027-03-05',
     quantity: 200,
     notes: 'For the children who come on family nights.',
@@ -127,7 +127,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'year-card',
     name: 'Year card 2028',
-    stage: 'in work',
+    stage: 'sent',
     due: '2027-11-12',
     quantity: 1000,
     notes: 'Goes into every letter of December.',
@@ -143,7 +143,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'bookmark',
     name: 'Bookmark of four moons',
-    stage: 'in work',
+    stage: 'checked',
     due: '2027-01-29',
     quantity: 800,
     notes: 'Matt varnish over the moons alone; it goes into every book of the lending shelf.',
@@ -161,7 +161,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'trail-map',
     name: 'Star trail map',
-    stage: 'in work',
+    stage: 'brief',
     due: '2027-03-01',
     quantity: 2000,
     notes: 'Folds to a pocket; opened out it hangs on the wall of the youth hostel.',
@@ -169,7 +169,7 @@ export const LAID_OUT: readonly LaidOut[] = [
   {
     file: 'eyepiece-box',
     name: 'Eyepiece box',
-    stage: 'in work',
+    stage: 'checked',
     due: '2027-05-03',
     quantity: 500,
     notes: 'For the eyepieces that are sent out on loan.',

@@ -4,10 +4,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { box, makeJob } from '../testing/jobs';
 import { conflictVersion, listConflicts, settleConflict } from './conflicts';
-import { createJob, listJobs, listRevisions, readCurrent, revision, setRemoved } from './jobs';
+import { createJob, keepStanding, listJobs, listRevisions, readCurrent, revision, setRemoved } from './jobs';
 import { contentHash, type RevisionKind } from '../core/save';
 import { Problem } from './problem';
 import { saveSteps } from './save';
+import { changeSeveral } from './several';
 import { closeStore, store } from './store/database';
 
 const folder = mkdtempSync(join(tmpdir(), 'yellow-sheet-store-'));
@@ -35,6 +36,40 @@ test('a job is begun, saved and read back; the board shows what it says now', as
   expect([job.name, head, undo]).toEqual(['Third', 3, [1, 2]]);
   expect((await listJobs()).find((j) => j.id === 'one')).toMatchObject({ name: 'Third', head: 3, size: 'A5' });
   expect((await revision('one', 1)).name).toBe('First');
+});
+
+test('the board says who prints how many, and how the newest state stands once it was checked', async () => {
+  const job = { ...named('board', 'Board'), quantity: 500 };
+  await createJob({ ...job, house: { ...job.house, name: 'Copperplate Yard' } }, 'Begun');
+  const shown = async () => (await listJobs()).find((j) => j.id === 'board');
+  expect(await shown()).toMatchObject({ printer: 'Copperplate Yard', quantity: 500, standing: null });
+  const { updatedAt } = (await shown()) ?? {};
+  const standing = { faults: 1, warnings: 2, first: 'It ends at the trim.' };
+  await keepStanding('board', 1, standing);
+  expect(await shown()).toMatchObject({ standing, updatedAt });
+  // What was found in an earlier state says nothing of this one.
+  await save('board', 1, [step('board', 'Board')]);
+  await keepStanding('board', 1, standing);
+  expect(await shown()).toMatchObject({ head: 2, standing: null });
+});
+
+test('several jobs are given facts at once; one that is gone, or cannot be, keeps no other back', async () => {
+  for (const id of ['s1', 's2']) await createJob(named(id, id), 'Begun');
+  const answer = await changeSeveral({ ids: ['s1', 'nowhere', 's2'], facts: { stage: 'sent' }, label: 'Sent' });
+  expect(answer).toEqual({
+    changed: [
+      { id: 's1', head: 2 },
+      { id: 's2', head: 2 },
+    ],
+    refused: [{ id: 'nowhere', message: 'There is no such job.' }],
+  });
+  for (const id of ['s1', 's2'])
+    expect((await listJobs()).find((j) => j.id === id)).toMatchObject({ stage: 'sent', head: 2 });
+  const { refused } = await changeSeveral({ ids: ['s1'], facts: { stage: 'lost at sea' }, label: 'Lost' });
+  expect(refused.map(({ id }) => id)).toEqual(['s1']);
+  expect(refused[0]?.message).toMatch(/stage/);
+  // Each is a revision of its job, which can be undone there.
+  expect(await readCurrent('s1')).toMatchObject({ head: 2, undo: [1] });
 });
 
 test('revisions only grow: undo is one of them, and every state can be had back', async () => {

@@ -1,7 +1,8 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import type { Job, JobSummary } from '@/core/job';
+import { z } from 'zod';
+import { STAGES, type Job, type JobSummary, type Standing } from '@/core/job';
 import { history } from './history';
 import { keptJob, readKept, readState } from './read-state';
 import { stateOf, underId, type State } from './state';
@@ -14,12 +15,41 @@ const summaryOf = (row: JobRow): JobSummary => ({
   head: row.head,
   name: row.name,
   client: row.client,
-  stage: row.stage,
+  stage: STAGES.find((stage) => stage === row.stage) ?? 'brief',
   due: row.due,
   kind: row.kind,
   size: row.size,
+  printer: row.printer,
+  quantity: row.quantity,
+  standing: standingIn(row),
   updatedAt: row.updatedAt.toISOString(),
 });
+
+/** What is kept of how a job stands, with the revision that was checked. */
+const KeptStanding = z.object({
+  head: z.number(),
+  faults: z.number(),
+  warnings: z.number(),
+  first: z.string().nullable(),
+});
+
+function standingIn({ head, standing }: JobRow): Standing | null {
+  if (standing === null) return null;
+  const kept = KeptStanding.safeParse(JSON.parse(standing));
+  if (!kept.success || kept.data.head !== head) return null;
+  const { faults, warnings, first } = kept.data;
+  return { faults, warnings, first };
+}
+
+/** Keeps how a revision of a job stands, so that the board need not ask again. */
+export async function keepStanding(id: string, head: number, standing: Standing): Promise<void> {
+  const { models, write } = await store();
+  const kept = JSON.stringify({ head, ...standing });
+  // It changes nothing of the job: the moment of its last change stays.
+  await write((transaction) =>
+    models.jobs.update({ standing: kept }, { where: { id, head }, silent: true, transaction }),
+  );
+}
 
 export async function listJobs(): Promise<readonly JobSummary[]> {
   const { models } = await store();
@@ -39,7 +69,10 @@ export async function insertJob(state: State, label: string, transaction: Transa
   const { models } = await store();
   const taken = await models.jobs.findByPk(state.job.id, { transaction });
   const { job, hash, document, facts } = taken ? await underId(state, randomUUID()) : state;
-  const row = await models.jobs.create({ id: job.id, head: 1, removedAt: null, ...facts }, { transaction });
+  const row = await models.jobs.create(
+    { id: job.id, head: 1, standing: null, removedAt: null, ...facts },
+    { transaction },
+  );
   await models.revisions.create(
     { jobId: job.id, number: 1, step: null, kind: 'edit', label, hash, document },
     { transaction },

@@ -1,13 +1,13 @@
 import 'server-only';
 import type { Rgb } from '@/core/colour';
-import type { Finding } from '@/core/check';
+import { standingOf, type Finding } from '@/core/check';
 import { TRACED_BY } from '@/core/finish';
 import { pictureAsset, type Adjust, type PictureAsset } from '@/core/job';
 import type { VectorArt } from '@/core/shape';
 import type { GamutMap, Traced } from '@/output';
 import { ask, type Asking } from './ask';
 import { assetFacts, cached, sha256 } from './assets';
-import { packedRevision } from './jobs';
+import { keepStanding, packedRevision } from './jobs';
 import { missing, unclear } from './problems';
 
 /** Who asks, and whether what was stopped is tried again. */
@@ -129,5 +129,7 @@ export async function findingsOf(id: string, number: number, by: By): Promise<re
     const document = await packedRevision(id, number);
     return Buffer.from(JSON.stringify(await ask('findings', { document }, { ...by, key: sha256(document) })));
   });
-  return JSON.parse(new TextDecoder().decode(text)) as readonly Finding[];
+  const findings = JSON.parse(new TextDecoder().decode(text)) as readonly Finding[];
+  await keepStanding(id, number, standingOf(findings));
+  return findings;
 }

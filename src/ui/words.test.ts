@@ -1,7 +1,7 @@
 import { OVERRIDE_FIELDS, type Figure } from '@/core/figure';
 import { Element, blankOf, describeDifferences, elementsOf, tableOfWords, type Job } from '@/core/job';
 import { box, makeJob, words } from '@/testing/jobs';
-import { dueWords } from './shell/due';
+import { dueWords } from './shell/moments';
 import { keyOf } from './open-job/command';
 import { figureText } from './sheet/figure-text';
 import { overrideFigure, nextName, nextVersion } from '@/core/edit';
@@ -48,6 +48,7 @@ test.each([
   ['2026-11-26', 'due Thu 26 Nov · tomorrow'],
   ['2026-12-11', 'due Fri 11 Dec · 16 d'],
   ['2026-11-20', 'due Fri 20 Nov · 5 d late'],
+  ['2027-08-12', 'due Thu 12 Aug 2027 · 260 d'],
 ])('due %s', (due, expected) => expect(dueWords(due, new Date(2026, 10, 25, 14))).toBe(expected));
 
 test.each([

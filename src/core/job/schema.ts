@@ -128,6 +128,7 @@ export const Output = z.strictObject({
 export type Output = z.infer<typeof Output>;
 
 export const STAGES = ['brief', 'in work', 'checked', 'sent', 'template'] as const;
+export type Stage = (typeof STAGES)[number];
 
 export const Job = z.strictObject({
   format: z.literal('yellow-sheet-job'),

@@ -1,5 +1,7 @@
-import { DataTypes, type QueryInterface } from 'sequelize';
+import { DataTypes, QueryTypes, type QueryInterface } from 'sequelize';
 import type { RunnableMigration } from 'umzug';
+import { z } from 'zod';
+import { unpacked } from '@/upkeep';
 
 // Sequelize writes into the descriptions it is given, so each column gets one of its own.
 const text = () => ({ type: DataTypes.STRING, allowNull: false });
@@ -16,6 +18,12 @@ const bookColumns = () => ({
   createdAt: moment(),
   updatedAt: moment(),
 });
+
+/** What the board came to show of a job; of a state that cannot be read, nothing. */
+const Kept = z
+  .object({ house: z.object({ name: z.string() }), quantity: z.number().int().nullish() })
+  .transform(({ house, quantity }) => ({ printer: house.name, quantity: quantity ?? null }))
+  .catch({ printer: '', quantity: null });
 
 /** Never edited once released: a change is a new entry. */
 export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
@@ -93,6 +101,22 @@ export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
     up: async ({ context: q }) => {
       await q.addColumn('revisions', 'step', { type: DataTypes.STRING, allowNull: true });
       await q.addIndex('revisions', ['jobId', 'step'], { unique: true });
+    },
+  },
+  {
+    name: '0005-printer-copies-standing',
+    up: async ({ context: q }) => {
+      await q.addColumn('jobs', 'printer', { ...text(), defaultValue: '' });
+      await q.addColumn('jobs', 'quantity', { type: DataTypes.INTEGER, allowNull: true });
+      await q.addColumn('jobs', 'standing', { type: DataTypes.TEXT, allowNull: true });
+      const kept = await q.sequelize.query<{ id: string; document: Buffer }>(
+        'SELECT id, document FROM jobs JOIN revisions ON jobId = id AND number = head',
+        { type: QueryTypes.SELECT },
+      );
+      for (const { id, document } of kept) {
+        const { printer, quantity } = Kept.parse(unpacked(document));
+        await q.bulkUpdate('jobs', { printer, quantity }, { id });
+      }
     },
   },
 ];

@@ -23,6 +23,10 @@ export class JobRow extends Row<JobRow> {
   declare due: string | null;
   declare kind: string;
   declare size: string;
+  declare printer: string;
+  declare quantity: number | null;
+  /** JSON: what stands in its way, and in which revision; null before it was ever checked. */
+  declare standing: CreationOptional<string | null>;
   declare removedAt: Date | null;
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
@@ -130,6 +134,9 @@ export function defineModels(sequelize: Sequelize): Models {
       due: DataTypes.STRING,
       kind: text(),
       size: text(),
+      printer: text(),
+      quantity: DataTypes.INTEGER,
+      standing: DataTypes.TEXT,
       removedAt: DataTypes.DATE,
       ...created(),
       updatedAt: DataTypes.DATE,

@@ -4,47 +4,40 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import TextField from '@mui/material/TextField';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRouter } from 'next/navigation';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { LayoutGrid, Rows3 } from 'lucide-react';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { STAGES, begunFrom, type Job, type JobSummary } from '@/core/job';
 import { FileButton } from '../field/FileButton';
-import { Room } from '../shell/Room';
-import { useSay } from '../shell/Messages';
-import { api, wordsOf } from '../shell/api';
-import { openFile } from '../shell/bring-in';
-import { COLOURS, FACES } from '../shell/theme';
 import { warmUp } from '../open-job/resources';
-import { JobCard } from './JobCard';
+import { wordsOf } from '../shell/api';
+import { fetched } from '../shell/fetched';
+import { Room } from '../shell/Room';
+import { FACES } from '../shell/theme';
 import { NewJob } from './NewJob';
-import { nextVersion } from '@/core/edit';
+import { SeveralBar } from './SeveralBar';
+import { StageColumns } from './StageColumns';
+import { useBoard } from './use-board';
+import { useBoardView, type BoardView } from './use-view';
 
-const STAGE_WORDS: Readonly<Record<string, string>> = {
-  brief: 'Briefed',
-  'in work': 'In work',
-  checked: 'Checked',
-  sent: 'Sent',
-  template: 'Templates',
-};
-
-const COLUMNS = { xs: '1fr', sm: 'repeat(2, 1fr)', lg: 'repeat(4, 1fr)' };
-
-/** Cards shown of a stage before the rest is asked for. */
-const SHOWN = 40;
+const JobTable = fetched(async () => (await import('./JobTable')).JobTable);
 
 /** The shop’s jobs by stage and due date. */
 export function Board() {
-  const { data, error, refetch } = useQuery({ queryKey: ['jobs'], queryFn: api.jobs, refetchOnMount: 'always' });
+  const { jobs, openIt, ...actions } = useBoard();
+  const { data, error, refetch } = jobs;
   const [search, setSearch] = useState('');
   const [making, setMaking] = useState(false);
+  const [view, setView] = useBoardView();
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const wanted = useDeferredValue(search.trim().toLowerCase());
-  const router = useRouter();
-  const client = useQueryClient();
-  const say = useSay();
   const find = useRef<HTMLInputElement>(null);
 
   const found = useMemo(
-    () => (data?.jobs ?? []).filter((job) => `${job.name} ${job.client} ${job.size}`.toLowerCase().includes(wanted)),
+    () =>
+      (data?.jobs ?? []).filter((job) =>
+        `${job.name} ${job.client} ${job.size} ${job.kind} ${job.printer}`.toLowerCase().includes(wanted),
+      ),
     [data, wanted],
   );
   const isListed = data !== undefined;
@@ -53,64 +46,7 @@ export function Board() {
     const waiting = setTimeout(warmUp, 500);
     return () => clearTimeout(waiting);
   }, [isListed]);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.target instanceof HTMLInputElement || making) return;
-      if (event.key === '/') {
-        event.preventDefault();
-        find.current?.focus();
-      }
-      if (event.key === 'n') {
-        event.preventDefault();
-        setMaking(true);
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [making]);
-
-  const openIt = async (file: File) => {
-    try {
-      router.push(`/jobs/${(await openFile(file)).id}`);
-    } catch (problem) {
-      say({ tone: 'problem', text: wordsOf(problem) });
-    }
-  };
-  /** A job made of another: of a template, its slots to fill; of a job, its next version. */
-  const next = async ({ id, stage }: JobSummary) => {
-    const isTemplate = stage === 'template';
-    try {
-      const { job, head } = await api.current(id);
-      const made: Job = isTemplate
-        ? begunFrom(job, crypto.randomUUID(), head, job.name)
-        : nextVersion(job, crypto.randomUUID(), head);
-      const begun = await api.create(made, `${isTemplate ? 'Begun from' : 'Next version of'} ${job.name}`);
-      router.push(`/jobs/${begun.id}?at=lay-out`);
-    } catch (problem) {
-      say({ tone: 'problem', text: wordsOf(problem) });
-    }
-  };
-  const remove = async (job: JobSummary) => {
-    try {
-      await api.remove(job.id);
-      await client.invalidateQueries({ queryKey: ['jobs'] });
-      const putBack = async () => {
-        try {
-          await api.putBack(job.id);
-          await client.invalidateQueries({ queryKey: ['jobs'] });
-        } catch (problem) {
-          say({ tone: 'problem', text: wordsOf(problem) });
-        }
-      };
-      say({
-        tone: 'done',
-        text: `“${job.name}” was taken off the board.`,
-        action: { label: 'Put back', run: () => void putBack() },
-      });
-    } catch (problem) {
-      say({ tone: 'problem', text: wordsOf(problem) });
-    }
-  };
+  useBoardKeys(!making, { '/': () => find.current?.focus(), n: () => setMaking(true) });
 
   return (
     <Box
@@ -119,7 +55,7 @@ export function Board() {
       onDrop={(event) => {
         event.preventDefault();
         const [file] = event.dataTransfer.files;
-        if (file) void openIt(file);
+        if (file) openIt(file);
       }}
     >
       <Room
@@ -136,12 +72,8 @@ export function Board() {
               sx={{ width: 240, '& input': { py: 0.75 } }}
               slotProps={{ htmlInput: { 'aria-label': 'Find a job' } }}
             />
-            <FileButton
-              size="medium"
-              asks="Job or working file"
-              accept=".zip,.json"
-              onFile={(file) => void openIt(file)}
-            >
+            <ViewChoice view={view} onChange={setView} />
+            <FileButton size="medium" asks="Job or working file" accept=".zip,.json" onFile={openIt}>
               Open a file
             </FileButton>
             <Button variant="contained" onClick={() => setMaking(true)} title="n">
@@ -158,33 +90,18 @@ export function Board() {
         {!data && !error && <Loading />}
         {data?.jobs.length === 0 && <Nothing onNew={() => setMaking(true)} />}
         {data && data.jobs.length > 0 && found.length === 0 && (
-          <Box sx={{ color: 'text.secondary' }}>No job has “{search}” in its name, client or size.</Box>
+          <Box sx={{ color: 'text.secondary' }}>No job has “{search}” in its name, client, kind, size or printer.</Box>
         )}
-        {found.length > 0 && (
-          <Box
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: COLUMNS,
-              gap: 2.5,
-              alignItems: 'start',
-            }}
-          >
-            {STAGES.map((stage) => {
-              const jobs = byDue(found.filter((j) => j.stage === stage));
-              const isTemplates = stage === 'template';
-              if (isTemplates && jobs.length === 0) return null;
-              return (
-                <Stage
-                  key={stage}
-                  title={STAGE_WORDS[stage] ?? stage}
-                  across={isTemplates}
-                  jobs={jobs}
-                  onRemove={(job) => void remove(job)}
-                  onNext={(job) => void next(job)}
-                />
-              );
-            })}
-          </Box>
+        {found.length > 0 && view === 'cards' && <StageColumns jobs={found} {...actions} />}
+        {found.length > 0 && view === 'table' && (
+          <>
+            <SeveralBar
+              chosen={found.filter((job) => chosen.has(job.id))}
+              onClear={() => setChosen(new Set())}
+              {...actions}
+            />
+            <JobTable jobs={found} chosen={chosen} onChoose={setChosen} {...actions} />
+          </>
         )}
       </Room>
       <NewJob open={making} onClose={() => setMaking(false)} />
@@ -192,53 +109,42 @@ export function Board() {
   );
 }
 
-/** The most urgent first; those without a date last. */
-const byDue = (jobs: readonly JobSummary[]) =>
-  [...jobs].sort((a, b) => (a.due ?? '9999').localeCompare(b.due ?? '9999'));
+/** Keys of the board, while nobody types. */
+function useBoardKeys(isOn: boolean, keys: Readonly<Record<string, () => void>>) {
+  const newest = useRef(keys);
+  useEffect(() => {
+    newest.current = keys;
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const isTyped = event.target instanceof HTMLInputElement && event.target.type !== 'checkbox';
+      const act = isTyped || event.ctrlKey || event.metaKey || event.altKey ? undefined : newest.current[event.key];
+      if (!act) return;
+      event.preventDefault();
+      act();
+    };
+    if (!isOn) return;
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [isOn]);
+}
 
-function Stage({
-  title,
-  across,
-  jobs,
-  onRemove,
-  onNext,
-}: {
-  readonly title: string;
-  /** A row above the columns: what is at hand, and not on its way. */
-  readonly across: boolean;
-  readonly jobs: readonly JobSummary[];
-  readonly onRemove: (job: JobSummary) => void;
-  readonly onNext: (job: JobSummary) => void;
-}) {
-  const [all, setAll] = useState(false);
-  const shown = all ? jobs : jobs.slice(0, SHOWN);
+function ViewChoice({ view, onChange }: { readonly view: BoardView; readonly onChange: (view: BoardView) => void }) {
   return (
-    <Box component="section" aria-label={title} sx={across ? { order: -1, gridColumn: '1 / -1' } : undefined}>
-      <Box
-        sx={{
-          display: 'flex',
-          alignItems: 'baseline',
-          gap: 1,
-          borderBottom: `2px solid ${COLOURS.ink}`,
-          pb: 0.5,
-          mb: 1.5,
-        }}
-      >
-        <Box component="h2" sx={{ m: 0, fontSize: 15, fontWeight: 700 }}>
-          {title}
-        </Box>
-        <Box sx={{ fontFamily: FACES.figure, fontSize: 13, color: 'text.secondary' }}>{jobs.length}</Box>
-      </Box>
-      <Box sx={{ display: 'grid', gap: across ? 2.5 : 1.5, ...(across && { gridTemplateColumns: COLUMNS }) }}>
-        {jobs.length === 0 && <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>None</Box>}
-        {shown.map((job) => (
-          <JobCard key={job.id} job={job} onRemove={() => onRemove(job)} onNext={() => onNext(job)} />
-        ))}
-        {shown.length < jobs.length && (
-          <Button onClick={() => setAll(true)}>Show {jobs.length - shown.length} more</Button>
-        )}
-      </Box>
-    </Box>
+    <ToggleButtonGroup
+      exclusive
+      size="small"
+      value={view}
+      aria-label="Shown as"
+      onChange={(_, to: BoardView | null) => to && onChange(to)}
+    >
+      <ToggleButton value="cards" aria-label="Cards" title="Cards" sx={{ py: 0.5 }}>
+        <LayoutGrid size={18} aria-hidden />
+      </ToggleButton>
+      <ToggleButton value="table" aria-label="Table" title="Table" sx={{ py: 0.5 }}>
+        <Rows3 size={18} aria-hidden />
+      </ToggleButton>
+    </ToggleButtonGroup>
   );
 }
 

@@ -1,7 +1,8 @@
 /** The board: what is on it, what is asked of the server, and what is said when that does not go. */
 import { shown, went } from '@/testing/page';
 import 'fake-indexeddb/auto';
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
+import type { UserEvent } from '@testing-library/user-event';
 import type { JobSummary } from '@/core/job';
 import { answering } from '@/testing/answers';
 import { handOf } from '@/testing/hand';
@@ -17,15 +18,24 @@ const job = (id: string, more: Partial<JobSummary> = {}): JobSummary => ({
   due: null,
   kind: 'Flyer',
   size: 'A5',
+  printer: 'Copperplate Yard',
+  quantity: 2500,
+  standing: null,
   updatedAt: '2026-11-29T09:00:00.000Z',
   ...more,
 });
+
+/** Nothing is found in the newest states of jobs. */
+const checksOf = (...ids: readonly string[]) =>
+  Object.fromEntries(ids.map((id) => [`/api/jobs/${id}/checks?rev=3`, { findings: [] }]));
+
+const NOTHING = { faults: 0, warnings: 0, first: null };
 
 const soundOf = (...jobs: readonly JobSummary[]) => ({
   '/api/jobs': { jobs },
   '/api/printers': { records: [] },
   '/api/papers': { records: [] },
-  ...Object.fromEntries(jobs.map(({ id, head }) => [`/api/jobs/${id}/checks?rev=${head}`, { findings: [] }])),
+  ...checksOf(...jobs.map(({ id }) => id)),
 });
 
 const cards = () => screen.getAllByRole('article').map((card) => within(card).getAllByRole('link')[0]?.textContent);
@@ -62,7 +72,77 @@ test('found by name, client or size; what is not there is said with the word tha
   await user.clear(find);
   await user.paste('moon');
   expect(screen.queryByRole('article')).toBeNull();
-  expect(screen.getByText('No job has “moon” in its name, client or size.')).toBeTruthy();
+  expect(screen.getByText('No job has “moon” in its name, client, kind, size or printer.')).toBeTruthy();
+});
+
+test('how a job stands is not asked of the server where the board knows it', async () => {
+  const standing = { faults: 1, warnings: 1, first: 'It ends at the trim.' };
+  const asked = answering({ '/api/jobs': { jobs: [job('one', { standing }), job('two')] }, ...checksOf('two') });
+  shown(<Board />);
+  await screen.findByText('✕ 2 open: It ends at the trim.');
+  await screen.findByText('✓ nothing open');
+  expect(asked.filter(({ path }) => path.includes('checks')).map(({ path }) => path)).toEqual([
+    '/api/jobs/two/checks?rev=3',
+  ]);
+});
+
+describe('as a table', () => {
+  const table = async (...jobs: readonly JobSummary[]) => {
+    const asked = answering({ ...soundOf(...jobs), 'PATCH /api/jobs': { changed: [], refused: [] } });
+    const { user } = shown(<Board />);
+    await screen.findAllByRole('article');
+    await user.click(screen.getByRole('button', { name: 'Table' }));
+    const rows = await screen.findByRole('table', { name: 'Jobs' });
+    await within(rows).findAllByRole('link');
+    return { user, asked };
+  };
+  const names = () =>
+    within(screen.getByRole('table', { name: 'Jobs' }))
+      .getAllByRole('link')
+      .map((link) => link.textContent);
+  // A document without a screen has no sizes: the table is this high, and so is each row.
+  const sized = [
+    jest.spyOn(Element.prototype, 'clientHeight', 'get').mockReturnValue(600),
+    jest.spyOn(HTMLElement.prototype, 'offsetHeight', 'get').mockReturnValue(40),
+  ];
+  afterEach(() => localStorage.clear());
+  afterAll(() => sized.forEach((spy) => spy.mockRestore()));
+
+  test('by due date first, those without one last; by any column, up and down', async () => {
+    const { user } = await table(
+      job('a', { due: '2027-02-01', quantity: 80 }),
+      job('b', { due: '2026-12-01', quantity: null }),
+      job('c', { quantity: 2500 }),
+    );
+    expect(names()).toEqual(['Flyer b', 'Flyer a', 'Flyer c']);
+    await user.click(screen.getByRole('button', { name: /^Copies/ }));
+    expect(names()).toEqual(['Flyer a', 'Flyer c', 'Flyer b']);
+    await user.click(screen.getByRole('button', { name: /^Copies/ }));
+    expect(names()).toEqual(['Flyer c', 'Flyer a', 'Flyer b']);
+    expect(screen.getByRole('columnheader', { name: /^Copies/ }).getAttribute('aria-sort')).toBe('descending');
+  });
+
+  test('several are chosen and moved at once', async () => {
+    const { user, asked } = await table(job('a'), job('b'), job('c'));
+    await user.click(screen.getByRole('checkbox', { name: 'Choose all' }));
+    await user.click(screen.getByRole('checkbox', { name: 'Choose Flyer b' }));
+    await user.click(screen.getByRole('button', { name: 'Sent' }));
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'PATCH')?.body).toEqual({
+        ids: ['a', 'c'],
+        facts: { stage: 'sent' },
+        label: 'Moved to Sent',
+      }),
+    );
+    expect(await screen.findByText('2 jobs are now under Sent.')).toBeTruthy();
+  });
+
+  test('of many only those that are seen are drawn', async () => {
+    await table(...Array.from({ length: 500 }, (_, i) => job(String(i), { standing: NOTHING })));
+    const rows = screen.getByRole('table', { name: 'Jobs' });
+    expect(rows.getAttribute('aria-rowcount')).toBe('501');
+    expect(within(rows).getAllByRole('link').length).toBeLessThan(100);
+  });
 });
 
 test('an empty board offers to begin one', async () => {
@@ -83,7 +163,34 @@ test('a server that does not answer is said, and asked again by a press', async 
   await screen.findByRole('article');
 });
 
+/** Chooses what is done with a job from the menu of its card. */
+async function choose(user: UserEvent, card: HTMLElement, what: string) {
+  await user.click(within(card).getByRole('button', { name: /^More for / }));
+  await user.click(await screen.findByRole('menuitem', { name: what }));
+}
+
 describe('what is done with a job', () => {
+  test('moved to another stage, and back from the message', async () => {
+    const asked = answering({ ...soundOf(job('one')), 'PATCH /api/jobs': { changed: [], refused: [] } });
+    const { user } = shown(<Board />);
+    await choose(user, await screen.findByRole('article'), 'Move to Checked');
+    await user.click(await screen.findByRole('button', { name: 'Put back' }));
+    const sent = () => asked.filter((a) => a.method === 'PATCH').map((a) => a.body);
+    await waitFor(() => expect(sent()).toHaveLength(2));
+    expect(sent()).toEqual([
+      { ids: ['one'], facts: { stage: 'checked' }, label: 'Moved to Checked' },
+      { ids: ['one'], facts: { stage: 'in work' }, label: 'Moved to In work' },
+    ]);
+  });
+
+  test('why a job could not be moved is said with its name', async () => {
+    const refused = [{ id: 'one', message: 'There is no such job.' }];
+    answering({ ...soundOf(job('one')), 'PATCH /api/jobs': { changed: [], refused } });
+    const { user } = shown(<Board />);
+    await choose(user, await screen.findByRole('article'), 'Move to Sent');
+    expect(await screen.findByText('“Flyer one” stays: There is no such job.')).toBeTruthy();
+  });
+
   test('taken off the board, it can be put back from the message', async () => {
     const asked = answering({
       ...soundOf(job('one')),
@@ -92,7 +199,7 @@ describe('what is done with a job', () => {
     });
     const { user } = shown(<Board />);
     const card = await screen.findByRole('article');
-    await user.click(within(card).getByRole('button', { name: 'Take Flyer one off the board' }));
+    await choose(user, card, 'Take it off the board');
     const back = await screen.findByRole('button', { name: 'Put back' });
     expect(asked.filter((a) => a.method === 'DELETE').map((a) => a.path)).toEqual(['/api/jobs/one']);
     await user.click(back);
@@ -103,7 +210,7 @@ describe('what is done with a job', () => {
     answering({ ...soundOf(job('one')), 'DELETE /api/jobs/one': {} });
     const { user } = shown(<Board />);
     const card = await screen.findByRole('article');
-    await user.click(within(card).getByRole('button', { name: 'Take Flyer one off the board' }));
+    await choose(user, card, 'Take it off the board');
     await user.click(await screen.findByRole('button', { name: 'Put back' }));
     expect(await screen.findByText(/There is no such thing/)).toBeTruthy();
   });
@@ -117,8 +224,8 @@ describe('what is done with a job', () => {
     });
     const { user } = shown(<Board />);
     const card = await screen.findByRole('article');
-    await user.click(within(card).getByRole('button', { name: /version/i }));
-    await screen.findByRole('article');
+    await choose(user, card, 'Begin its next version');
+    await waitFor(() => expect(went).not.toEqual([]));
     const made = asked.find((a) => a.method === 'POST')?.body;
     expect(made).toMatchObject({
       document: { name: 'Moon calendar 2027', due: null, previous: { job: 'one', revision: 3 } },

@@ -3,16 +3,21 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Drawer from '@mui/material/Drawer';
+import Link from '@mui/material/Link';
 import Skeleton from '@mui/material/Skeleton';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { Kit } from '@/core/job';
 import type { House, Stock } from '@/core/shop';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { Room } from '../shell/Room';
 import type { BookView } from './book-views';
-import { RecordRow, RecordTable } from './RecordTable';
+import { RecordGrid, type GridColumn } from '../shell/RecordGrid';
+
+const NAME = { color: 'inherit', font: 'inherit', fontWeight: 600, textAlign: 'left', textUnderlineOffset: 3 };
+
+const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
 interface Props<R> {
   readonly view: BookView<R>;
@@ -22,12 +27,20 @@ interface Props<R> {
 
 /** One book of the shop: its records in a table, each opened in a form beside it. */
 export function BookPage<R extends Stock | House | Kit>({ view, chooser }: Props<R>) {
-  const { book, word, list, heads, cells, begun, empty, Form } = view;
+  const { book, word, list, columns, begun, empty, Form } = view;
   /** The record that is open, by the name it has in the book; a new one has none. */
   const [open, setOpen] = useState<{ readonly name: string; readonly record: R }>();
   const { data, error, isPending, refetch } = useQuery({ queryKey: [book], queryFn: list });
   const queries = useQueryClient();
   const say = useSay();
+  const all = useMemo((): readonly GridColumn<R>[] => {
+    const show = (record: R) => (
+      <Link component="button" type="button" onClick={() => setOpen({ name: record.name, record })} sx={NAME}>
+        {record.name}
+      </Link>
+    );
+    return [{ id: 'name', head: capital(word), value: (record) => record.name, show }, ...columns];
+  }, [columns, word]);
   const again = () => queries.invalidateQueries({ queryKey: [book] });
 
   const keep = async (record: R) => {
@@ -80,16 +93,16 @@ export function BookPage<R extends Stock | House | Kit>({ view, chooser }: Props
       {data?.records.length === 0 ? (
         <Box sx={{ color: 'text.secondary' }}>{empty}</Box>
       ) : (
-        <RecordTable heads={heads}>
-          {data?.records.map((record) => (
-            <RecordRow
-              key={record.name}
-              label={record.name}
-              onOpen={() => setOpen({ name: record.name, record })}
-              cells={cells(record)}
-            />
-          ))}
-        </RecordTable>
+        data && (
+          <RecordGrid
+            label={`Book of ${word}s`}
+            records={data.records}
+            keyOf={(record) => record.name}
+            nameOf={(record) => record.name}
+            columns={all}
+            sortedBy="name"
+          />
+        )
       )}
       <Drawer anchor="right" open={open !== undefined} onClose={() => setOpen(undefined)}>
         <Box sx={{ width: 'min(100vw, 480px)', p: 3 }}>

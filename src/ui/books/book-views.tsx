@@ -6,6 +6,7 @@ import { api, type Book } from '../shell/api';
 import { KitForm } from './KitForm';
 import { PaperForm } from './PaperForm';
 import { PrinterForm } from './PrinterForm';
+import type { GridColumn } from '../shell/RecordGrid';
 import type { FormProps } from './form-props';
 
 /** How a book of the shop is shown. */
@@ -14,9 +15,8 @@ export interface BookView<R> {
   /** One of its records. */
   readonly word: string;
   readonly list: () => Promise<{ readonly records: readonly R[] }>;
-  readonly heads: readonly string[];
   /** What stands beside the name. */
-  readonly cells: (record: R) => readonly string[];
+  readonly columns: readonly GridColumn<R>[];
   /** A new record to fill in, where it is begun here. */
   readonly begun: (() => R) | undefined;
   /** What is said of an empty book. */
@@ -24,19 +24,44 @@ export interface BookView<R> {
   readonly Form: ComponentType<FormProps<R>>;
 }
 
-const names = (sheets: readonly { readonly name: string }[]) => sheets.map((s) => s.name).join(', ') || '–';
+const names = (sheets: readonly { readonly name: string }[]) => sheets.map((s) => s.name).join(', ');
+const inMm = (mm: number) => `${formatNumber(mm)} mm`;
+
+/** A column of words; what is not said is a dash. */
+function words<R>(head: string, say: (record: R) => string | null | undefined): GridColumn<R> {
+  const value = (record: R) => say(record) || null;
+  return { id: head, head, value, show: (record) => value(record) ?? '–' };
+}
+
+/** A column of figures, sorted by what they are worth. @param open what is written where there is none */
+function figure<R>(
+  head: string,
+  count: (record: R) => number | null | undefined,
+  write: (count: number) => string,
+  open = '–',
+): GridColumn<R> {
+  const value = (record: R) => count(record) ?? null;
+  const show = (record: R) => {
+    const found = value(record);
+    return found === null ? open : write(found);
+  };
+  return { id: head, head, value, show, isFigure: true };
+}
 
 export const PAPERS: BookView<Stock> = {
   book: 'papers',
   word: 'paper',
   list: api.papers,
-  heads: ['Paper', 'Surface', 'Weight', 'Thickness', 'Grain', 'Sheets'],
-  cells: (p) => [
-    p.kind,
-    p.grammage === null ? '–' : `${p.grammage} g/m²`,
-    p.thickness === null ? 'by weight' : `${formatNumber(p.thickness)} mm`,
-    p.grain ?? '–',
-    names(p.sheets),
+  columns: [
+    words('Surface', (p) => p.kind),
+    figure(
+      'Weight',
+      (p) => p.grammage,
+      (weight) => `${weight} g/m²`,
+    ),
+    figure('Thickness', (p) => p.thickness, inMm, 'by weight'),
+    words('Grain', (p) => p.grain),
+    words('Sheets', (p) => names(p.sheets)),
   ],
   begun: () => Stock.parse({}),
   empty: 'This book is empty.',
@@ -47,15 +72,22 @@ export const PRINTERS: BookView<House> = {
   book: 'printers',
   word: 'printer',
   list: api.printers,
-  heads: ['Printer', 'Bleed', 'Safe', 'Ink', 'Smallest type', 'Panels', 'Sheets', 'Days'],
-  cells: (p) => [
-    p.bleed ? `${formatNumber(p.bleed.top)} mm` : '–',
-    p.safe ? `${formatNumber(p.safe.top)} mm` : '–',
-    p.inkLimit ? `${p.inkLimit} %` : '–',
-    p.minTypePt ? `${p.minTypePt} pt` : '–',
-    p.allowance ?? '–',
-    names(p.sheets),
-    p.leadDays === undefined ? '–' : String(p.leadDays),
+  columns: [
+    figure('Bleed', (p) => p.bleed?.top, inMm),
+    figure('Safe', (p) => p.safe?.top, inMm),
+    figure(
+      'Ink',
+      (p) => p.inkLimit,
+      (limit) => `${limit} %`,
+    ),
+    figure(
+      'Smallest type',
+      (p) => p.minTypePt,
+      (size) => `${size} pt`,
+    ),
+    words('Panels', (p) => p.allowance),
+    words('Sheets', (p) => names(p.sheets)),
+    figure('Days', (p) => p.leadDays, String),
   ],
   begun: () => House.parse({}),
   empty: 'This book is empty.',
@@ -66,13 +98,12 @@ export const KITS: BookView<Kit> = {
   book: 'kits',
   word: 'kit',
   list: api.kits,
-  heads: ['Client', 'Colours', 'Families', 'Styles', 'Measures', 'Logos'],
-  cells: (kit) => [
-    String(kit.colours.length),
-    kit.families.join(', ') || '–',
-    String(kit.styles.length + kit.cellStyles.length),
-    String(kit.measures.length),
-    String(Object.keys(kit.logos).length),
+  columns: [
+    figure('Colours', (kit) => kit.colours.length, String),
+    words('Families', (kit) => kit.families.join(', ')),
+    figure('Styles', (kit) => kit.styles.length + kit.cellStyles.length, String),
+    figure('Measures', (kit) => kit.measures.length, String),
+    figure('Logos', (kit) => Object.keys(kit.logos).length, String),
   ],
   begun: undefined,
   empty: 'No kit yet. Open a job that looks as the client’s pieces should, and make a kit of it under Brief.',

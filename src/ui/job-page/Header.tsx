@@ -8,6 +8,7 @@ import Tooltip from '@mui/material/Tooltip';
 import type { ReactNode } from 'react';
 import type { Phase } from '@/core/save';
 import { Mark } from '../shell/Mark';
+import { clockWords } from '../shell/moments';
 import { COLOURS, FACES } from '../shell/theme';
 import { useJob } from '../open-job/context';
 import { useBeside } from '../open-job/use-beside';
@@ -173,20 +174,18 @@ function Arrow({ way }: { readonly way: 'back' | 'on' }) {
   );
 }
 
-const clock = (at: number): string => new Date(at).toLocaleTimeString('en-GB');
-
 /** What is kept, and since when something is not. */
 function saveWords(phase: Phase): string {
   switch (phase.is) {
     case 'saved':
-      return phase.at === undefined ? 'Saved' : `Saved ${clock(phase.at)}`;
+      return phase.at === undefined ? 'Saved' : `Saved ${clockWords(phase.at)}`;
     case 'sending':
     case 'waiting':
       return 'Saving …';
     case 'away':
-      return `Kept here since ${clock(phase.since)}; tried again`;
+      return `Kept here since ${clockWords(phase.since)}; tried again`;
     case 'refused':
-      return `Not saved since ${clock(phase.since)}`;
+      return `Not saved since ${clockWords(phase.since)}`;
     case 'conflict':
       return 'Two versions';
   }

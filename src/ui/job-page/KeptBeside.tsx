@@ -13,6 +13,7 @@ import type { Job } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
 import { api, wordsOf, type VersionBeside } from '../shell/api';
 import { useSay } from '../shell/Messages';
+import { momentWords } from '../shell/moments';
 import { useJob } from '../open-job/context';
 import { useBeside } from '../open-job/use-beside';
 import { Versions } from './Versions';
@@ -55,11 +56,8 @@ export function KeptBeside({ onClose }: { readonly onClose: () => void }) {
   );
 }
 
-const moment = (at: string): string =>
-  new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-
 const nameOf = ({ at, isSettled }: VersionBeside): string =>
-  `Kept ${moment(at)}${isSettled ? ', looked at' : ', not looked at yet'}`;
+  `Kept ${momentWords(at)}${isSettled ? ', looked at' : ', not looked at yet'}`;
 
 interface BesideProps {
   readonly version: VersionBeside;
@@ -83,7 +81,7 @@ function Beside({ version, onDone }: BesideProps) {
     } catch (problem) {
       return say({ tone: 'problem', text: wordsOf(problem) });
     }
-    if (taken) change(`Version of ${moment(version.at)}`, () => taken);
+    if (taken) change(`Version of ${momentWords(version.at)}`, () => taken);
     void refetch();
     onDone();
   };

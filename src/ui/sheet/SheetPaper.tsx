@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import { isHouseKnown, type Job } from '@/core/job';
 import { filesBy } from '@/core/shop';
-import { dueWords } from '../shell/due';
+import { dayWords, dueWords } from '../shell/moments';
 import { COLOURS, FACES } from '../shell/theme';
 
 const TOOTH = 12;
@@ -80,11 +80,3 @@ function Head({ job }: { readonly job: Job }) {
 /** When the files have to be with the printer. */
 const filesDue = ({ due, house }: Job): string =>
   due !== null && house.leadDays !== undefined ? `files by ${dayWords(filesBy(due, house.leadDays))}` : '';
-
-const dayWords = (day: string): string =>
-  new Date(`${day}T00:00:00Z`).toLocaleDateString('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    timeZone: 'UTC',
-  });

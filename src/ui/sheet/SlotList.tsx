@@ -15,6 +15,7 @@ import {
   type SlotElement,
 } from '@/core/job';
 import { FileButton } from '../field/FileButton';
+import type { DateFieldProps } from '../field/DateField';
 import { readWords, useDraft } from '../field/use-draft';
 import { useJob } from '../open-job/context';
 import { changeSide } from '@/core/edit';
@@ -22,8 +23,11 @@ import { useDesk } from '../open-job/use-desk';
 import { wordsOf } from '../shell/api';
 import { addAsset } from '../shell/bring-in';
 import { useSay } from '../shell/Messages';
+import { fetched } from '../shell/fetched';
 import { Fold } from '../shell/Fold';
 import { nameOf } from '@/core/element';
+
+const DateField = fetched<DateFieldProps>(async () => (await import('../field/DateField')).DateField);
 
 /** More slots than these are shown page by page. */
 const MOST = 24;
@@ -107,16 +111,13 @@ function Content({ element, language, onFill }: ContentProps) {
   if (element.kind === 'picture') return <PictureContent element={element} onFill={onFill} />;
   if (element.slot.takes === 'date')
     return (
-      <TextField
-        type="date"
-        variant="standard"
-        value={element.slot.date ?? ''}
-        onChange={(event) => {
-          const { value } = event.target;
-          if (value) onText((text) => withSlotDate(text, value, language));
+      <DateField
+        name={`Date of ${nameOf(element)}`}
+        value={element.slot.date ?? null}
+        onChange={(day) => {
+          if (day !== null) onText((text) => withSlotDate(text, day, language));
         }}
-        helperText={plainText(element.paragraphs)}
-        slotProps={{ htmlInput: { 'aria-label': `Date of ${nameOf(element)}` } }}
+        hint={plainText(element.paragraphs)}
       />
     );
   // Numbers and running heads stand in it as signs, which a field of the sheet cannot show.

@@ -1,6 +1,7 @@
 import type { Rgb } from '@/core/colour';
 import type { Job, JobSummary, Kit } from '@/core/job';
 import type { Finding } from '@/core/check';
+import type { JobFacts } from '@/core/edit';
 import type { SaveAnswer, SaveRequest } from '@/core/save';
 import type { House, Stock } from '@/core/shop';
 
@@ -103,6 +104,12 @@ export type Book = 'papers' | 'printers' | 'kits';
 export const api = {
   jobs: () => call<{ jobs: readonly JobSummary[] }>('/api/jobs'),
   create: (document: Job, label: string) => call<JobSummary>('/api/jobs', json('POST', { document, label })),
+  /** Gives facts to several jobs at once. */
+  changeSeveral: (ids: readonly string[], facts: JobFacts, label: string) =>
+    call<{ changed: readonly unknown[]; refused: readonly { readonly id: string; readonly message: string }[] }>(
+      '/api/jobs',
+      json('PATCH', { ids, facts, label }),
+    ),
   remove: (id: string) => call<unknown>(`/api/jobs/${id}`, { method: 'DELETE' }),
   putBack: (id: string) => call<unknown>(`/api/jobs/${id}`, { method: 'PUT' }),
   findings: (id: string, rev: number, again = false) =>

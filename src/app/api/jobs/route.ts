@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { createJob, listJobs } from '@/server/jobs';
 import { readJson, route } from '@/server/respond';
 import { unclear } from '@/server/problems';
+import { SeveralChange, changeSeveral } from '@/server/several';
 
 const Body = z.object({ document: z.unknown(), label: z.string().max(200) });
 
@@ -11,4 +12,11 @@ export const POST = route(async (request) => {
   const body = Body.safeParse(await readJson(request));
   if (!body.success) throw unclear.noJob();
   return createJob(body.data.document, body.data.label);
+});
+
+/** Gives facts to several jobs at once. */
+export const PATCH = route(async (request) => {
+  const body = SeveralChange.safeParse(await readJson(request));
+  if (!body.success) throw unclear.noFacts();
+  return changeSeveral(body.data);
 });

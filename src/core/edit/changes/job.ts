@@ -10,7 +10,7 @@ import { CannotChange, defineChange } from './change';
 import { Typed } from './typed';
 
 /** Facts of a job that are said and not worked out. */
-const FACTS = [
+export const JOB_FACTS = [
   'name',
   'client',
   'due',
@@ -23,17 +23,22 @@ const FACTS = [
   'stage',
 ] as const;
 
+export type JobFacts = Readonly<Partial<Record<(typeof JOB_FACTS)[number], unknown>>>;
+
+/** A job with other facts. @throws CannotChange where one of them cannot be */
+export function withJobFacts(job: Job, facts: JobFacts): Job {
+  const read = Job.safeParse({ ...job, ...facts });
+  if (!read.success) throw new CannotChange(describeProblems(read.error).join(' '));
+  return read.data;
+}
+
 export const jobChanges = [
   defineChange({
     do: 'set job',
     about: 'What the job is called and for whom it is, and how it is measured.',
-    fields: { facts: z.partialRecord(z.enum(FACTS), z.unknown()).describe('As a job file holds them.') },
+    fields: { facts: z.partialRecord(z.enum(JOB_FACTS), z.unknown()).describe('As a job file holds them.') },
     example: { facts: { client: 'Quillrook Dark-Sky Society', quantity: 500 } },
-    run: ({ job }, { facts }) => {
-      const read = Job.safeParse({ ...job, ...facts });
-      if (!read.success) throw new CannotChange(describeProblems(read.error).join(' '));
-      return read.data;
-    },
+    run: ({ job }, { facts }) => withJobFacts(job, facts),
   }),
   defineChange({
     do: 'decide',

@@ -9,6 +9,7 @@ import { STOCKS } from '@/core/shop';
 import { LANGUAGES } from '@/core/type';
 import { JOB_UNITS, formatNumber } from '@/core/measure';
 import { ChoiceField } from '../../field/ChoiceField';
+import { DateField } from '../../field/DateField';
 import { LengthField } from '../../field/LengthField';
 import { NumberField } from '../../field/NumberField';
 import { readWords, useDraft } from '../../field/use-draft';
@@ -69,12 +70,11 @@ function JobSection({ onOffer }: SectionProps) {
         onChange={(name) => change('Name the job', (now) => ({ ...now, name }))}
       />
       <Words label="Client" value={job.client} onChange={(client) => change('Client', (now) => ({ ...now, client }))} />
-      <TextField
+      <DateField
         label="Due"
-        type="date"
-        value={job.due ?? ''}
-        onChange={(event) => change('Due date', (now) => ({ ...now, due: event.target.value || null }), 'due')}
-        slotProps={{ inputLabel: { shrink: true } }}
+        isClearable
+        value={job.due}
+        onChange={(due) => change('Due date', (now) => ({ ...now, due }), 'due')}
       />
       <NumberField
         label="Copies"

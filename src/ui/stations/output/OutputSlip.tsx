@@ -15,6 +15,7 @@ import { useDesk, useFindings } from '../../open-job/use-desk';
 import { exportsKey, isOpen, useExports } from '../../open-job/use-exports';
 import { api, wordsOf, type ExportFacts } from '../../shell/api';
 import { useSay } from '../../shell/Messages';
+import { clockWords } from '../../shell/moments';
 import { COLOURS, FACES } from '../../shell/theme';
 import { Group, Groups, Slip } from '../../slip/Slip';
 import { ColourFields } from './ColourFields';
@@ -181,7 +182,7 @@ function ExportLine({ facts, onStop }: { readonly facts: ExportFacts; readonly o
   return (
     <Box component="li" data-export={facts.state} sx={{ display: 'flex', gap: 1, alignItems: 'center', py: 0.25 }}>
       <Box sx={{ width: 64, fontFamily: FACES.figure, color: 'text.secondary', fontSize: 12 }}>
-        {new Date(facts.at).toLocaleTimeString('en-GB')}
+        {clockWords(facts.at)}
       </Box>
       {isOpen(facts) ? (
         <>

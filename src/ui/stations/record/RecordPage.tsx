@@ -12,6 +12,7 @@ import { formatNumber } from '@/core/measure';
 import { useJob } from '../../open-job/context';
 import { useExports } from '../../open-job/use-exports';
 import { wordsOf, type ExportFacts, type ExportKind } from '../../shell/api';
+import { momentWords } from '../../shell/moments';
 import { FACES } from '../../shell/theme';
 
 /** So many changes are named. */
@@ -68,9 +69,7 @@ function Made({ facts, kinds, head }: MadeProps) {
   const { at, kind, revision, files, state, problem, step } = facts;
   return (
     <TableRow>
-      <TableCell sx={{ fontFamily: FACES.figure, whiteSpace: 'nowrap' }}>
-        {new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
-      </TableCell>
+      <TableCell sx={{ fontFamily: FACES.figure, whiteSpace: 'nowrap' }}>{momentWords(at)}</TableCell>
       <TableCell>{kinds.find((k) => k.kind === kind)?.label ?? kind}</TableCell>
       <TableCell sx={{ fontFamily: FACES.figure }}>
         {revision} {revision < head && <span>· changed since</span>}
