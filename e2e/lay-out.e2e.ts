@@ -1,5 +1,16 @@
 import { expect, type Page } from '@playwright/test';
-import { begin as beginAtSize, clickAt, cornerOf, dragFromTo, field, open, openChoice, saved, write } from './helpers';
+import {
+  begin as beginAtSize,
+  clickAt,
+  cornerOf,
+  dragFromTo,
+  field,
+  open,
+  openChoice,
+  openCopy,
+  saved,
+  write,
+} from './helpers';
 import { test } from './test';
 
 /** Begins an A5 job and goes to where it is laid out. */
@@ -251,4 +262,30 @@ test('a picture is moved within its frame, toned, and gets a shadow; undo takes 
   await saved(page);
   await open(page, `/jobs/${id}`);
   await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /0 elements/);
+});
+
+test('the order of a side is changed in its list, by hand and by keyboard, and undone', async ({ page }) => {
+  await openCopy(page, 'demo-meteor-night');
+  await page.getByRole('button', { name: /^On this side/ }).click();
+  const rows = page.getByRole('group', { name: 'artwork' }).locator('button[aria-pressed]');
+  const names = async () => (await rows.allTextContents()).map((name) => name.replace('⁝ ', ''));
+  const before = await names();
+  const [first = '', second = '', third = ''] = before;
+  const row = (name: string) => rows.filter({ hasText: name }).first();
+  await row(first).focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(`${first} is at the place of ${second}.`)).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect.poll(names).toEqual([second, first, ...before.slice(2)]);
+  const from = await cornerOf(row(third));
+  const to = await cornerOf(row(second));
+  await page.mouse.move(from.x + 30, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 30, to.y + 6, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(names).toEqual([third, second, first, ...before.slice(3)]);
+  await page.locator('[data-bench]').focus();
+  for (let i = 0; i < 2; i += 1) await page.keyboard.press('Control+z');
+  await expect.poll(names).toEqual(before);
 });

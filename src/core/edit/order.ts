@@ -33,6 +33,19 @@ function shift(list: readonly Element[], isChosen: (e: Element) => boolean, by: 
   return out;
 }
 
+/**
+ * An element where another one stands, which gives way: on its layer, above it where it comes from below.
+ * @param list of the side, the lowest first
+ */
+export function atPlaceOf(list: readonly Element[], id: string, other: string): readonly Element[] {
+  const [from, to] = [id, other].map((one) => list.findIndex((e) => e.id === one));
+  const [moved, there] = [list[from ?? -1], list[to ?? -1]];
+  if (!moved || !there || from === to) return list;
+  const onLayer = { ...moved, layer: there.layer };
+  const rest = list.filter((e) => e.id !== id);
+  return rest.toSpliced(to ?? 0, 0, onLayer);
+}
+
 /** The element from edge to edge of its box, or of a box for each axis. */
 export function filling(element: Element): Element {
   const whole = ({ of }: Axis): Axis => ({ start: 0, end: 0, ...(of && { of }) });

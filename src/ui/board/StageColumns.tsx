@@ -12,6 +12,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { STAGES, type JobSummary, type Stage } from '@/core/job';
+import { PULL } from '../shell/Sortable';
 import { COLOURS, FACES } from '../shell/theme';
 import { JobCard } from './JobCard';
 import type { JobActions } from './JobMenu';
@@ -21,9 +22,6 @@ export const COLUMNS = { xs: '1fr', sm: 'repeat(2, 1fr)', lg: 'repeat(4, 1fr)' }
 
 /** Cards shown of a stage before the rest is asked for. */
 const SHOWN = 40;
-
-/** A press moves a card only after so many px: until then it opens the job. */
-const PULL = 8;
 
 interface Props extends JobActions {
   readonly jobs: readonly JobSummary[];

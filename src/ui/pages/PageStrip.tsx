@@ -1,4 +1,14 @@
 'use client';
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+  type DragMoveEvent,
+  type KeyboardCoordinateGetter,
+} from '@dnd-kit/core';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useEffect, useRef, useState } from 'react';
@@ -8,6 +18,7 @@ import { usePainting } from '../open-job/painting';
 import { useJob, useJobStore } from '../open-job/context';
 import { changePiece, pieceOf, pageCount, withPagesMoved, type PageRange } from '@/core/edit';
 import { useDesk } from '../open-job/use-desk';
+import { DRAWING_KEYS, INSTRUCTIONS, PULL } from '../shell/Sortable';
 import { COLOURS, FACES } from '../shell/theme';
 import { PageActions } from './PageActions';
 import { PageThumb } from './PageThumb';
@@ -18,16 +29,13 @@ const HEIGHT = 40;
 /** How much of the page the strip takes, px. */
 export const STRIP_HEIGHT = 65;
 
-/** A press that goes further than this is a drag, px. */
-const DRAG = 5;
-
 interface Dragged {
   readonly range: PageRange;
   /** Where it would go: before the page that has this number now. */
   readonly before: number;
 }
 
-/** Every page in small, spread by spread, and before them the base layouts; drag to reorder. */
+/** Every page in small, spread by spread, and before them the base layouts; drawn elsewhere, a page goes there. */
 export function PageStrip() {
   const { blank, piece, surface, resources, rules } = useDesk();
   const store = useJobStore();
@@ -36,6 +44,10 @@ export function PageStrip() {
   const [range, setRange] = useState<PageRange>();
   const [dragged, setDragged] = useState<Dragged>();
   const strip = useRef<HTMLDivElement>(null);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: PULL } }),
+    useSensor(KeyboardSensor, { coordinateGetter: byArrows, keyboardCodes: DRAWING_KEYS }),
+  );
   const count = pageCount(piece) ?? 0;
   const here = pageNumberOf(surface.name);
   const chosen =
@@ -61,54 +73,26 @@ export function PageStrip() {
     show(side);
   };
 
-  /** The page before which something let go at a place of the screen would come. */
-  const gapAt = (x: number): number => {
-    const pages = [...(strip.current?.querySelectorAll('[data-page]') ?? [])];
-    const after = pages.find((p) => {
-      const box = p.getBoundingClientRect();
-      return x < box.left + box.width / 2;
-    });
-    return after ? Number(after.getAttribute('data-page')) : count + 1;
+  /** Pages that go together: those that are chosen, where the page that is drawn is one of them. */
+  const withIt = (n: number): PageRange => (chosen && n >= chosen.from && n <= chosen.to ? chosen : { from: n, to: n });
+
+  /** Where a page would go that is drawn to its place by now. */
+  const drawnTo = ({ active }: Pick<DragMoveEvent, 'active'>): Dragged | undefined => {
+    const n = pageNumberOf(String(active.id));
+    const { translated } = active.rect.current;
+    if (n === undefined || !translated) return undefined;
+    return { range: withIt(n), before: gapAt(strip.current, translated.left + translated.width / 2, count) };
   };
 
-  const onPointerDown = (event: React.PointerEvent<HTMLElement>, side: SideName) => {
-    const n = pageNumberOf(side);
-    if (n === undefined || event.button !== 0) return;
-    const start = event.clientX;
-    const moved: PageRange = chosen && n >= chosen.from && n <= chosen.to ? chosen : { from: n, to: n };
-    let at: Dragged | undefined;
-    const move = (e: PointerEvent) => {
-      if (!at && Math.abs(e.clientX - start) < DRAG) return;
-      at = { range: moved, before: gapAt(e.clientX) };
-      setDragged(at);
-    };
-    const stop = (isKept: boolean) => {
-      window.removeEventListener('pointermove', move);
-      window.removeEventListener('pointerup', up);
-      window.removeEventListener('keydown', key, true);
-      setDragged(undefined);
-      if (at && isKept) {
-        const to = at;
-        const { job, change } = store.getState();
-        const recipe = (piece: Piece) => withPagesMoved(piece, to.range, to.before);
-        if (recipe(pieceOf(job)) !== pieceOf(job)) {
-          change(`Move pages ${rangeWords(to.range)}`, (now) => changePiece(now, recipe));
-          const size = to.range.to - to.range.from;
-          const from = to.before > to.range.to ? to.before - 1 - size : to.before;
-          setRange({ from, to: from + size });
-          show(`page ${from}`);
-        }
-      }
-    };
-    const up = () => stop(true);
-    const key = (e: KeyboardEvent) => {
-      if (e.key !== 'Escape') return;
-      e.stopPropagation();
-      stop(false);
-    };
-    window.addEventListener('pointermove', move);
-    window.addEventListener('pointerup', up);
-    window.addEventListener('keydown', key, true);
+  const layDown = ({ range: moved, before }: Dragged) => {
+    const { job, change } = store.getState();
+    const recipe = (piece: Piece) => withPagesMoved(piece, moved, before);
+    if (recipe(pieceOf(job)) === pieceOf(job)) return;
+    change(`Move pages ${rangeWords(moved)}`, (now) => changePiece(now, recipe));
+    const size = moved.to - moved.from;
+    const from = before > moved.to ? before - 1 - size : before;
+    setRange({ from, to: from + size });
+    show(`page ${from}`);
   };
 
   const nameOf = (side: SideName) => baseById(piece, baseOfSide(side))?.name ?? side;
@@ -119,47 +103,26 @@ export function PageStrip() {
   };
   const page = (side: SideName) => {
     const n = pageNumberOf(side);
-    const isHere = side === surface.name;
-    const isChosen = n !== undefined && chosen !== undefined && n >= chosen.from && n <= chosen.to;
     const base = baseById(piece, piece.layouts[side]?.base);
     return (
-      <Box key={side} sx={{ position: 'relative' }}>
-        {dragged?.before === n && n !== undefined && <Marker at="left" />}
-        <ButtonBase
-          data-page={n}
-          aria-label={`${nameOf(side)}${base ? `, follows ${base.name}` : ''}`}
-          aria-current={isHere ? 'page' : undefined}
-          title={base ? `${nameOf(side)} · ${base.name}` : nameOf(side)}
-          onPointerDown={(event) => onPointerDown(event, side)}
-          onClick={(event) => !dragged && choose(side, event.shiftKey)}
-          sx={{
-            display: 'block',
-            outline: isHere
-              ? `3px solid ${COLOURS.accent}`
-              : isChosen
-                ? `2px solid ${COLOURS.accent}`
-                : `1px solid ${COLOURS.line}`,
-            touchAction: 'none',
-            '&:focus-visible': { outline: `3px solid ${COLOURS.ink}` },
-          }}
-        >
-          <PageThumb side={side} height={HEIGHT} context={context} />
-        </ButtonBase>
-        <Box
-          sx={{
-            textAlign: 'center',
-            fontFamily: FACES.figure,
-            fontSize: 11,
-            lineHeight: '15px',
-            whiteSpace: 'nowrap',
-            fontWeight: isHere ? 700 : 400,
-          }}
-        >
-          {label(side)}
-        </Box>
-        {dragged?.before === count + 1 && n === count && <Marker at="right" />}
-      </Box>
+      <Page
+        key={side}
+        side={side}
+        name={`${nameOf(side)}${base ? `, follows ${base.name}` : ''}`}
+        title={base ? `${nameOf(side)} · ${base.name}` : nameOf(side)}
+        label={label(side)}
+        isHere={side === surface.name}
+        isChosen={n !== undefined && chosen !== undefined && n >= chosen.from && n <= chosen.to}
+        marked={marked(n)}
+        onChoose={(extend) => choose(side, extend)}
+        context={context}
+      />
     );
+  };
+  const marked = (n: number | undefined) => {
+    if (n === undefined || !dragged) return undefined;
+    if (dragged.before === n) return 'left';
+    return dragged.before === count + 1 && n === count ? 'right' : undefined;
   };
   const isPage = (side: SideName) => pageNumberOf(side) !== undefined;
   const sides = blank.surfaces.map((s) => s.name);
@@ -177,33 +140,46 @@ export function PageStrip() {
       }}
     >
       <PageActions range={chosen} onRange={setRange} />
-      <Box
-        ref={strip}
-        role="group"
-        aria-label="Pages"
-        data-strip
-        sx={{
-          flex: 1,
-          minWidth: 0,
-          display: 'flex',
-          gap: 1,
-          overflowX: 'auto',
-          pt: '4px',
-          px: '4px',
-          scrollbarWidth: 'thin',
+      <DndContext
+        id="pages"
+        sensors={sensors}
+        onDragMove={(event) => setDragged(drawnTo(event))}
+        onDragCancel={() => setDragged(undefined)}
+        onDragEnd={(event) => {
+          const to = drawnTo(event);
+          setDragged(undefined);
+          if (to) layDown(to);
         }}
+        accessibility={{ announcements: SILENT, screenReaderInstructions: INSTRUCTIONS }}
       >
-        {bases.length > 0 && (
-          <Box sx={{ display: 'flex', gap: 0.75, pr: 1, borderRight: `1px solid ${COLOURS.line}` }}>
-            {bases.map(page)}
-          </Box>
-        )}
-        {spreadsOf([...sides.filter((s) => !isPage(s)), ...sides.filter(isPage)]).map((spread) => (
-          <Box key={spread[0]} sx={{ display: 'flex', gap: '1px' }}>
-            {spread.map(page)}
-          </Box>
-        ))}
-      </Box>
+        <Box
+          ref={strip}
+          role="group"
+          aria-label="Pages"
+          data-strip
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            display: 'flex',
+            gap: 1,
+            overflowX: 'auto',
+            pt: '4px',
+            px: '4px',
+            scrollbarWidth: 'thin',
+          }}
+        >
+          {bases.length > 0 && (
+            <Box sx={{ display: 'flex', gap: 0.75, pr: 1, borderRight: `1px solid ${COLOURS.line}` }}>
+              {bases.map(page)}
+            </Box>
+          )}
+          {spreadsOf([...sides.filter((s) => !isPage(s)), ...sides.filter(isPage)]).map((spread) => (
+            <Box key={spread[0]} sx={{ display: 'flex', gap: '1px' }}>
+              {spread.map(page)}
+            </Box>
+          ))}
+        </Box>
+      </DndContext>
       {dragged && (
         <Box
           role="status"
@@ -226,6 +202,84 @@ export function PageStrip() {
     </Box>
   );
 }
+
+interface PageProps {
+  readonly side: SideName;
+  readonly name: string;
+  readonly title: string;
+  readonly label: string;
+  readonly isHere: boolean;
+  readonly isChosen: boolean;
+  /** Where something that is drawn would go. */
+  readonly marked: 'left' | 'right' | undefined;
+  readonly onChoose: (extend: boolean) => void;
+  readonly context: Parameters<typeof PageThumb>[0]['context'];
+}
+
+/** A page in small: pressed it is shown, drawn it goes to another place. */
+function Page({ side, name, title, label, isHere, isChosen, marked, onChoose, context }: PageProps) {
+  const n = pageNumberOf(side);
+  const { setNodeRef, listeners, attributes } = useDraggable({ id: side, disabled: n === undefined });
+  const ring = `${isHere ? 3 : 2}px solid ${COLOURS.accent}`;
+  return (
+    <Box sx={{ position: 'relative' }}>
+      {marked && <Marker at={marked} />}
+      <ButtonBase
+        ref={setNodeRef}
+        {...listeners}
+        aria-describedby={n === undefined ? undefined : attributes['aria-describedby']}
+        data-page={n}
+        aria-label={name}
+        aria-current={isHere ? 'page' : undefined}
+        title={title}
+        onClick={(event) => onChoose(event.shiftKey)}
+        sx={{
+          display: 'block',
+          outline: isHere || isChosen ? ring : `1px solid ${COLOURS.line}`,
+          touchAction: 'none',
+          '&:focus-visible': { outline: `3px solid ${COLOURS.ink}` },
+        }}
+      >
+        <PageThumb side={side} height={HEIGHT} context={context} />
+      </ButtonBase>
+      <Box sx={{ ...LABEL, fontWeight: isHere ? 700 : 400 }}>{label}</Box>
+    </Box>
+  );
+}
+
+const LABEL = {
+  textAlign: 'center',
+  fontFamily: FACES.figure,
+  fontSize: 11,
+  lineHeight: '15px',
+  whiteSpace: 'nowrap',
+};
+
+/** The page before which something let go at a place of the screen would come, px. */
+function gapAt(strip: HTMLElement | null, x: number, count: number): number {
+  const after = [...(strip?.querySelectorAll('[data-page]') ?? [])].find((p) => {
+    const box = p.getBoundingClientRect();
+    return x < box.left + box.width / 2;
+  });
+  return after ? Number(after.getAttribute('data-page')) : count + 1;
+}
+
+/** An arrow moves a page that is taken up past the next one: so far, px. */
+const STEP = 34;
+
+const byArrows: KeyboardCoordinateGetter = (event, { currentCoordinates: { x, y } }) => {
+  if (event.code === 'ArrowRight') return { x: x + STEP, y };
+  if (event.code === 'ArrowLeft') return { x: x - STEP, y };
+  return undefined;
+};
+
+/** Where it would go is said by the strip itself. */
+const SILENT = {
+  onDragStart: () => undefined,
+  onDragOver: () => undefined,
+  onDragEnd: () => undefined,
+  onDragCancel: () => undefined,
+};
 
 function Marker({ at }: { readonly at: 'left' | 'right' }) {
   return (

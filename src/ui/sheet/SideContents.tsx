@@ -8,10 +8,11 @@ import { elementsOn, plainText, type Element, type Layer } from '@/core/job';
 import { CheckField } from '../field/CheckField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../open-job/context';
-import { addLayer, putLayer, moveLayer, removeLayer } from '@/core/edit';
+import { addLayer, atPlaceOf, changeSide, moveLayer, putLayer, removeLayer } from '@/core/edit';
 import { useDesk } from '../open-job/use-desk';
 import { COLOURS } from '../shell/theme';
 import { Fold } from '../shell/Fold';
+import { Sortable, SortedRows, useSortedRow } from '../shell/Sortable';
 import { nameOf } from '@/core/element';
 
 /** Most elements that are listed at once. */
@@ -32,6 +33,13 @@ export function SideContents() {
   const [words, setWords] = useState('');
   const elements = elementsOn(piece, side);
   const shown = [...elements].reverse().filter((e) => words === '' || matches(e, words));
+  const onLayer = (layer: Layer) => shown.filter((e) => e.layer === layer.id).slice(0, MOST);
+  const called = (id: string) => {
+    const element = elements.find((e) => e.id === id);
+    return element ? nameOf(element) : '';
+  };
+  const move = (id: string, to: string) =>
+    change(`Order ${called(id)}`, (now) => changeSide(now, side, (list) => atPlaceOf(list, id, to)));
   return (
     <Fold title="On this side" count={elements.length}>
       <TextField
@@ -45,48 +53,70 @@ export function SideContents() {
         }}
         slotProps={{ htmlInput: { 'aria-label': 'Find an element' } }}
       />
-      {[...piece.layers].reverse().map((layer) => (
-        <Box key={layer.id} role="group" aria-label={layer.name}>
-          <LayerLine
-            layer={layer}
-            only={piece.layers.length === 1}
-            onChange={(to) => change('Layer', (now) => putLayer(now, to))}
-            onUp={() => change('Layer up', (now) => moveLayer(now, layer.id, 1))}
-            onRemove={() => change('Remove layer', (now) => removeLayer(now, layer.id))}
-          />
-          {shown
-            .filter((e) => e.layer === layer.id)
-            .slice(0, MOST)
-            .map((e) => (
-              <ButtonBase
-                key={e.id}
-                aria-pressed={selection.includes(e.id)}
-                onClick={(event) => select(event.shiftKey ? [...new Set([...selection, e.id])] : [e.id])}
-                sx={{
-                  display: 'block',
-                  width: '100%',
-                  textAlign: 'left',
-                  fontSize: 13.5,
-                  px: 1,
-                  py: 0.25,
-                  overflow: 'hidden',
-                  textOverflow: 'ellipsis',
-                  whiteSpace: 'nowrap',
-                  borderBottom: `1px dotted ${COLOURS.sheetLine}`,
-                  fontWeight: selection.includes(e.id) ? 700 : 400,
-                }}
-              >
-                {e.group !== null && <span aria-label="in a group">⁝ </span>}
-                {nameOf(e)}
-              </ButtonBase>
-            ))}
-        </Box>
-      ))}
+      <Sortable nameOf={called} onMove={move}>
+        {[...piece.layers].reverse().map((layer) => (
+          <Box key={layer.id} role="group" aria-label={layer.name}>
+            <LayerLine
+              layer={layer}
+              only={piece.layers.length === 1}
+              onChange={(to) => change('Layer', (now) => putLayer(now, to))}
+              onUp={() => change('Layer up', (now) => moveLayer(now, layer.id, 1))}
+              onRemove={() => change('Remove layer', (now) => removeLayer(now, layer.id))}
+            />
+            <SortedRows ids={onLayer(layer).map(({ id }) => id)}>
+              {onLayer(layer).map((e) => (
+                <ElementRow
+                  key={e.id}
+                  element={e}
+                  isChosen={selection.includes(e.id)}
+                  onChoose={(extend) => select(extend ? [...new Set([...selection, e.id])] : [e.id])}
+                />
+              ))}
+            </SortedRows>
+          </Box>
+        ))}
+      </Sortable>
       {words !== '' && shown.length === 0 && <Box sx={{ fontSize: 13 }}>Nothing here is called so or says so.</Box>}
       <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => change('Add a layer', (now) => addLayer(now))}>
         Add a layer
       </Button>
     </Fold>
+  );
+}
+
+interface RowProps {
+  readonly element: Element;
+  readonly isChosen: boolean;
+  readonly onChoose: (extend: boolean) => void;
+}
+
+/** An element by its name: pressed it is selected, drawn it goes to another place in the order. */
+function ElementRow({ element, isChosen, onChoose }: RowProps) {
+  const { ref, style, handle } = useSortedRow(element.id);
+  return (
+    <ButtonBase
+      ref={ref}
+      {...handle}
+      style={style}
+      aria-pressed={isChosen}
+      onClick={(event) => onChoose(event.shiftKey)}
+      sx={{
+        display: 'block',
+        width: '100%',
+        textAlign: 'left',
+        fontSize: 13.5,
+        px: 1,
+        py: 0.25,
+        overflow: 'hidden',
+        textOverflow: 'ellipsis',
+        whiteSpace: 'nowrap',
+        borderBottom: `1px dotted ${COLOURS.sheetLine}`,
+        fontWeight: isChosen ? 700 : 400,
+      }}
+    >
+      {element.group !== null && <span aria-label="in a group">⁝ </span>}
+      {nameOf(element)}
+    </ButtonBase>
   );
 }
 

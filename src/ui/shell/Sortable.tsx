@@ -1,0 +1,95 @@
+'use client';
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  closestCenter,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+  type KeyboardSensorOptions,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import type { CSSProperties, ReactNode } from 'react';
+
+/** A press draws a thing only after so many px: until then it is a press. */
+export const PULL = 6;
+
+/** Space takes a thing up and lays it down, so that Enter stays a press; Escape puts it back. */
+export const DRAWING_KEYS: Required<KeyboardSensorOptions>['keyboardCodes'] = {
+  start: ['Space'],
+  cancel: ['Escape'],
+  end: ['Space', 'Enter'],
+};
+
+interface Props {
+  /** What a row is called, for those who hear the page. */
+  readonly nameOf: (id: string) => string;
+  readonly onMove: (id: string, to: string) => void;
+  readonly children: ReactNode;
+}
+
+/** Lists whose rows are brought into another order by hand, or by keyboard: Space, arrows, Space. */
+export function Sortable({ nameOf, onMove, children }: Props) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: PULL } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates, keyboardCodes: DRAWING_KEYS }),
+  );
+  const end = ({ active, over }: DragEndEvent) => {
+    if (over && over.id !== active.id) onMove(String(active.id), String(over.id));
+  };
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={end}
+      accessibility={{ announcements: announcementsOf(nameOf), screenReaderInstructions: INSTRUCTIONS }}
+    >
+      {children}
+    </DndContext>
+  );
+}
+
+/** Rows of one list, from the top. */
+export function SortedRows({ ids, children }: { readonly ids: readonly string[]; readonly children: ReactNode }) {
+  return (
+    <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
+      {children}
+    </SortableContext>
+  );
+}
+
+/** What a row of a list needs to be drawn: where it is, and what it is drawn by. */
+export function useSortedRow(id: string) {
+  const { setNodeRef, listeners, attributes, transform, transition, isDragging } = useSortable({ id });
+  const style: CSSProperties = {
+    transition: transition ?? undefined,
+    ...(transform && { transform: `translate3d(0, ${Math.round(transform.y)}px, 0)` }),
+    ...(isDragging && { opacity: 0.6 }),
+  };
+  // A row is a button already.
+  const { 'aria-describedby': describedBy } = attributes;
+  return { ref: setNodeRef, style, handle: { ...listeners, 'aria-describedby': describedBy } };
+}
+
+/** What is said of drawing to those who hear the page. */
+export const INSTRUCTIONS = {
+  draggable: 'Press Space to take it up, arrows to move it, Space to lay it down, Escape to leave it where it was.',
+};
+
+const announcementsOf = (nameOf: (id: string) => string) => {
+  const called = (thing: { readonly id: string | number } | null) => (thing ? nameOf(String(thing.id)) : '');
+  return {
+    onDragStart: ({ active }: Pick<DragEndEvent, 'active'>) => `${called(active)} is taken up.`,
+    onDragOver: ({ active, over }: Pick<DragEndEvent, 'active' | 'over'>) =>
+      over ? `${called(active)} is at the place of ${called(over)}.` : `${called(active)} is nowhere.`,
+    onDragEnd: ({ active, over }: Pick<DragEndEvent, 'active' | 'over'>) =>
+      over ? `${called(active)} lies at the place of ${called(over)}.` : `${called(active)} stays.`,
+    onDragCancel: ({ active }: Pick<DragEndEvent, 'active'>) => `${called(active)} stays where it was.`,
+  };
+};
