@@ -24,9 +24,9 @@ export async function businessCard(hand: Hand): Promise<void> {
     'y-height': 5,
     'set in': 'Familjen Grotesk 10/13',
     ink: INK,
+    down: 'past Name',
+    'y-top': 1,
   });
-  await hand.against('down', 'past Name');
-  await hand.set({ 'y-top': 1 });
   await hand.text('Reached at', 'The Old Toll House, Hollin Ford\nada@quillrook.example\n020 7946 0018, after dusk', {
     'x-left': 1,
     'x-width': 60,
@@ -78,9 +78,11 @@ export async function memberCard(hand: Hand): Promise<void> {
     'x-width': 40,
     'set in': 'League Gothic 14/13 caps',
     ink: PALE,
+    down: 'Emblem',
+    'y-height': 12,
+    'y-off centre': 0,
+    'Frame › stands': 'middle',
   });
-  await hand.against('down', 'Emblem');
-  await hand.set({ 'y-height': 12, 'y-off centre': 0, 'Frame › stands': 'middle' });
   await hand.shape('Empty picture frame', 'picture', {
     box: 'trim',
     'x-width': 23,
@@ -112,9 +114,10 @@ export async function memberCard(hand: Hand): Promise<void> {
     'set in': 'Familjen Grotesk 700 8.5/11',
     ink: INK,
     'y-height': 5,
+    down: 'Band',
+    'y-off centre': 0,
+    'Frame › stands': 'middle',
   });
-  await hand.against('down', 'Band');
-  await hand.set({ 'y-off centre': 0, 'Frame › stands': 'middle' });
 
   await hand.key('b');
   await hand.shape('x', 'Pale', { box: 'trim', 'Fill/paint': PALE });

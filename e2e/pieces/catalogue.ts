@@ -104,19 +104,25 @@ export async function spreads(hand: Hand, count?: number): Promise<void> {
     'x-right': 12,
     style: 'Small',
     'y-height': 5,
+    down: 'past name',
+    'y-top': 5,
   });
-  await hand.against('down', 'past name');
-  await hand.set({ 'y-top': 5 });
   await hand.story(
     'text',
     [
       [OPENING, 'What happened.'],
       [TEXT, 'And then.'],
     ],
-    { box: 'trim', 'x-width': '', 'x-left': '24 %', 'x-right': 12 },
+    {
+      box: 'trim',
+      'x-width': '',
+      'x-left': '24 %',
+      'x-right': 12,
+      down: 'past facts',
+      'y-top': 12,
+      'y-height': 'content',
+    },
   );
-  await hand.against('down', 'past facts');
-  await hand.set({ 'y-top': 12, 'y-height': 'content' });
   await hand.text('caption', 'Along the picture', {
     box: 'trim',
     'x-width': '60 %',
@@ -173,9 +179,9 @@ export async function catalogue(hand: Hand): Promise<void> {
     'x-right': 24,
     'y-height': 6,
     style: 'Small',
+    down: 'past Title',
+    'y-top': 6,
   });
-  await hand.against('down', 'past Title');
-  await hand.set({ 'y-top': 6 });
 
   await hand.toPage('cover outside');
   await hand.shape('x', 'Ground', { box: 'trim', 'Fill/paint': INK });

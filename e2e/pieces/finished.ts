@@ -196,9 +196,10 @@ export async function trailMap(hand: Hand): Promise<void> {
       'x-width': '3.8in',
       'set in': 'Familjen Grotesk 700 29/36',
       ink: PALE,
+      down: `Stop ${i + 1}`,
+      'y-top': '-0.14in',
+      'y-height': '1.2in',
     });
-    await hand.against('down', `Stop ${i + 1}`);
-    await hand.set({ 'y-top': '-0.14in', 'y-height': '1.2in' });
   }
 }
 

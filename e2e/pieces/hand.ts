@@ -23,13 +23,43 @@ const FACTS: Readonly<Record<string, string>> = {
   'y-off centre': 'middle',
 };
 
-/** What is said of a place in one line. @returns undefined where a field is as quick, or a line cannot say it */
-function lineOf(placing: readonly (readonly [label: string, value: unknown])[]): string | undefined {
-  const box = placing.find(([label]) => label === 'box');
-  if (placing.length < 2 || (box && placing[0] !== box)) return undefined;
+/** Fields of how an element looks, and their words in a line. */
+const LOOKS: Readonly<Record<string, string>> = {
+  style: 'style',
+  'set in': 'in',
+  ink: 'ink',
+  'Fill/paint': 'fill',
+  'Line/paint': 'line',
+  'stroke-width': 'line',
+  opacity: 'opacity',
+};
+
+/** Boxes that a place is held against: of both axes, and of the one down by itself. */
+const BOXES: readonly string[] = ['box', 'down'];
+
+const isSaid = (label: string): boolean => BOXES.includes(label) || label in FACTS || label in LOOKS;
+
+/** What is said of an element in one line. @returns undefined where a line cannot say it */
+function lineOf(look: Look, name?: string): string | undefined {
+  const entries = Object.entries(look);
+  const placing = entries.filter(([label]) => BOXES.includes(label) || label in FACTS);
+  const place = placing.length === 0 ? '' : placeOf(placing);
+  if (place === undefined) return undefined;
+  const width = look['stroke-width'];
+  const looks = entries.flatMap(([label, value]) => {
+    const word = LOOKS[label];
+    if (word === undefined || (label === 'stroke-width' && 'Line/paint' in look)) return [];
+    const thick = word === 'line' && width !== undefined ? `${String(width)} pt` : '';
+    return [[word, thick, label === 'stroke-width' ? '' : String(value)].filter((part) => part !== '').join(' ')];
+  });
+  return [name === undefined ? '' : `called ${name}`, place, ...looks].filter((part) => part !== '').join(' | ');
+}
+
+/** What is said of a place. @returns undefined where a line cannot say it */
+function placeOf(placing: readonly (readonly [label: string, value: unknown])[]): string | undefined {
   const given = new Map(placing);
   // A width that is let go leaves both edges in charge: the line says them.
-  const facts = placing.filter(([label, value]) => label !== 'box' && value !== '');
+  const facts = placing.filter(([label, value]) => !BOXES.includes(label) && value !== '');
   for (const [axis, start, end, size] of [
     ['x-', 'x-left', 'x-right', 'x-width'],
     ['y-', 'y-top', 'y-bottom', 'y-height'],
@@ -38,8 +68,13 @@ function lineOf(placing: readonly (readonly [label: string, value: unknown])[]):
     if (own.length > 2) return undefined;
     if (given.get(size) === '' && !(given.has(start) && given.has(end))) return undefined;
   }
-  const words = facts.map(([label, value]) => `${FACTS[label] ?? label} ${String(value)}`).join(', ');
-  return box ? `${String(box[1])}: ${words}` : words;
+  const words = (those: typeof facts) =>
+    those.map(([label, value]) => `${FACTS[label] ?? label} ${String(value)}`).join(', ');
+  const held = (box: string, those: typeof facts) =>
+    given.has(box) ? `${String(given.get(box))}: ${words(those)}` : words(those);
+  if (!given.has('down')) return held('box', facts);
+  const [across, down] = [/^x-/, /^y-/].map((axis) => facts.filter(([label]) => axis.test(label)));
+  return `${held('box', across ?? [])}; ${held('down', down ?? [])}`;
 }
 
 /**
@@ -137,8 +172,7 @@ export class Hand {
     await this.key('n');
     await this.press(title, 'radio');
     await expect(this.page.getByRole('heading', { name: 'Add a printable' })).toHaveCount(0);
-    await this.name(name);
-    await this.set(look);
+    await this.say(look, name);
   }
 
   /** Decides things of a printable on the yellow sheet, by the names of their fields. */
@@ -159,22 +193,25 @@ export class Hand {
     }
   }
 
-  /** Sets fields of what is selected, or of the part that is open; where it stands is said in one line. */
+  /** Sets fields of what is selected, or of the part that is open. */
   async set(look: Look): Promise<void> {
-    const entries = Object.entries(look);
-    while (entries.length > 0) {
-      const other = entries.findIndex(([label]) => label !== 'box' && !(label in FACTS));
-      const placing = entries.splice(0, other < 0 ? entries.length : other);
-      const line = lineOf(placing);
-      if (line !== undefined) await this.setOne('placement', line);
-      for (const [label, value] of line === undefined ? placing : []) await this.setOne(label, value);
-      const [next] = entries.splice(0, 1);
-      if (!next) continue;
-      const [label, value] = next;
+    for (const [label, value] of Object.entries(look)) {
       const [part, within] = label.split(' › ');
       if (part && within) await this.within(part, () => this.setOne(within, value));
       else await this.setOne(label, value);
     }
+  }
+
+  /** Says of what is selected, in one line, where it stands and how it looks, with its name; the rest is set. */
+  async say(look: Look, name?: string): Promise<void> {
+    const entries = Object.entries(look);
+    const line = lineOf(look, name);
+    if (line === undefined) {
+      if (name !== undefined) await this.name(name);
+      return this.set(look);
+    }
+    if (line !== '') await this.setOne('said', line);
+    await this.set(Object.fromEntries(entries.filter(([label]) => !isSaid(label))));
   }
 
   /** One field; `Stroke/paint` is the field of that name in the group of that name. */
@@ -255,8 +292,7 @@ export class Hand {
   async text(name: string, words: string, look: Look): Promise<void> {
     await this.key('t');
     await this.words(words);
-    await this.name(name);
-    await this.set(look);
+    await this.say(look, name);
   }
 
   /** Types into the text that is open for typing. */
@@ -326,8 +362,7 @@ export class Hand {
       this.actions += 2;
       await this.page.getByRole('menuitem', { name: key, exact: true }).click();
     }
-    await this.name(name);
-    await this.set(look);
+    await this.say(look, name);
   }
 
   /** Duplicates the selected text in the same place, with other words. */
@@ -335,8 +370,7 @@ export class Hand {
     await this.key('Control+Shift+d');
     await this.key('Enter');
     await this.words(words);
-    await this.name(name);
-    await this.set(look);
+    await this.say(look, name);
   }
 
   /** Brings in files of the demo world, all at once. */
@@ -408,7 +442,6 @@ export class Hand {
     await this.page.keyboard.press('Escape');
     await this.page.keyboard.press('Escape');
     this.actions += 2;
-    await this.name(name);
     await this.within('Rows', () => this.set({ 'table-columns': rows[0]?.length ?? 1, 'table-rows': rows.length }));
     await this.key('Enter');
     await this.key('Enter');
@@ -421,7 +454,7 @@ export class Hand {
     await this.page.keyboard.press('Escape');
     await this.page.keyboard.press('Escape');
     this.actions += 2;
-    await this.set(look);
+    await this.say(look, name);
   }
 
   /** Chooses cells of the table from its first on, with an arrow held, and sets what they look like. */
@@ -503,8 +536,7 @@ export class Hand {
   ): Promise<void> {
     await this.key('t');
     await this.paragraphs(list);
-    await this.name(name);
-    await this.set(look);
+    await this.say(look, name);
   }
 
   /** Adds a measure to the sheet: a length with a name. */
@@ -517,13 +549,7 @@ export class Hand {
   /** Brings in drawings or pictures one by one, each with its name and look. */
   async place(file: string, name: string, look: Look): Promise<void> {
     await this.bring(file);
-    await this.name(name);
-    await this.set(look);
-  }
-
-  /** Holds what is selected against another box on one axis only. */
-  async against(axis: 'across' | 'down', box: string): Promise<void> {
-    await this.within(/^on /, () => this.set({ [axis]: box }));
+    await this.say(look, name);
   }
 
   /** Selects the lowest element of this side by its key. */

@@ -34,9 +34,16 @@ async function front(hand: Hand): Promise<void> {
       await hand.press('Mirror image');
       await hand.set({ 'centre of': letter });
     });
-  await hand.shape('l', 'Rule', { box: letter, 'x-left': 8, 'x-width': 62, 'Line/paint': INK, 'stroke-width': 0.75 });
-  await hand.against('down', 'Emblem');
-  await hand.set({ 'y-height': 0, 'y-off centre': 0 });
+  await hand.shape('l', 'Rule', {
+    box: letter,
+    'x-left': 8,
+    'x-width': 62,
+    'Line/paint': INK,
+    'stroke-width': 0.75,
+    down: 'Emblem',
+    'y-height': 0,
+    'y-off centre': 0,
+  });
   await mirrored();
   await hand.shape('Star', 'Star', {
     box: 'past Rule',
@@ -45,13 +52,20 @@ async function front(hand: Hand): Promise<void> {
     points: 4,
     inner: 34,
     'Fill/paint': YELLOW,
+    down: 'Emblem',
+    'y-height': 4.4,
+    'y-off centre': 0,
   });
-  await hand.against('down', 'Emblem');
-  await hand.set({ 'y-height': 4.4, 'y-off centre': 0 });
   await mirrored();
-  await hand.shape('o', 'Moon', { box: 'before Rule', 'x-width': 2, 'x-left': 0, 'Fill/paint': EMBER });
-  await hand.against('down', 'Emblem');
-  await hand.set({ 'y-height': 2, 'y-off centre': 0 });
+  await hand.shape('o', 'Moon', {
+    box: 'before Rule',
+    'x-width': 2,
+    'x-left': 0,
+    'Fill/paint': EMBER,
+    down: 'Emblem',
+    'y-height': 2,
+    'y-off centre': 0,
+  });
   await mirrored();
 
   await hand.text('Society', 'Quillrook Dark-Sky Society', {

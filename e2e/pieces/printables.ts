@@ -18,8 +18,7 @@ export async function observingPad(hand: Hand): Promise<void> {
     Sections: 'Must be seen tonight: 5\nIf the sky holds: 6\nAlso seen',
   });
   await hand.first();
-  await hand.name('List');
-  await hand.set({ ...COLOURS, ...TYPE, 'x-left': '0.1125 in', 'x-right': '0.1125 in', 'y-top': '1.32 in' });
+  await hand.say({ ...COLOURS, ...TYPE, 'x-left': '0.1125 in', 'x-right': '0.1125 in', 'y-top': '1.32 in' }, 'List');
   await hand.shape('x', 'Band', {
     box: 'trim',
     'y-height': '1 in',
@@ -68,7 +67,7 @@ export async function ruledLog(hand: Hand): Promise<void> {
   await hand.unfold('Pages and base layouts');
   await hand.press('Lay out Log');
   await hand.first();
-  await hand.set({ ...COLOURS, ...TYPE, 'y-top': 32 });
+  await hand.say({ ...COLOURS, ...TYPE, 'y-top': 32 });
   await hand.decide({ row: '9 mm', fit: 'fill the height', bands: 'every second' });
   await hand.text('Title', 'Log of a night', {
     'x-left': 0,
@@ -99,8 +98,7 @@ export async function planetsTracing(hand: Hand): Promise<void> {
     Head: '6 mm',
   });
   await hand.first();
-  await hand.name('Planets');
-  await hand.set({ ...COLOURS, 'y-top': 40 });
+  await hand.say({ ...COLOURS, 'y-top': 40 }, 'Planets');
   await hand.decide({ fit: 'fill the height' });
   await hand.text('Title', 'The planets', {
     'x-left': 0,
@@ -159,9 +157,9 @@ export async function observingPlanner(hand: Hand): Promise<void> {
     'y-height': 9,
     'set in': 'Familjen Grotesk 17/20',
     ink: YELLOW,
+    down: 'past Title',
+    'y-top': 2,
   });
-  await hand.against('down', 'past Title');
-  await hand.set({ 'y-top': 2 });
 
   await hand.toPage('page 40');
   await hand.shape('x', 'Back', { box: 'trim', 'Fill/paint': INK });

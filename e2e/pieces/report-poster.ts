@@ -37,8 +37,7 @@ export async function reportPoster(hand: Hand): Promise<void> {
   await hand.grid('report', { in: 'trim', columns: 3, gutter: 15, margin: 'edge' });
 
   await hand.bring('northern-lights-wide.jpg');
-  await hand.set({ 'y-height': 262, 'focus down': 80 });
-  await hand.name('Northern lights');
+  await hand.say({ 'y-height': 262, 'focus down': 80 }, 'Northern lights');
   await hand.text('Kicker', 'Quillrook Dark-Sky Society, report 2026', {
     box: 'trim',
     'x-left': 'edge',

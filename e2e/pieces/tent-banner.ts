@@ -33,9 +33,11 @@ export async function tentBanner(hand: Hand): Promise<void> {
     'x-left': '5mm',
     ink: PALE,
     'set in': 'League Gothic 64/64 caps',
+    down: 'Emblem',
+    'y-height': '34mm',
+    'y-off centre': '0mm',
+    'Frame › stands': 'middle',
   });
-  await hand.against('down', 'Emblem');
-  await hand.set({ 'y-height': '34mm', 'y-off centre': '0mm', 'Frame › stands': 'middle' });
 
   await hand.shape('x', 'Mount', {
     'x-width': '',

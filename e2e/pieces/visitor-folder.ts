@@ -138,8 +138,10 @@ async function inside(hand: Hand): Promise<void> {
   await hand.shape('x', 'Ground', { box: 'trim', 'Fill/paint': '2 3 14 0' });
   await hand.key('w');
   await hand.bring('moor-at-dusk.jpg');
-  await hand.name('Moor at dusk');
-  await hand.set({ box: 'trim', 'x-width': '100 %', 'x-left': 0, 'y-height': 72, 'y-bottom': 0, 'focus down': 100 });
+  await hand.say(
+    { box: 'trim', 'x-width': '100 %', 'x-left': 0, 'y-height': 72, 'y-bottom': 0, 'focus down': 100 },
+    'Moor at dusk',
+  );
   await hand.text('Headline', 'Three ways to see a night', {
     box: 'trim',
     'x-left': 'panel edge',
@@ -184,8 +186,7 @@ async function inside(hand: Hand): Promise<void> {
     } else {
       await hand.select('Rule');
       await hand.key('Control+Shift+d');
-      await hand.name(`Rule ${i + 1}`);
-      await hand.set(inPanel(panel));
+      await hand.say(inPanel(panel), `Rule ${i + 1}`);
       for (const [part, words] of [
         ['head', head],
         ['body', body],

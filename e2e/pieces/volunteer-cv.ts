@@ -27,9 +27,14 @@ export async function volunteerCv(hand: Hand): Promise<void> {
     'y-height': 60,
     'Fill/paint': INK,
   });
-  await hand.place('emblem.svg', 'Emblem', { box: 'column 3', 'x-width': 26, 'x-right': 0, 'y-height': 26 });
-  await hand.against('down', 'Band');
-  await hand.set({ 'y-off centre': 0 });
+  await hand.place('emblem.svg', 'Emblem', {
+    box: 'column 3',
+    'x-width': 26,
+    'x-right': 0,
+    'y-height': 26,
+    down: 'Band',
+    'y-off centre': 0,
+  });
   await hand.within('Colours', () => hand.set({ 'colour 1': '2 6 26 0', 'colour 2': YELLOW }));
   await hand.text('Name', 'Ada Fellwright', {
     box: 'columns 1–2',
@@ -48,9 +53,9 @@ export async function volunteerCv(hand: Hand): Promise<void> {
     'set in': 'Lora italic 11.5/15',
     ink: YELLOW,
     'y-height': 6.5,
+    down: 'Band',
+    'y-bottom': 7,
   });
-  await hand.against('down', 'Band');
-  await hand.set({ 'y-bottom': 7 });
 
   const column = { 'x-left': 0, 'x-right': 0, 'y-height': '', 'y-top': 53, 'y-bottom': 40, 'Frame › stands': 'spread' };
   await hand.story(

@@ -30,6 +30,7 @@ export * from './path-points';
 export * from './placeholder';
 export * from './put-printable';
 export * from './records';
+export * from './said';
 export * from './styles';
 export * from './swatches';
 export * from './ungroup';

@@ -4,14 +4,14 @@ import {
   elementsOn,
   isMeasureRef,
   readFact,
-  readPlacement,
   writeLength,
-  writePlacement,
   type Axis,
   type AxisKey,
   type Element,
   type Len,
 } from '@/core/job';
+import { nameOf } from '@/core/element';
+import { readSaid, withElements, withSaid, writeSaid } from '@/core/edit';
 import { factsOf, heldKeys, restate, restateAxis, roomOf, spanX, spanY, withFact } from '@/core/layout';
 import { formatLength, formatNumber, type Parsed } from '@/core/measure';
 import { MeasureField } from '../field/MeasureField';
@@ -57,7 +57,7 @@ export function PlacementFields({ element }: { readonly element: Element }) {
             change('Hold against another box', (el) => ({ ...el, placement: restate(el.placement, to, boxes, rect) }))
           }
         />
-        <PlacementLine element={element} />
+        <SaidLine element={element} />
       </Group>
       <AxisFields element={element} axis="x" />
       <AxisFields element={element} axis="y" />
@@ -93,13 +93,13 @@ export function AxisBoxes({ element }: { readonly element: Element }) {
   );
 }
 
-/** Where it stands in one line, as one would say it; what is left out stays. */
-function PlacementLine({ element }: { readonly element: Element }) {
+/** Where it stands and how it looks in one line, as one would say it; what is left out stays. */
+function SaidLine({ element }: { readonly element: Element }) {
   const { drawing, job, rules, piece } = useDesk();
   const side = useJob((s) => s.side);
   const measures = useMeasures();
-  const change = useChange(element);
-  const { placement, id } = element;
+  const change = useJob((s) => s.change);
+  const { id } = element;
   const { boxes } = drawing;
   const rect = boxes.placed[id];
   const named = useMemo(
@@ -111,12 +111,16 @@ function PlacementLine({ element }: { readonly element: Element }) {
   return (
     <MeasureField
       label="in one line"
-      name="placement"
+      name="said"
       width={LINE}
       isLong
-      shown={writePlacement(placement, context)}
-      read={(text) => readPlacement(text, placement, context)}
-      onChange={(next) => change('Place', (el) => ({ ...el, placement: next }))}
+      shown={writeSaid(job, element, context)}
+      read={(text) => readSaid(text, job, element, context)}
+      onChange={(said) =>
+        change(`Say what ${nameOf(element)} is`, (now) =>
+          withElements(now, side, (el) => (el.id === id ? withSaid(now, el, said) : el)),
+        )
+      }
     />
   );
 }

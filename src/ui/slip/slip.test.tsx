@@ -21,14 +21,14 @@ test('where a box stands: two facts an axis, the third follows, and the last wri
 test('where a box stands in one line: read as it is written, refused where it is wrong', async () => {
   const slip = await slipOf([BAND]);
   const line = () => slip.field('in one line', 'Against').value;
-  expect(line()).toBe('trim: left 10 mm, width 60 mm, top 20 mm, height 30 mm');
+  expect(line()).toBe('trim: left 10 mm, width 60 mm, top 20 mm, height 30 mm | fill 0 14 78 0');
   await slip.write('in one line', 'safe: left 0, right 0, top 12', 'Against');
   expect(slip.now().placement).toMatchObject({
     against: { box: 'safe' },
     x: { start: 0, end: 0 },
     y: { start: 12, size: 30 },
   });
-  expect(line()).toBe('safe: left 0 mm, right 0 mm, top 12 mm, height 30 mm');
+  expect(line()).toBe('safe: left 0 mm, right 0 mm, top 12 mm, height 30 mm | fill 0 14 78 0');
   await slip.write('in one line', 'Emblem: left 0', 'Against');
   expect(slip.refusal('in one line', 'Against')).toContain('no box called “Emblem”');
   expect(slip.now().placement.against).toEqual({ box: 'safe' });
