@@ -168,3 +168,11 @@ export async function exportedFile(page: Page, kind: 'press' | 'desk'): Promise<
   const [file] = (await facts()).files;
   return (await page.request.get(`/api/exports/${made.id}/files/${file?.name ?? ''}`)).body();
 }
+
+/** Pastes text onto the bench, as it comes from another program. */
+export async function pasteText(page: Page, text: string): Promise<void> {
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+  await page.evaluate((words) => navigator.clipboard.writeText(words), text);
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('Control+v');
+}

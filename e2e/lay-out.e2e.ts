@@ -8,7 +8,9 @@ import {
   open,
   openChoice,
   openCopy,
+  pasteText,
   saved,
+  stored,
   write,
 } from './helpers';
 import { test } from './test';
@@ -288,4 +290,30 @@ test('the order of a side is changed in its list, by hand and by keyboard, and u
   await page.locator('[data-bench]').focus();
   for (let i = 0; i < 2; i += 1) await page.keyboard.press('Control+z');
   await expect.poll(names).toEqual(before);
+});
+
+test('things are copied into another job with what they need; text from elsewhere becomes a table', async ({
+  page,
+}) => {
+  await openCopy(page, 'demo-business-card');
+  const source = await stored(page);
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Control+c');
+  await expect(page.getByText(/things copied\.$/)).toBeVisible();
+  await begin(page, 'Card on a flyer');
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('Control+v');
+  const onFront = async () => (await stored(page)).pieces[0]?.surfaces['front'] ?? [];
+  const were = source.pieces[0]?.surfaces['front'] ?? [];
+  await expect.poll(async () => (await onFront()).map((e) => e.name)).toEqual(were.map((e) => e.name));
+  expect(Object.keys((await stored(page)).assets)).toEqual(expect.arrayContaining(Object.keys(source.assets)));
+  await expect(page.locator('[data-element]')).toHaveCount(were.length);
+
+  await page.keyboard.press('Control+x');
+  await expect.poll(onFront).toEqual([]);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await onFront()).length).toBe(were.length);
+  await pasteText(page, 'Gates\t20:30\nTalk\t21:00\n');
+  await expect.poll(async () => (await onFront()).at(-1)).toMatchObject({ kind: 'table', rows: [{}, {}] });
 });

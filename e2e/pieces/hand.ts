@@ -1,6 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { demoFile } from '../../src/demo/pictures';
-import { open, openChoice } from '../helpers';
+import { open, openChoice, pasteText } from '../helpers';
 
 /**
  * What a person writes into the fields of the slip, by the name of each field; `true` ticks a box. `Frame › stands` is
@@ -436,24 +436,16 @@ export class Hand {
     );
   }
 
-  /** Adds a table and types its cells, one after another. */
+  /** Pastes text that was copied elsewhere. */
+  async paste(text: string): Promise<void> {
+    await pasteText(this.page, text);
+    this.actions += 1;
+    this.typed.push(text);
+  }
+
+  /** Adds a table: its rows come from where they were written down. */
   async table(name: string, rows: readonly (readonly string[])[], look: Look): Promise<void> {
-    await this.key('Shift+T');
-    await this.page.keyboard.press('Escape');
-    await this.page.keyboard.press('Escape');
-    this.actions += 2;
-    await this.within('Rows', () => this.set({ 'table-columns': rows[0]?.length ?? 1, 'table-rows': rows.length }));
-    await this.key('Enter');
-    await this.key('Enter');
-    for (const [i, words] of rows.flat().entries()) {
-      if (i > 0) await this.page.keyboard.press('Tab');
-      this.actions += i > 0 ? 2 : 1;
-      this.typed.push(words);
-      await this.page.keyboard.insertText(words);
-    }
-    await this.page.keyboard.press('Escape');
-    await this.page.keyboard.press('Escape');
-    this.actions += 2;
+    await this.paste(rows.map((row) => row.join('\t')).join('\n'));
     await this.say(look, name);
   }
 

@@ -2,6 +2,7 @@ export * from './arrange';
 export * from './begin';
 export * from './bring-in';
 export * from './changes';
+export * from './clipboard';
 export * from './decide-printable';
 export * from './drawn-job';
 export * from './effect-set';

@@ -18,6 +18,7 @@ import { unsavedSince } from '@/core/save';
 import { Palette } from '../palette/Palette';
 import type { Command } from '../open-job/command';
 import { commandsFor } from '../palette/commands';
+import { useClipboard } from '../palette/use-clipboard';
 import { useKeys } from '../palette/use-keys';
 import { fetchWhenIdle, fetched } from '../shell/fetched';
 import { useSay } from '../shell/Messages';
@@ -273,12 +274,14 @@ const Stations = memo(function Stations() {
       }),
     [store, desk],
   );
-  useKeys(
-    commands,
-    useCallback(
-      () => palette || ruler || comparing || beside || copying || printing || store.getState().typing !== undefined,
-      [palette, ruler, comparing, beside, copying, printing, store],
-    ),
+  const isOff = useCallback(
+    () => palette || ruler || comparing || beside || copying || printing || store.getState().typing !== undefined,
+    [palette, ruler, comparing, beside, copying, printing, store],
+  );
+  useKeys(commands, isOff);
+  useClipboard(
+    isOff,
+    useCallback((list: readonly File[]) => void files(list), [files]),
   );
 
   useEffect(fetchWhenIdle, []);

@@ -18,6 +18,11 @@ const OWN_USE = ['Tab', 'Shift+Tab', 'Enter', 'Escape', 'Space', 'ArrowLeft', 'A
  */
 const isSomethingOpen = () => document.querySelector('.MuiModal-root') !== null;
 
+/** Whether a key, or what is on the clipboard, is meant for the bench. */
+export const isOnBench = (target: EventTarget | null): boolean =>
+  target instanceof Element &&
+  (target.closest('[data-bench]') !== null || (target === document.body && !isSomethingOpen()));
+
 /** Listens for the keys of the commands. Tab, Enter and the arrows belong to the bench only while it has the focus. */
 export function useKeys(commands: () => readonly Command[], isOff: () => boolean): void {
   useEffect(() => {
@@ -26,10 +31,7 @@ export function useKeys(commands: () => readonly Command[], isOff: () => boolean
       const key = keyOf(event);
       // From a field only the keys that no field has a use for.
       if (isField(event.target) && !/^Alt\+\d$/.test(key)) return;
-      const onBench =
-        event.target instanceof Element &&
-        (event.target.closest('[data-bench]') !== null || (event.target === document.body && !isSomethingOpen()));
-      if (OWN_USE.includes(key) && !onBench) return;
+      if (OWN_USE.includes(key) && !isOnBench(event.target)) return;
       const command = commands().find((c) => c.keys.includes(key) && c.enabled);
       if (!command) return;
       event.preventDefault();

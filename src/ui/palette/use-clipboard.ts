@@ -1,0 +1,77 @@
+'use client';
+import { useEffect } from 'react';
+import { Copied, changePiece, copied, pasted, pastedText, withoutElements } from '@/core/edit';
+import { plainText } from '@/core/job';
+import { useJobStore } from '../open-job/context';
+import { useDesk } from '../open-job/use-desk';
+import { useSay } from '../shell/Messages';
+import { isOnBench } from './use-keys';
+
+/** What things are called on the clipboard, for pages of this program. */
+const THINGS = 'application/x-yellow-sheet';
+
+/** What pages of this program put on the clipboard. @returns undefined where it is nothing of theirs */
+function readThings(json: string): Copied | undefined {
+  try {
+    const read = Copied.safeParse(JSON.parse(json));
+    return read.success ? read.data : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/**
+ * Copies, cuts and pastes on the bench, between pieces and jobs: things as they are, text from elsewhere as a text or a
+ * table, files as if they were dropped.
+ * @param isOff while something else has the keys
+ */
+export function useClipboard(isOff: () => boolean, onFiles: (files: readonly File[]) => void): void {
+  const store = useJobStore();
+  const { drawing } = useDesk();
+  const say = useSay();
+  useEffect(() => {
+    const isOurs = (event: ClipboardEvent) =>
+      !event.defaultPrevented && !isOff() && isOnBench(event.target) && store.getState().station.opens;
+
+    const copy = (event: ClipboardEvent) => {
+      const { job, side, selection, change, select } = store.getState();
+      if (!isOurs(event) || !event.clipboardData) return;
+      const things = copied(job, side, selection, drawing.boxes);
+      if (!things) return;
+      event.preventDefault();
+      event.clipboardData.setData(THINGS, JSON.stringify(things));
+      const words = things.elements.flatMap((e) => (e.kind === 'text' ? [plainText(e.paragraphs)] : []));
+      event.clipboardData.setData('text/plain', words.join('\n'));
+      const count = things.elements.length;
+      const many = count === 1 ? '1 thing' : `${count} things`;
+      if (event.type === 'copy') {
+        say({ tone: 'done', text: `${many} copied.` });
+        return;
+      }
+      change(`Cut ${many}`, (now) => changePiece(now, (piece) => withoutElements(piece, selection)));
+      select([]);
+    };
+
+    const paste = (event: ClipboardEvent) => {
+      if (!isOurs(event) || !event.clipboardData) return;
+      const { side, selection, make } = store.getState();
+      const files = [...event.clipboardData.files];
+      const things = readThings(event.clipboardData.getData(THINGS));
+      const text = event.clipboardData.getData('text/plain');
+      if (!things && files.length === 0 && text.trim() === '') return;
+      event.preventDefault();
+      if (things) make('Paste', (now) => pasted(now, side, things, drawing.boxes));
+      else if (files.length > 0) onFiles(files);
+      else make('Paste text', (now) => pastedText(now, side, text, selection, drawing.boxes));
+    };
+
+    document.addEventListener('copy', copy);
+    document.addEventListener('cut', copy);
+    document.addEventListener('paste', paste);
+    return () => {
+      document.removeEventListener('copy', copy);
+      document.removeEventListener('cut', copy);
+      document.removeEventListener('paste', paste);
+    };
+  }, [store, drawing, say, isOff, onFiles]);
+}
