@@ -5,7 +5,7 @@ import { catalogue } from './pieces/catalogue';
 import type { Hand } from './pieces/hand';
 import { test } from './test';
 
-const CATALOGUE: Recipe = { file: 'catalogue', recipe: 'catalogue', build: catalogue, most: 330 };
+const CATALOGUE: Recipe = { file: 'catalogue', recipe: 'catalogue', build: catalogue, most: 190 };
 
 /** How a text of the page shown is set. */
 async function setting(hand: Hand, name: string): Promise<string> {

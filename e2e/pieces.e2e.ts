@@ -16,11 +16,11 @@ import { test } from './test';
 
 /** Each piece of the demo world that was laid out on the bench. */
 const PIECES: readonly Recipe[] = [
-  { file: 'visitor-folder', recipe: 'visitor-folder', build: visitorFolder, most: 320 },
-  { file: 'meteor-night', recipe: 'meteor-night', build: meteorNight, most: 330, always: true },
+  { file: 'visitor-folder', recipe: 'visitor-folder', build: visitorFolder, most: 180 },
+  { file: 'meteor-night', recipe: 'meteor-night', build: meteorNight, most: 175, always: true },
   { file: 'volunteer-cv', recipe: 'volunteer-cv', build: volunteerCv, most: 320 },
-  { file: 'report-poster', recipe: 'report-poster', build: reportPoster, most: 250 },
-  { file: 'letterhead', recipe: 'letterhead', build: letterhead, most: 170 },
+  { file: 'report-poster', recipe: 'report-poster', build: reportPoster, most: 144 },
+  { file: 'letterhead', recipe: 'letterhead', build: letterhead, most: 96 },
   { file: 'tent-banner', recipe: 'tent-banner', build: tentBanner, most: 110 },
   { file: 'business-card', recipe: 'cards', build: businessCard, most: 120 },
   { file: 'member-card', recipe: 'cards', build: memberCard, most: 190 },

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -97,20 +97,22 @@ export async function platesOf(
       join(folder, 'f.pdf'),
     ]);
     const plates = new Map<string, Plate>();
-    for (const file of run('ls', [folder]).split('\n')) {
+    for (const file of readdirSync(folder)) {
       const name = /^p\((.+)\)\.tif$/.exec(file)?.[1];
       if (!name) continue;
       const { data, info } = await sharp(readFileSync(join(folder, file)))
         .greyscale()
         .raw()
         .toBuffer({ resolveWithObject: true });
-      const ink = data.map((v) => 255 - v);
+      const ink = new Uint8Array(data.length);
+      let sum = 0;
+      for (let i = 0; i < ink.length; i += 1) sum += ink[i] = 255 - (data[i] ?? 0);
       plates.set(name, {
         ink,
         width: info.width,
         height: info.height,
         at: (x, y) => (ink[Math.floor(y) * info.width + Math.floor(x)] ?? 0) / 255,
-        mean: ink.reduce((a, b) => a + b, 0) / ink.length / 255,
+        mean: sum / ink.length / 255,
       });
     }
     return plates;

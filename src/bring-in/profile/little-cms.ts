@@ -179,11 +179,17 @@ function taggedWith(cms: LittleCms, link: (own: number) => number): (icc: Uint8A
 }
 
 /** The first of three channels that are equal. */
-export const everyThird = (rgb: Uint8Array): Uint8Array =>
-  Uint8Array.from({ length: rgb.length / 3 }, (_, i) => rgb[i * 3] ?? 0);
+export function everyThird(rgb: Uint8Array): Uint8Array {
+  const out = new Uint8Array(rgb.length / 3);
+  for (let i = 0; i < out.length; i += 1) out[i] = rgb[i * 3] ?? 0;
+  return out;
+}
 
-const isSame = (one: Uint8Array, two: Uint8Array): boolean =>
-  one.length === two.length && one.every((byte, i) => byte === two[i]);
+function isSame(one: Uint8Array, two: Uint8Array): boolean {
+  if (one.length !== two.length) return false;
+  for (let i = 0; i < one.length; i += 1) if (one[i] !== two[i]) return false;
+  return true;
+}
 
 /** Made when it is first asked for, and then the same. */
 function once<T>(make: () => T): () => T {
@@ -199,12 +205,18 @@ function convertInStrips(cms: LittleCms, transform: number, pixels: Uint8Array, 
   const out = new Uint8Array(count * to);
   for (let at = 0; at < count; at += STRIP) {
     const n = Math.min(STRIP, count - at);
-    const wide = new Uint16Array(n * from);
-    for (let i = 0; i < wide.length; i += 1) wide[i] = (pixels[at * from + i] ?? 0) * 257;
-    const converted = cms.cmsDoTransform(transform, wide, n);
-    for (let i = 0; i < n * to; i += 1) out[at * to + i] = ((converted[i] ?? 0) + 128) / 257;
+    const converted = cms.cmsDoTransform(transform, widened(pixels, at * from, n * from), n);
+    // Rounded to 8 bits: (x + 128) / 257 in whole numbers, which is the same for every x of 16 bits.
+    for (let i = 0; i < n * to; i += 1) out[at * to + i] = ((converted[i] ?? 0) * 255 + 32_895) >>> 16;
   }
   return out;
+}
+
+/** Samples of 8 bits as samples of 16. */
+function widened(samples: Uint8Array, at: number, length: number): Uint16Array {
+  const wide = new Uint16Array(length);
+  for (let i = 0; i < length; i += 1) wide[i] = (samples[at + i] ?? 0) * 257;
+  return wide;
 }
 
 function labsInStrips(cms: LittleCms, transform: number, pixels: Uint8Array, from: number): Float32Array {
@@ -212,8 +224,7 @@ function labsInStrips(cms: LittleCms, transform: number, pixels: Uint8Array, fro
   const out = new Float32Array(count * 3);
   for (let at = 0; at < count; at += STRIP) {
     const n = Math.min(STRIP, count - at);
-    const wide = Uint16Array.from({ length: n * from }, (_, i) => (pixels[at * from + i] ?? 0) * 257);
-    out.set(cms.cmsDoTransform(transform, wide, n), at * 3);
+    out.set(cms.cmsDoTransform(transform, widened(pixels, at * from, n * from), n), at * 3);
   }
   return out;
 }
