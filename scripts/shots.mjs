@@ -43,12 +43,18 @@ try {
     await page.waitForSelector('html[data-ready=yes]');
     await page.waitForTimeout(2500);
     // Cards show their pieces as soon as the server has drawn them.
-    await page.waitForFunction(() => [...document.images].every((image) => image.complete), undefined, {
+    const isSeen = (image) => image.getBoundingClientRect().top < window.innerHeight;
+    await page.waitForFunction(`[...document.images].filter(${isSeen}).every((image) => image.complete)`, undefined, {
       timeout: 60_000,
     });
   };
   await visit('/');
   await shot('board');
+  await page.getByRole('button', { name: 'Table' }).click();
+  for (const name of ['Solstice card', 'Meteor-night flyer'])
+    await page.getByRole('checkbox', { name: `Choose ${name}`, exact: true }).check();
+  await shot('board-table');
+  await page.getByRole('button', { name: 'Cards' }).click();
   await visit('/jobs/demo-meteor-night');
   await page.keyboard.press('Alt+1');
   await shot('brief');

@@ -32,6 +32,7 @@ export * from './placeholder';
 export * from './put-printable';
 export * from './records';
 export * from './said';
+export * from './search';
 export * from './styles';
 export * from './swatches';
 export * from './ungroup';

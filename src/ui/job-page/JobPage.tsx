@@ -60,6 +60,7 @@ const AddPrintable = fetched(() => import('../printable/AddPrintable').then((m) 
 const CopyTo = fetched(() => import('../size/CopyTo').then((m) => m.CopyTo));
 const Compare = fetched(() => import('./Compare').then((m) => m.Compare));
 const Conflict = fetched(() => import('./Conflict').then((m) => m.Conflict));
+const Search = fetched<{ readonly onClose: () => void }>(() => import('../search/Search').then((m) => m.Search));
 const KeptBeside = fetched(() => import('./KeptBeside').then((m) => m.KeptBeside));
 
 // Nobody waits for what every job needs: it comes while the page is made ready.
@@ -250,6 +251,7 @@ const Stations = memo(function Stations() {
   const [ruler, setRuler] = useState(false);
   const [comparing, setComparing] = useState(false);
   const [copying, setCopying] = useState(false);
+  const [searching, setSearching] = useState(false);
   const [beside, setBeside] = useState(false);
   const [printing, setPrinting] = useState(false);
   const previous = useJob((s) => s.job.previous);
@@ -270,6 +272,10 @@ const Stations = memo(function Stations() {
         compare: () => setComparing(true),
         lookBeside: () => setBeside(true),
         copyTo: () => setCopying(true),
+        search: () => {
+          if (store.getState().station.Page) store.getState().goWhere('opens');
+          setSearching(true);
+        },
         addPrintable: () => setPrinting(true),
       }),
     [store, desk],
@@ -305,6 +311,7 @@ const Stations = memo(function Stations() {
               {pageCount(desk.piece) !== undefined && <PageStrip />}
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
                 {station.folds && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
+                {searching && <Search onClose={() => setSearching(false)} />}
               </Box>
               <HintStrip />
             </>

@@ -13,6 +13,7 @@ export interface CommandContext {
   readonly compare: () => void;
   readonly lookBeside: () => void;
   readonly copyTo: () => void;
+  readonly search: () => void;
   readonly addPrintable: () => void;
 }
 

@@ -34,6 +34,7 @@ export function goCommands(context: CommandContext, { state }: Present): readonl
       run: context.compare,
     },
     { id: 'beside', title: 'Versions kept beside this job', run: context.lookBeside },
+    { id: 'search', title: 'Find and replace in the job', keys: ['Ctrl+F'], run: context.search },
     { id: 'copy-to', title: 'Copy the piece to another format', keys: ['Shift+C'], run: context.copyTo },
     { id: 'palette', title: 'Find a command', keys: ['/', 'Ctrl+K'], run: context.openPalette },
   ]);

@@ -26,6 +26,7 @@ function commandsOf(store: OnPage['store'], desk: Desk): readonly Command[] {
     compare: note('versions'),
     lookBeside: note('beside'),
     copyTo: note('copy'),
+    search: note('search'),
     addPrintable: note('printable'),
   });
 }
