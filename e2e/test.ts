@@ -36,7 +36,7 @@ export const test = base.extend<object, { visited: BrowserContext }>({
     visited.on('page', watch);
     await use(visited);
     visited.off('page', watch);
-    await Promise.all(visited.pages().map((page) => page !== rest && page.close()));
+    await Promise.all(visited.pages().flatMap((page) => (page === rest ? [] : [page.close()])));
     await visited.unrouteAll({ behavior: 'ignoreErrors' });
     await visited.setOffline(false);
     await visited.clearPermissions();

@@ -35,7 +35,7 @@ const label: Element = {
     x: { start: 2, size: { measure: 'gap', times: 5 } },
     y: { start: 1, size: 8 },
   },
-} as Element;
+};
 const SOURCE = makeJob([band, label], {
   inks: [INK],
   styles: [SMALL],

@@ -100,7 +100,7 @@ describe('colours', () => {
     [
       box('band', [0, 0, 5, 5], { fill: INK }),
       words('own', 'Own', [0, 0, 9, 9], { paint: INK }),
-      { ...words('styled', 'Styled', [0, 0, 9, 9]), style: 's' } as Element,
+      { ...words('styled', 'Styled', [0, 0, 9, 9]), style: 's' },
       box('pale', [0, 0, 5, 5], { fill: PALE }),
     ],
     { styles: [style] },
@@ -123,7 +123,7 @@ test('families are found, and one takes the place of another in elements, runs a
   const job = makeJob(
     [
       words('a', 'a', [0, 0, 9, 9], { family: 'Lora' }),
-      { ...words('b', '', [0, 0, 9, 9], { family: 'Jost' }), paragraphs: [{ runs: [run] }] } as Element,
+      { ...words('b', '', [0, 0, 9, 9], { family: 'Jost' }), paragraphs: [{ runs: [run] }] },
     ],
     { styles: [{ id: 's', name: 'S', of: 'paragraph', basedOn: null, next: null, look: { family: 'Lora' } }] },
   );

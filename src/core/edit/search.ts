@@ -48,8 +48,8 @@ const LETTER = /[\p{L}\p{N}\p{M}]/u;
 function placesIn(text: string, { words, matchCase = false, wholeWords = false }: Wanted): readonly number[] {
   if (words === '') return [];
   // Folding that keeps the length of a text: places in the one are places in the other.
-  const fold = (s: string) =>
-    matchCase ? s : [...s].map((c) => (c.toLowerCase().length === c.length ? c.toLowerCase() : c)).join('');
+  const lower = (letter: string) => (letter.toLowerCase().length === letter.length ? letter.toLowerCase() : letter);
+  const fold = (s: string) => (matchCase ? s : Array.from(s, lower).join(''));
   const [within, sought] = [fold(text), fold(words)];
   const isEdge = (i: number) => !LETTER.test(text.charAt(i));
   const found: number[] = [];
@@ -143,9 +143,7 @@ export function replacePaint(job: Job, key: string, to: SolidPaint): Job {
   const change = (paint: SolidPaint) => (paintKey(paint) === key ? to : paint);
   const styles = job.styles.map((style) => {
     const { paint } = style.look;
-    return paint && paintKey(paint) === key
-      ? ({ ...style, look: { ...style.look, paint: to } } as typeof style)
-      : style;
+    return paint && paintKey(paint) === key ? { ...style, look: { ...style.look, paint: to } } : style;
   });
   // What follows from a style follows from it still.
   const styled = { ...job, styles };

@@ -212,10 +212,14 @@ describe('checks', () => {
     expect(screen.getByRole('status').textContent).toContain('Ready for the press.');
   });
 
-  test('the first three are shown, the others lead to Inspect', async () => {
-    const sheet = await sheetOf(<Checks />, makeJob(front), { findings: [1, 2, 3, 4, 5].map((i) => finding(i)) });
+  test('three kinds are shown, each with how many more there are of it; the others lead to Inspect', async () => {
+    const findings = ['type-small', 'rgb-left', 'line-thin', 'trap'].flatMap((rule, kind) =>
+      [1, 2].map((n) => finding(kind * 10 + n, { rule })),
+    );
+    const sheet = await sheetOf(<Checks />, makeJob(front), { findings });
     const section = screen.getByRole('region', { name: 'Checks' });
     expect(within(section).getAllByText(/Too small/)).toHaveLength(3);
+    expect(within(section).getAllByRole('button', { name: 'and 1 more' })).toHaveLength(3);
     await sheet.press('2 more under Inspect');
     expect(sheet.store.getState().station.id).toBe('inspect');
   });
