@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { PDFArray, PDFDict, PDFDocument, PDFName, decodePDFRawStream, type PDFRawStream } from '@cantoo/pdf-lib';
 import { expect, type Page } from '@playwright/test';
 import { platesOf } from '../src/testing/programs';
-import { exportedFile, field, openChoice, openCopy, stored, write } from './helpers';
+import { exportedFile, field, openChoice, openCopy, openFindings, stored, write } from './helpers';
 import { openPiece } from './pieces/build';
 import { bookmark } from './pieces/finished';
 import type { Hand } from './pieces/hand';
@@ -116,6 +116,8 @@ test('a paper that takes less ink: the picture is found, separated anew, and its
   await write(field(page, 'override-inkLimit'), '170');
   await page.keyboard.press('Alt+5');
   const findings = page.getByRole('region', { name: 'Findings' });
+  await expect(findings.getByRole('button', { name: /^Show/ }).first()).toBeVisible();
+  await openFindings(page);
   await findings.getByRole('button', { name: 'Separate it anew for 170 %' }).click();
   await expect(findings).not.toContainText('The picture has');
   const plates = await platesOf(await exportedFile(page, 'press'), 1, 72);

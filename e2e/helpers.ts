@@ -169,6 +169,12 @@ export async function exportedFile(page: Page, kind: 'press' | 'desk'): Promise<
   return (await page.request.get(`/api/exports/${made.id}/files/${file?.name ?? ''}`)).body();
 }
 
+/** Opens all findings that stand together. */
+export async function openFindings(page: Page): Promise<void> {
+  const together = page.getByRole('region', { name: 'Findings' }).getByRole('button', { name: /^Show all/ });
+  while ((await together.count()) > 0) await together.first().click();
+}
+
 /** Pastes text onto the bench, as it comes from another program. */
 export async function pasteText(page: Page, text: string): Promise<void> {
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { open, openChoice, openJob, saved } from './helpers';
+import { open, openChoice, openFindings, openJob, saved } from './helpers';
 import { test } from './test';
 
 /** The job as the server has it. */
@@ -84,14 +84,20 @@ test('a template of a job: its two slots are filled in another, and nothing else
   const id = idOf(page);
   const slots = page.getByRole('region', { name: 'To fill in' });
   await expect(slots.getByRole('button', { name: 'To fill in · 2' })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('Still has the date of the template.');
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText(
+    'Still has the words of the template. and 1 more',
+  );
   await slots.getByLabel('Words of Tagline').fill('Lie down and look north.');
   await slots.getByLabel('Words of Tagline').blur();
   await slots.getByRole('spinbutton', { name: 'Day' }).click();
-  await page.keyboard.type('13Dec2027');
+  // The field goes on to its next part by itself, as fast as a person writes.
+  await expect(slots.getByRole('spinbutton', { name: 'Day' })).toBeFocused();
+  await page.keyboard.type('13Dec2027', { delay: 80 });
+  await expect(slots.getByRole('spinbutton', { name: 'Year' })).toHaveText('2027');
+  await page.keyboard.press('Enter');
   await expect(slots.getByRole('button', { name: 'To fill in', exact: true })).toBeVisible();
   await expect(slots.getByText(/^Monday,? 13 December 2027$/)).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText('Still has the date of the template.');
+  await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText('of the template.');
   await saved(page);
 
   // What is fixed cannot be changed, and a sentence says so.
@@ -141,6 +147,10 @@ test('the client’s kit is taken, what differs from it is named and mended, and
   await saved(page);
   expect((await stored(page, 'demo-first-proof')).job.kit?.name).toBe('Quillrook Dark-Sky Society');
   await page.keyboard.press('Alt+5');
+  await expect(
+    page.getByRole('region', { name: 'Findings' }).getByRole('button', { name: /^Show/ }).first(),
+  ).toBeVisible();
+  await openFindings(page);
   const list = page.getByText(/The kit of Quillrook Dark-Sky Society does not have League Gothic/);
   await expect(list.first()).toBeVisible();
   const count = await list.count();

@@ -195,7 +195,8 @@ test('the board: search, take off and put back', async ({ page }) => {
   await page.keyboard.press('/');
   await page.keyboard.type('winter');
   await expect(page.getByRole('article')).toHaveCount(1);
-  await page.getByRole('button', { name: /Take Winter talks/ }).click();
+  await page.getByRole('button', { name: /^More for Winter talks/ }).click();
+  await page.getByRole('menuitem', { name: 'Take it off the board' }).click();
   await expect(page.getByRole('article')).toHaveCount(0);
   await page.getByRole('button', { name: 'Put back' }).click();
   await expect(page.getByRole('article')).toHaveCount(1);
