@@ -20,10 +20,17 @@ export const PORT = PORTS[Number(process.env['TEST_PARALLEL_INDEX'] ?? 0)] ?? Na
 /** Where the server on a port keeps its data. */
 export const dataOf = (port: number): string => `${process.cwd()}/test-results/data-${PORTS.indexOf(port)}`;
 
+/** Servers that are killed, besieged and started again. */
+const LONG = '**/stands.e2e.ts';
+
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/warm-up.ts',
-  testMatch: '**/*.e2e.ts',
+  // What takes longest begins first, so that both processes end at about the same time.
+  projects: [
+    { name: 'long', testMatch: LONG },
+    { name: 'short', testMatch: '**/*.e2e.ts', testIgnore: LONG },
+  ],
   outputDir: 'test-results/playwright',
   workers: WORKERS,
   retries: 0,

@@ -43,10 +43,14 @@ try {
     await page.waitForSelector('html[data-ready=yes]');
     await page.waitForTimeout(2500);
     // Cards show their pieces as soon as the server has drawn them.
-    const isSeen = (image) => image.getBoundingClientRect().top < window.innerHeight;
-    await page.waitForFunction(`[...document.images].filter(${isSeen}).every((image) => image.complete)`, undefined, {
-      timeout: 60_000,
-    });
+    await page.waitForFunction(
+      () =>
+        [...document.images]
+          .filter((image) => image.getBoundingClientRect().top < window.innerHeight)
+          .every((image) => image.complete),
+      undefined,
+      { timeout: 60_000 },
+    );
   };
   await visit('/');
   await shot('board');
@@ -54,7 +58,7 @@ try {
   for (const name of ['Solstice card', 'Meteor-night flyer'])
     await page.getByRole('checkbox', { name: `Choose ${name}`, exact: true }).check();
   await shot('board-table');
-  await page.getByRole('button', { name: 'Cards' }).click();
+  await page.getByRole('button', { name: 'Cards', exact: true }).click();
   await visit('/jobs/demo-meteor-night');
   await page.keyboard.press('Alt+1');
   await shot('brief');
@@ -75,6 +79,10 @@ try {
   };
   await clickAt(20, 30);
   await shot('lay-out');
+  await page.keyboard.press('Control+f');
+  await page.getByRole('textbox', { name: 'Find' }).fill('dark');
+  await page.getByRole('list', { name: 'Places' }).getByRole('button').first().click();
+  await shot('search');
   for (const [job, name, x, y] of [['report-poster', 'lay-out-poster', 60, 460]]) {
     await visit(`/jobs/demo-${job}?at=lay-out`);
     await clickAt(x, y);
@@ -99,10 +107,7 @@ try {
   await page.getByRole('button', { name: 'Press PDF' }).click();
   await page.getByRole('link', { name: /press\.pdf/ }).waitFor({ timeout: 60_000 });
   await shot('output');
-  for (const [job, name] of [
-    ['visitor-folder', 'size-folder'],
-    ['catalogue', 'size-catalogue'],
-  ]) {
+  for (const [job, name] of [['visitor-folder', 'size-folder']]) {
     await visit(`/jobs/demo-${job}?at=size`);
     await shot(name);
   }
@@ -120,8 +125,6 @@ try {
   await shot('books');
   await visit('/');
   await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByRole('radio', { name: 'Brochure' }).click();
-  await shot('kinds');
   await page.getByRole('button', { name: 'Printables' }).click();
   await page.getByRole('radio', { name: 'Moon month' }).click();
   await page.waitForTimeout(1500);
