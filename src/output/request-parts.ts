@@ -13,7 +13,7 @@ import { silhouettePng, type SilhouetteDesk } from './silhouette';
 /** Pixels to a standard deviation: a Gaussian has nothing finer to show. */
 const PER_SIGMA = 6;
 /**
- * Silhouettes are drawn this many times finer and averaged: the drawing’s own smoothing knows quarters of a pixel only.
+ * Silhouettes are drawn this many times finer and averaged: the drawing’s own smoothing knows quarters of a pixel.
  */
 const FINER = 2;
 /** Most pixels of one mask, and the finest it is ever drawn, to the inch. */

@@ -106,6 +106,24 @@ test('groups and threads are those of the copies, and of nothing that was left b
   expect(half[0]).toMatchObject({ after: null });
 });
 
+test('what a page has from its base layout is copied as its own', () => {
+  const inherited = { ...band, id: 'band@page-2' };
+  const held = {
+    ...label,
+    id: 'label@page-2',
+    placement: { ...label.placement, against: { box: 'element', element: 'band@page-2', part: 'whole' } },
+  } as Element;
+  const source = { ...SOURCE, pieces: SOURCE.pieces.map((p) => ({ ...p, surfaces: { front: [inherited, held] } })) };
+  const what = copiedFrom(source, 'band@page-2', 'label@page-2');
+  const target = makeJob([]);
+  const { job } = pasted(target, 'front', what, boxesOf(target));
+  const [a, b] = onFront(job);
+  expect(b?.placement.against).toEqual({ box: 'element', element: a?.id, part: 'whole' });
+  expect(readJob(JSON.parse(JSON.stringify(job))).ok).toBe(true);
+  // And on its own page it does not lie on its original.
+  expect(onFront(pasted(source, 'front', what, boxesOf(source)).job)[2]?.placement).toMatchObject({ x: { start: 15 } });
+});
+
 describe('text from elsewhere', () => {
   const paste = (job: Job, text: string, ...selection: string[]) =>
     pastedText(job, 'front', text, selection, boxesOf(job));

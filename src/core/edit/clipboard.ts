@@ -38,10 +38,21 @@ export const Copied = z.object({
 });
 export type Copied = z.infer<typeof Copied>;
 
+const PLAIN_ID = /^[\w-]+$/;
+
 /** What is chosen of a side, with the styles, inks, colours, measures and files that it names. */
 export function copied(job: Job, side: SideName, ids: readonly string[], boxes: SurfaceBoxes): Copied | undefined {
-  const elements = chosenOf(job, side, ids);
-  if (elements.length === 0) return undefined;
+  const chosen = chosenOf(job, side, ids);
+  if (chosen.length === 0) return undefined;
+  // What comes from a base layout is known on a page by the ids of both: away from there it has one of its own.
+  const names = new Map<string, string>();
+  const plainId = (id: string): string => {
+    if (PLAIN_ID.test(id)) return id;
+    const name = names.get(id) ?? freshId();
+    names.set(id, name);
+    return name;
+  };
+  const elements = chosen.map((e): Element => ({ ...mapRefs(e, plainId), id: plainId(e.id) }));
   const cellStyles = named(job.cellStyles, elements, ({ id }) => id);
   const styles = withBases(
     job.styles,
@@ -54,9 +65,9 @@ export function copied(job: Job, side: SideName, ids: readonly string[], boxes: 
     elements: [...elements],
     groups: named(pieceOf(job).groups, elements, ({ id }) => id),
     places: Object.fromEntries(
-      elements.flatMap(({ id }) => {
+      chosen.flatMap(({ id }) => {
         const at = boxes.placed[id];
-        return at ? [[id, { x: at.x, y: at.y, width: at.width, height: at.height }]] : [];
+        return at ? [[plainId(id), { x: at.x, y: at.y, width: at.width, height: at.height }]] : [];
       }),
     ),
     styles,
@@ -139,8 +150,8 @@ function standing(
   if (!isHeldHere) return { ...element, placement: { ...placement, ...pick(placed(place, { box: 'trim' }, boxes)) } };
   // What is held by another copy moves with it.
   const isFree = refs.every((ref) => ref.box !== 'element' || !fresh.has(ref.element));
-  const there = boxes.placed[original.id];
-  if (!isFree || !there || !isAlike(there, place)) return element;
+  const isTaken = Object.values(boxes.placed).some((there) => isAlike(there, place));
+  if (!isFree || !isTaken) return element;
   return {
     ...element,
     placement: moveTo(placement, { ...place, x: place.x + ASIDE, y: place.y + ASIDE }, boxes, place),

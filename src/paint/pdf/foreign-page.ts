@@ -73,7 +73,7 @@ export function setDown(
 }
 
 /**
- * From the page’s points to the unit square as it is shown, turned as the page asks (clockwise, ISO 32000-1, 7.7.3.3).
+ * From the page’s points to the unit square as it is shown, turned as the page asks (clockwise, ISO 32000-1 7.7.3.3).
  */
 function toUnitSquare(box: { x: number; y: number; width: number; height: number }, rotate: number): readonly number[] {
   const { x, y, width: w, height: h } = box;

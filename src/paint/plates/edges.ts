@@ -119,7 +119,7 @@ export function polylines(path: Path, matrix: Matrix, stray = STRAY): readonly P
 }
 
 /**
- * Steps in which a cubic Bézier may be cut: a chord strays at most 1/8 of the second derivative times the step squared,
+ * Steps in which a cubic Bézier may be cut: a chord strays by 1/8 of the second derivative times the step squared,
  * and the second derivative is at most six times the larger second difference of the control points.
  */
 function stepsFor(

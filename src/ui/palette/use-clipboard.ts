@@ -10,11 +10,10 @@ import { isOnBench } from './use-keys';
 /** What things are called on the clipboard, for pages of this program. */
 const THINGS = 'application/x-yellow-sheet';
 
-/** What pages of this program put on the clipboard. @returns undefined where it is nothing of theirs */
+/** What pages of this program put on the clipboard. @returns undefined where it cannot be read */
 function readThings(json: string): Copied | undefined {
   try {
-    const read = Copied.safeParse(JSON.parse(json));
-    return read.success ? read.data : undefined;
+    return Copied.parse(JSON.parse(json));
   } catch {
     return undefined;
   }
@@ -56,7 +55,13 @@ export function useClipboard(isOff: () => boolean, onFiles: (files: readonly Fil
       if (!isOurs(event) || !event.clipboardData) return;
       const { side, selection, make } = store.getState();
       const files = [...event.clipboardData.files];
-      const things = readThings(event.clipboardData.getData(THINGS));
+      const json = event.clipboardData.getData(THINGS);
+      const things = json === '' ? undefined : readThings(json);
+      if (json !== '' && !things) {
+        event.preventDefault();
+        say({ tone: 'problem', text: 'What was copied cannot be read here. Reload both pages and copy it again.' });
+        return;
+      }
       const text = event.clipboardData.getData('text/plain');
       if (!things && files.length === 0 && text.trim() === '') return;
       event.preventDefault();
