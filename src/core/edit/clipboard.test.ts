@@ -106,6 +106,16 @@ test('groups and threads are those of the copies, and of nothing that was left b
   expect(half[0]).toMatchObject({ after: null });
 });
 
+test('what clips a thing and was left behind clips it no more', () => {
+  const clipped = { ...box('b', [0, 0, 9, 9]), clipTo: 'star' } as Element;
+  const source = makeJob([box('star', [0, 0, 20, 20]), clipped]);
+  const target = makeJob([]);
+  const alone = pasted(target, 'front', copiedFrom(source, 'b'), boxesOf(target)).job;
+  expect(onFront(alone)[0]).toMatchObject({ clipTo: null });
+  const both = onFront(pasted(target, 'front', copiedFrom(source, 'star', 'b'), boxesOf(target)).job);
+  expect(both[1]).toMatchObject({ clipTo: both[0]?.id });
+});
+
 test('what a page has from its base layout is copied as its own', () => {
   const inherited = { ...band, id: 'band@page-2' };
   const held = {

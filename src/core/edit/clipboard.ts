@@ -101,6 +101,7 @@ export function pasted(job: Job, side: SideName, what: Copied, boxes: SurfaceBox
   const [withStyles, styleOf] = takeStyles(job, what);
   const ids = new Map(what.elements.map(({ id }) => [id, freshId()]));
   const fresh = new Set(ids.values());
+  const isHere = (id: string | null): boolean => id !== null && (fresh.has(id) || boxes.placed[id] !== undefined);
   const groups = new Map(what.elements.flatMap(({ group }) => (group === null ? [] : [[group, freshId()] as const])));
   const here = new Map(pieceOf(job).layers.map((layer) => [layer.id, layer]));
   const top = pieceOf(job).layers.at(-1)?.id ?? '';
@@ -113,7 +114,10 @@ export function pasted(job: Job, side: SideName, what: Copied, boxes: SurfaceBox
       id: ids.get(e.id) ?? e.id,
       group: e.group === null ? null : (groups.get(e.group) ?? null),
       layer: here.has(e.layer) ? e.layer : top,
+      // What clips it, or what it is set along, has to have come with it or to be here.
+      clipTo: isHere(styled.clipTo) ? styled.clipTo : null,
       ...(styled.kind === 'text' && {
+        along: isHere(styled.along?.shape ?? null) ? styled.along : null,
         after: styled.after !== null && ids.has(e.kind === 'text' ? (e.after ?? '') : '') ? styled.after : null,
       }),
     } as Element;
