@@ -86,6 +86,13 @@ test('a paragraph style is named; what follows from it is not written into the t
 test.each<readonly [string, Element, string, string, string]>([
   ['a box that is not there', BAND, 'Emblem: left 0', 'Emblem', 'no box called “Emblem”'],
   ['a paint of too few numbers', BAND, 'left 4 | fill 1 2 3', 'fill 1 2 3', 'four numbers'],
+  [
+    'a word that begins no part',
+    BAND,
+    'left 4 | stroke 2',
+    'stroke 2',
+    'called, style, in, ink, fill, line or opacity',
+  ],
   ['type of a shape', BAND, 'left 4 | in Lora 9/12', 'in Lora 9/12', 'has no type'],
   ['a line of a text', HEAD, 'line 1 pt 0 0 0 100', 'line 1 pt 0 0 0 100', 'has no line'],
   ['a style that is not there', HEAD, 'top 9 | style Tiny', 'style Tiny', 'no paragraph style “Tiny”'],

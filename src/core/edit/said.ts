@@ -155,6 +155,12 @@ function readPart(part: Part, { placement }: Element, context: PlacementContext)
     default: {
       const read = readPlacement(rest, placement, context);
       if (read.ok) return { ok: true, value: { placement: read.value } };
+      // After the first bar mostly something else than a place is meant.
+      if (part.at > 0 && !/[:;,]/.test(rest))
+        return refused(
+          part,
+          `“${rest}” is no place. A part begins with called, style, in, ink, fill, line or opacity.`,
+        );
       return { ok: false, error: { ...read.error, at: read.error.at + part.at } };
     }
   }
