@@ -9,6 +9,7 @@ import {
   TypeStyle,
   isMeasureRef,
   mapRefs,
+  mapWithin,
   plainParagraphs,
   tableOfWords,
   withTableWords,
@@ -171,13 +172,9 @@ const isAlike = (a: Rect, b: Rect): boolean =>
 function withoutMeasures<T>(value: T, { measures }: Copied, job: Job): T {
   const known = new Set(job.measures.map(({ id }) => id));
   const worth = new Map(measures.map((m) => [m.id, m.value]));
-  const walk = (v: unknown): unknown => {
-    if (isMeasureRef(v)) return known.has(v.measure) ? v : (worth.get(v.measure) ?? 0) * (v.times ?? 1) + (v.plus ?? 0);
-    if (Array.isArray(v)) return v.map(walk);
-    if (typeof v !== 'object' || v === null) return v;
-    return Object.fromEntries(Object.entries(v).map(([key, inner]) => [key, walk(inner)]));
-  };
-  return measures.every(({ id }) => known.has(id)) ? value : (walk(value) as T);
+  return mapWithin(value, (v) =>
+    isMeasureRef(v) && !known.has(v.measure) ? (worth.get(v.measure) ?? 0) * (v.times ?? 1) + (v.plus ?? 0) : v,
+  );
 }
 
 /** The job with the styles that it lacks, and how an element names them there: by the style of the same name. */
@@ -210,15 +207,8 @@ function takeStyles(job: Job, { styles, cellStyles }: Copied): readonly [Job, (e
 /** Where a style is named. */
 const STYLED: ReadonlySet<string> = new Set(['style', 'basedOn', 'next']);
 
-function renameStyles<T>(value: T, rename: (id: string) => string): T {
-  const walk = (v: unknown, under: string): unknown => {
-    if (typeof v === 'string') return STYLED.has(under) ? rename(v) : v;
-    if (Array.isArray(v)) return v.map((item) => walk(item, under));
-    if (typeof v !== 'object' || v === null) return v;
-    return Object.fromEntries(Object.entries(v).map(([key, inner]) => [key, walk(inner, key)]));
-  };
-  return walk(value, '') as T;
-}
+const renameStyles = <T>(value: T, rename: (id: string) => string): T =>
+  mapWithin(value, (v, under) => (typeof v === 'string' && STYLED.has(under) ? rename(v) : v));
 
 /** The job with the inks, colours and files that it lacks. */
 function takeNames(job: Job, { inks, swatches, assets }: Copied): Job {

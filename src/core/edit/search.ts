@@ -1,6 +1,7 @@
 import {
   elementsOf,
   mapSides,
+  mapWithin,
   paintKey,
   paintsOf,
   plainText,
@@ -169,18 +170,7 @@ export function findFamilies(job: Job): ReadonlyMap<string, readonly FoundThing[
 
 /** The job with one family in place of another, in elements, runs and styles. */
 export function replaceFamily(job: Job, from: string, to: string): Job {
-  const walk = (value: unknown, under: string): unknown => {
-    if (typeof value === 'string') return under === 'family' && value === from ? to : value;
-    if (Array.isArray(value)) {
-      const list = value.map((item) => walk(item, under));
-      return list.every((item, i) => item === value[i]) ? value : list;
-    }
-    if (typeof value !== 'object' || value === null) return value;
-    const entries = Object.entries(value);
-    const walked = entries.map(([key, inner]) => [key, walk(inner, key)] as const);
-    return walked.every(([, next], i) => next === entries[i]?.[1]) ? value : Object.fromEntries(walked);
-  };
-  const changed = <T>(value: T): T => walk(value, '') as T;
+  const changed = <T>(value: T): T => mapWithin(value, (v, under) => (under === 'family' && v === from ? to : v));
   return changePiece({ ...job, styles: changed(job.styles), cellStyles: changed(job.cellStyles) }, (piece) =>
     mapSides(piece, changed),
   );

@@ -29,6 +29,7 @@ export * from './name';
 export * from './kinds/table/cells-of';
 export * from './texts-in';
 export * from './map-refs';
+export * from './map-within';
 export * from './fields';
 export * from './mirror';
 export * from './kinds/table/map-cells';
