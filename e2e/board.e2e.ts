@@ -16,6 +16,7 @@ test('a card is drawn to another stage by hand, and put back', async ({ page }) 
   await page.mouse.down();
   await page.mouse.move(from.x + from.width / 2 + 20, from.y + 40, { steps: 4 });
   await page.mouse.move(to.x + to.width / 2, to.y + 60, { steps: 8 });
+  await expect(page.getByText(`${name} is at the place of Checked.`)).toBeAttached();
   await page.mouse.up();
   await expect(stage('Checked').getByText(name)).toBeVisible();
   // It was moved, not opened.

@@ -276,6 +276,8 @@ test('the order of a side is changed in its list, by hand and by keyboard, and u
   const row = (name: string) => rows.filter({ hasText: name }).first();
   await row(first).focus();
   await page.keyboard.press('Space');
+  // The arrows act once the rows were measured, which is when the first place is told.
+  await expect(page.getByText(`${first} is at the place of ${first}.`)).toBeAttached();
   await page.keyboard.press('ArrowDown');
   await expect(page.getByText(`${first} is at the place of ${second}.`)).toBeAttached();
   await page.keyboard.press('Space');
@@ -285,6 +287,7 @@ test('the order of a side is changed in its list, by hand and by keyboard, and u
   await page.mouse.move(from.x + 30, from.y + 8);
   await page.mouse.down();
   await page.mouse.move(to.x + 30, to.y + 6, { steps: 8 });
+  await expect(page.getByText(`${third} is at the place of ${second}.`)).toBeAttached();
   await page.mouse.up();
   await expect.poll(names).toEqual([third, second, first, ...before.slice(3)]);
   await page.locator('[data-bench]').focus();

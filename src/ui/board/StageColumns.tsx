@@ -12,7 +12,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { STAGES, type JobSummary, type Stage } from '@/core/job';
-import { PULL } from '../shell/Sortable';
+import { announcementsOf, PULL } from '../shell/Sortable';
 import { COLOURS, FACES } from '../shell/theme';
 import { JobCard } from './JobCard';
 import type { JobActions } from './JobMenu';
@@ -43,6 +43,7 @@ export function StageColumns({ jobs, ...actions }: Props) {
       // What the package numbers itself differs between the server’s page and the browser’s.
       id="board"
       sensors={sensors}
+      accessibility={{ announcements: announcementsOf((id) => nameOf(jobs, id)) }}
       onDragStart={({ active }) => setDrawn(jobs.find((j) => j.id === active.id))}
       onDragCancel={() => setDrawn(undefined)}
       onDragEnd={({ over }) => {
@@ -62,6 +63,12 @@ export function StageColumns({ jobs, ...actions }: Props) {
     </DndContext>
   );
 }
+
+/** What a card or a column is called. */
+const nameOf = (jobs: readonly JobSummary[], id: string) => {
+  const stage = STAGES.find((s) => s === id);
+  return stage ? STAGE_WORDS[stage] : (jobs.find((j) => j.id === id)?.name ?? '');
+};
 
 /** The most urgent first; those without a date last. */
 const byDue = (jobs: readonly JobSummary[]) =>

@@ -82,7 +82,8 @@ export const INSTRUCTIONS = {
   draggable: 'Press Space to take it up, arrows to move it, Space to lay it down, Escape to leave it where it was.',
 };
 
-const announcementsOf = (nameOf: (id: string) => string) => {
+/** What is told of a thing that is drawn, to those who hear the page. */
+export const announcementsOf = (nameOf: (id: string) => string) => {
   const called = (thing: { readonly id: string | number } | null) => (thing ? nameOf(String(thing.id)) : '');
   return {
     onDragStart: ({ active }: Pick<DragEndEvent, 'active'>) => `${called(active)} is taken up.`,
