@@ -107,7 +107,9 @@ if (touched)
 
 await together([
   ['formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '--ignore-unknown', ...(changed ?? ['.'])]],
-  ...(readable?.length === 0 ? [] : [['lint', 'npx', ['eslint', '--max-warnings', '0', ...(readable ?? ['.'])]]]),
+  ...(readable?.length === 0
+    ? []
+    : [['lint', 'npx', ['eslint', '--concurrency', '2', '--max-warnings', '0', ...(readable ?? ['.'])]]]),
   ['types', 'npx', ['tsc', '--noEmit']],
   ['dependency rules', 'npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']],
 ]);

@@ -14,8 +14,8 @@ export interface Recipe {
   readonly build: (hand: Hand) => Promise<void>;
   /** The most actions it may take. */
   readonly most: number;
-  /** Built from nothing in every run: what the interface can do is tried by it. */
-  readonly always?: true;
+  /** In every run it is built from nothing, or shown as the demo keeps it; the others only where all is asked for. */
+  readonly always?: 'built' | 'shown';
 }
 
 /**
@@ -23,7 +23,10 @@ export interface Recipe {
  * recipe or the hand that follows it changed since it was built last. What was built then is what the demo keeps.
  */
 export const isBuiltByHand = (piece: Recipe): boolean =>
-  piece.always === true || process.env['YS_ALL'] !== undefined || lastBuilt(piece) !== digestOf(piece);
+  piece.always === 'built' || process.env['YS_ALL'] !== undefined || lastBuilt(piece) !== digestOf(piece);
+
+/** Whether a piece is looked at in this run: it stands for its kind, or it has to be built. */
+export const isLookedAt = (piece: Recipe): boolean => piece.always !== undefined || isBuiltByHand(piece);
 
 /** A piece, built by hand and found to be the one that the demo keeps, or a copy of that one. */
 export async function openPiece(page: Page, piece: Recipe): Promise<Hand> {

@@ -22,3 +22,9 @@ Object.assign(globalThis, {
   },
   matchMedia: () => ({ matches: false, addEventListener: () => undefined, removeEventListener: () => undefined }),
 });
+
+/**
+ * No sheet of styles hides a part from those who hear the page: it is not there, or says so itself. jsdom would go
+ * through every rule of every sheet for each name that is asked for, a quarter of the time of these tests.
+ */
+window.getComputedStyle = (element) => (element as HTMLElement).style;
