@@ -8,7 +8,7 @@ const CORE_FLOORS = [
   ['printable'],
   ['element'],
   ['layout', 'shop'],
-  ['drawing', 'finish', 'fold', 'rules', 'shape'],
+  ['drawing', 'finish', 'fold', 'rules', 'shape', 'glossary'],
   ['format', 'type'],
   ['job', 'reckon'],
   ['compose', 'marks', 'save'],

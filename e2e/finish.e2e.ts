@@ -62,7 +62,7 @@ test('a bookmark with varnish over the moons in its picture: seen on its plates,
 
   // The fix of the check.
   await page.keyboard.press('Alt+5');
-  await page.getByRole('region', { name: 'Findings' }).getByRole('button', { name: 'Let it overprint' }).click();
+  await page.getByRole('region', { name: 'Checks' }).getByRole('button', { name: 'Let it overprint' }).click();
   await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText('white hole');
   await page.keyboard.press('Alt+4');
   // What is covered is counted on the bench’s pixels, and the bench may have another size by now.
@@ -115,7 +115,7 @@ test('a paper that takes less ink: the picture is found, separated anew, and its
   await page.locator('[data-figure="inkLimit"]').getByRole('button').first().click();
   await write(field(page, 'override-inkLimit'), '170');
   await page.keyboard.press('Alt+5');
-  const findings = page.getByRole('region', { name: 'Findings' });
+  const findings = page.getByRole('region', { name: 'Checks' });
   await expect(findings.getByRole('button', { name: /^Show/ }).first()).toBeVisible();
   await openFindings(page);
   await findings.getByRole('button', { name: 'Separate it anew for 170 %' }).click();

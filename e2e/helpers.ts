@@ -171,7 +171,7 @@ export async function exportedFile(page: Page, kind: 'press' | 'desk'): Promise<
 
 /** Opens all findings that stand together. */
 export async function openFindings(page: Page): Promise<void> {
-  const together = page.getByRole('region', { name: 'Findings' }).getByRole('button', { name: /^Show all/ });
+  const together = page.getByRole('region', { name: 'Checks' }).getByRole('button', { name: /^Show all/ });
   while ((await together.count()) > 0) await together.first().click();
 }
 

@@ -157,7 +157,7 @@ test('the four-line sheet on both papers, its sets counted for each and lettered
 test('the pad is laid two up on a US letter with marks to cut by', async ({ page }) => {
   await openJob(page, 'demo-observing-pad');
   await page.keyboard.press('Alt+6');
-  const slip = page.getByRole('region', { name: 'Output' });
+  const slip = page.getByRole('region', { name: 'On the press sheet' });
   await expect(slip).toContainText('2 up: 2 × 1');
   const pdf = await exportedFile(page, 'desk');
   await inFolder((folder) => {

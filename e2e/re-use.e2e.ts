@@ -148,7 +148,7 @@ test('the client’s kit is taken, what differs from it is named and mended, and
   expect((await stored(page, 'demo-first-proof')).job.kit?.name).toBe('Quillrook Dark-Sky Society');
   await page.keyboard.press('Alt+5');
   await expect(
-    page.getByRole('region', { name: 'Findings' }).getByRole('button', { name: /^Show/ }).first(),
+    page.getByRole('region', { name: 'Checks' }).getByRole('button', { name: /^Show/ }).first(),
   ).toBeVisible();
   await openFindings(page);
   const list = page.getByText(/The kit of Quillrook Dark-Sky Society does not have League Gothic/);

@@ -142,7 +142,7 @@ try {
   await page.mouse.move(bench.x + bench.width / 2 + 40, bench.y + bench.height / 2);
   await shot('finish-plates');
   await visit('/jobs/demo-report-poster?at=finish');
-  await page.getByLabel('show what it cannot show').check();
+  await page.getByLabel('show what this paper cannot show of pictures').check();
   await page.getByText('is outside').waitFor();
   await page.waitForTimeout(2000);
   await shot('finish-gamut');

@@ -95,8 +95,8 @@ export async function moonSticker(hand: Hand): Promise<void> {
 
   await hand.unfold('On this side');
   await hand.select('Moon', 'Great star', 'Star', 'Little star');
-  await hand.finish('coat with', 'White under-print', 'what is selected', { 'coat-spread': '-0.15' });
-  await hand.finish('line to', 'kiss-cut', 'along what is selected', { 'line-offset': '1.5' });
+  await hand.finish('coat with', 'White under-print', { 'coat-spread': '-0.15' });
+  await hand.finish('line to', 'kiss-cut', { 'line-offset': '1.5' });
 }
 
 /** The map of the star trail: a poster when it is opened out. Only folds are on it, for the folding machine’s die. */
@@ -302,7 +302,7 @@ export async function eyepieceBox(hand: Hand): Promise<void> {
   // Gloss holds no slit as fine as the dome’s: a disc that nobody sees carries it.
   await hand.shape('o', 'Gloss', { box: 'Emblem', 'More › not printed: for lines and coatings to follow': true });
   await hand.key('w');
-  await hand.finish('coat with', 'UV gloss', 'what is selected');
+  await hand.finish('coat with', 'UV gloss');
 }
 
 /** The label of an eyepiece’s box: a band and its rim in silver, which is an ink of its own. */

@@ -576,16 +576,16 @@ export class Hand {
     await this.key('Alt+3');
   }
 
-  /** Adds a line or a coating to this side, as a button of the station Finish names it, and sets its fields. */
+  /** Adds a line or a coating that follows what is selected, as it is offered then, and sets its fields. */
   async finish(
     adds: 'coat with' | 'line to',
     what: string,
-    how: string,
     look: Readonly<Record<string, string>> = {},
   ): Promise<void> {
     await this.key('Alt+4');
+    await this.press(adds === 'coat with' ? 'Coat …' : 'Line …');
     await this.choose(this.page.getByRole('combobox', { name: adds, exact: true }), what);
-    await this.press(how);
+    await this.press(adds === 'coat with' ? 'Coat it' : 'Line it');
     for (const [field, value] of Object.entries(look))
       await this.write(this.page.locator(`input[name="${field}"]`), value);
     await this.key('Alt+3');

@@ -1,22 +1,24 @@
 import { Element, LONGEST_NAME, type ElementInput } from '../element';
 import type { PictureAsset } from '../job';
-import { centredOn, placed, type Point, type SurfaceBoxes } from '../layout';
+import { landed, landingOnBare, placed, type Landing, type SurfaceBoxes } from '../layout';
 import { naturalSize } from './fit-picture';
 
-/** Where what is brought in stands: over the whole side as its first picture, or at its size or less. */
+/** The share of its room that something brought in takes at most, on each axis [own]. */
+const MOST = 0.6;
+
+/** Where what is brought in stands: at its size or less, where there is room for it. */
 function broughtIn(
   size: { readonly width: number; readonly height: number },
   boxes: SurfaceBoxes,
-  at: Point | undefined,
+  landing: Landing,
 ): ElementInput['placement'] {
-  const share = Math.min(1, (boxes.safe.width * 0.6) / size.width, (boxes.safe.height * 0.6) / size.height);
-  const middle = at ?? { x: boxes.safe.x + boxes.safe.width / 2, y: boxes.safe.y + boxes.safe.height / 2 };
-  return placed(centredOn(middle, size.width * share, size.height * share), { box: 'safe' }, boxes);
+  const { room, against } = landing;
+  const share = Math.min(1, (room.width * MOST) / size.width, (room.height * MOST) / size.height);
+  return placed(landed(landing, { width: size.width * share, height: size.height * share }), against, boxes);
 }
 
-/** A file’s name without its kind. */
-export /** A file may be called longer than an element. */
-const plainName = (file: string): string => file.replace(/\.\w+$/, '').slice(0, LONGEST_NAME);
+/** A file’s name without its kind, no longer than an element’s may be. */
+export const plainName = (file: string): string => file.replace(/\.\w+$/, '').slice(0, LONGEST_NAME);
 
 /**
  * A frame for a picture: the first picture on an empty side fills it to the bleed, others come at their size or less.
@@ -28,12 +30,12 @@ export function pictureFrame(
   boxes: SurfaceBoxes,
   isFirst: boolean,
   ppi: number,
-  at?: Point,
+  landing = landingOnBare(boxes, 1 / 2),
 ): Element {
   const whole = { start: 0, end: 0 };
   const placement = isFirst
     ? ({ against: { box: 'trim' }, x: whole, y: whole } as const)
-    : broughtIn(naturalSize(asset, ppi), boxes, at);
+    : broughtIn(naturalSize(asset, ppi), boxes, landing);
   return Element.parse({ kind: 'picture', id, name: plainName(asset.name), placement, picture: sha });
 }
 
@@ -44,9 +46,9 @@ export function artElement(
   asset: { readonly kind: 'drawing' | 'document'; readonly name: string },
   size: { readonly width: number; readonly height: number },
   boxes: SurfaceBoxes,
-  at?: Point,
+  landing = landingOnBare(boxes, 1 / 2),
 ): Element {
-  const common = { id, name: plainName(asset.name), placement: broughtIn(size, boxes, at) };
+  const common = { id, name: plainName(asset.name), placement: broughtIn(size, boxes, landing) };
   return Element.parse(
     asset.kind === 'drawing' ? { kind: 'vector', ...common, drawing: sha } : { kind: 'page', ...common, document: sha },
   );

@@ -17,7 +17,7 @@ import {
   type Job,
   type SideName,
 } from '../job';
-import { isMissing, moveTo, placed, type Rect, type SurfaceBoxes } from '../layout';
+import { isMissing, landingOnBare, moveTo, placed, type Landing, type Rect, type SurfaceBoxes } from '../layout';
 import { freshId, newElement } from './new-element';
 import { added, changePiece, chosenOf, pieceOf, withElements, type Made } from './on-side';
 
@@ -244,6 +244,7 @@ export function pastedText(
   text: string,
   selection: readonly string[],
   boxes: SurfaceBoxes,
+  landing: Landing = landingOnBare(boxes),
 ): Made {
   const rows = rowsIn(text);
   const [only] = chosenOf(job, side, selection.length === 1 ? selection : []);
@@ -253,10 +254,10 @@ export function pastedText(
       ids: [only.id],
     };
   if (rows) {
-    const table = newElement('table', boxes);
+    const table = newElement('table', boxes, landing);
     return added(job, side, [{ ...table, ...tableOfWords(rows) } as Element]);
   }
-  const words = newElement('text', boxes);
+  const words = newElement('text', boxes, landing);
   const paragraphs = plainParagraphs(text.replace(/\r\n?/g, '\n').trim());
   return added(job, side, [{ ...words, paragraphs } as Element]);
 }

@@ -10,7 +10,7 @@ import {
   type Job,
   type SideName,
 } from '../job';
-import { centredOn, moveTo, placed, type Point, type SurfaceBoxes } from '../layout';
+import { boxRect, insets, landed, landingOnBare, moveTo, placed, type Landing, type SurfaceBoxes } from '../layout';
 import { pieceOf } from './on-side';
 
 /** A short id that no element of the job has. */
@@ -29,33 +29,44 @@ const RULE = { paint: BLACK, widthPt: 0.5 };
 /** Rules above, below, and beneath the header; finer ones between rows. */
 const NEW_BORDERS = { top: RULE, header: RULE, bottom: RULE, rows: { ...RULE, widthPt: 0.25 } };
 
-/** A new element, plain, about as large as a hand would draw it, in the middle of the upper part of the safe area. */
-export function newElement(what: Addable, boxes: SurfaceBoxes, at?: Point): Element {
-  const { safe } = boxes;
-  const middle = at ?? { x: safe.x + safe.width / 2, y: safe.y + safe.height / 3 };
-  const size = Math.min(safe.width, safe.height) / 3;
-  const place = (width: number, height: number) => placed(centredOn(middle, width, height), { box: 'safe' }, boxes);
-  return Element.parse({ id: freshId(), ...inputFor(what, place, size, Math.max(0, middle.y - safe.y - 6)) });
+/** How high a new text, and about how high a new table is, mm. */
+const [TEXT, TABLE] = [12, 24];
+
+/** A new element, plain, about as large as a hand would draw it, where there is room for it. */
+export function newElement(what: Addable, boxes: SurfaceBoxes, landing: Landing = landingOnBare(boxes)): Element {
+  const { room, against } = landing;
+  const box = boxRect(against, boxes);
+  const size = Math.min(room.width, room.height) / 3;
+  const places: Places = {
+    sized: (width, height) => placed(landed(landing, { width, height }), against, boxes),
+    across: (height, held) => {
+      const eye = { ...landing.eye, x: room.x + room.width / 2 };
+      const { y } = landed({ ...landing, eye }, { width: room.width, height });
+      const { left, right } = insets(room, box);
+      return { against, x: { start: left, end: right }, y: { start: y - box.y, size: held ?? height } };
+    },
+  };
+  return Element.parse({ id: freshId(), ...inputFor(what, places, size) });
 }
 
-type Place = (width: number, height: number) => ElementInput['placement'];
+/** What is as large as it is, and what goes from side to side. */
+interface Places {
+  readonly sized: (width: number, height: number) => ElementInput['placement'];
+  readonly across: (height: number, held?: 'content') => ElementInput['placement'];
+}
 
-function inputFor(what: Addable, place: Place, size: number, top: number): object {
+function inputFor(what: Addable, { sized, across }: Places, size: number): object {
   switch (what) {
     case 'line':
-      return { kind: 'line', placement: place(size * 1.5, 0), stroke: { paint: BLACK, widthPt: 0.5 } };
+      return { kind: 'line', placement: sized(size * 1.5, 0), stroke: { paint: BLACK, widthPt: 0.5 } };
     case 'picture':
-      return { kind: 'picture', placement: place(size * 1.5, size), picture: null };
+      return { kind: 'picture', placement: sized(size * 1.5, size), picture: null };
     case 'text':
-      return {
-        kind: 'text',
-        placement: { against: { box: 'safe' }, x: { start: 0, end: 0 }, y: { start: top, size: 12 } },
-        look: { sizePt: 12 },
-      };
+      return { kind: 'text', placement: across(TEXT), look: { sizePt: 12 } };
     case 'table':
       return {
         kind: 'table',
-        placement: { against: { box: 'safe' }, x: { start: 0, end: 0 }, y: { start: top, size: 'content' } },
+        placement: across(TABLE, 'content'),
         ...tableOfWords(NEW_TABLE),
         header: { rows: 1, cells: { look: { weight: 700 } } },
         borders: NEW_BORDERS,
@@ -63,7 +74,7 @@ function inputFor(what: Addable, place: Place, size: number, top: number): objec
     default: {
       const { proportions: [wide, high] = [1, 1], first, isDrawnAsLine } = formKind(what);
       const drawn = isDrawnAsLine ? { fill: null, stroke: { paint: BLACK, widthPt: 1 } } : { fill: GREY };
-      return { kind: 'shape', placement: place(size * wide, size * high), shape: { form: what, ...first }, ...drawn };
+      return { kind: 'shape', placement: sized(size * wide, size * high), shape: { form: what, ...first }, ...drawn };
     }
   }
 }

@@ -4,6 +4,7 @@ export * from './tracks';
 export * from './boxes';
 export * from './place';
 export * from './guide';
+export * from './landing';
 export * from './solve-layout';
 export * from './repeat';
 export * from './snap';

@@ -12,8 +12,10 @@ interface Props {
 export function CheckField({ label, checked, onChange }: Props) {
   return (
     <FormControlLabel
-      sx={{ mr: 0, mb: -0.5 }}
-      control={<Checkbox size="small" checked={checked} onChange={(event) => onChange(event.target.checked)} />}
+      sx={{ mr: 0, ml: '-4px' }}
+      control={
+        <Checkbox size="small" sx={{ p: 0.5 }} checked={checked} onChange={(event) => onChange(event.target.checked)} />
+      }
       label={label}
       slotProps={{ typography: { sx: { fontSize: 13 } } }}
     />

@@ -10,10 +10,10 @@ import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
 import { Fold } from '../shell/Fold';
-import { AddCoating, AddLine } from './AddFinishing';
+import { AddFinishing } from './AddFinishing';
 import { CoatFields, LineFields, type ChangeCoat } from './FinishingFields';
 import { PROCESS_WORDS } from './words';
-import { editFinish, movedFinishing } from '@/core/edit';
+import { editFinish, movedFinishing, pieceOf } from '@/core/edit';
 
 /** Lines and coatings of this side, one layer a purpose, in the order in which they are made. */
 export function FinishList() {
@@ -21,7 +21,9 @@ export function FinishList() {
   const edit = useJob((s) => s.change);
   const [open, setOpen] = useState<string>();
   const base = baseOfSide(surface.name);
-  const list = finishOn(piece, surface.name);
+  // Without what is only shown.
+  const kept = useJob((s) => s.job);
+  const list = finishOn(pieceOf(kept), surface.name);
   const own = finishLayers({ lines: surface.processLines, coats: [] }, rules);
   const lost = new Map(
     drawing.notes.flatMap((note) => (note.kind === 'finish-lost' ? [[note.finishing, note.why] as const] : [])),
@@ -109,16 +111,10 @@ export function FinishList() {
           No line and no coating on this side yet. Printed sheets that are only cut to size need none.
         </Box>
       )}
-      <AddCoating
-        onAdd={(f) => {
-          change('Add a coating', (l) => [...l, f]);
-          setOpen(f.id);
-        }}
-      />
-      <AddLine
-        onAdd={(f) => {
-          change('Add a line', (l) => [...l, f]);
-          setOpen(f.id);
+      <AddFinishing
+        onAdd={(label, finishing) => {
+          change(label, (l) => [...l, finishing]);
+          setOpen(finishing.id);
         }}
       />
       <Box sx={{ fontSize: 12, color: COLOURS.sheetSoft }}>

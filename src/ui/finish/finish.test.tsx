@@ -24,11 +24,12 @@ describe('lines and coatings', () => {
 
   test('a coating of each source, the one that is chosen', async () => {
     const list = await listOf(undefined, ['band', 'star']);
-    await list.choose('coat with', 'Gloss varnish');
-    await list.press('what is selected', 'Add a coating');
-    await list.press('all that is printed', 'Add a coating');
-    await list.press('the whole side', 'Add a coating');
-    await list.press('all over, as a note', 'Add a coating');
+    for (const over of ['what is selected', 'all that is printed', 'the whole side', 'all over, as a note']) {
+      await list.press('Coat …');
+      await list.choose('coat with', 'Gloss varnish');
+      await list.choose('over', over);
+      await list.press('Coat it');
+    }
     expect(finishNow(list.job())).toMatchObject([
       { does: 'coat', coating: 'varnish-gloss', of: { from: 'elements', elements: ['band', 'star'] } },
       { of: { from: 'artwork' } },
@@ -40,7 +41,9 @@ describe('lines and coatings', () => {
 
   test('a colour is coated wherever it is, and another may take its place', async () => {
     const list = await listOf(undefined, ['band']);
-    await list.press('all of its colour', 'Add a coating');
+    await list.press('Coat …');
+    await list.choose('over', 'all of its colour');
+    await list.press('Coat it');
     expect(finishNow(list.job())).toMatchObject([{ of: { from: 'paint', paint: SUN } }]);
     await list.write('colour', '0 100 80 0');
     await list.write('spread', '0.2');
@@ -67,7 +70,10 @@ describe('lines and coatings', () => {
       assets: { [sha]: { ...asset, profile: null, alpha: false } },
     });
     const list = await partOf(<FinishList />, job, ['moons']);
-    await list.press('the shapes in this picture', 'Add a coating');
+    await list.press('Coat …');
+    await list.choose('over', 'the shapes in this picture');
+    await screen.findByText('The bench shows it.');
+    await list.press('Coat it');
     expect(asked.filter(({ path }) => path.includes('/shapes'))).toHaveLength(1);
     expect(finishNow(list.job())).toMatchObject([
       { of: { from: 'picture', element: 'moons', shapes: 'M0 0L1 0L1 1Z' } },
@@ -83,15 +89,21 @@ describe('lines and coatings', () => {
 
   test('lines along an outline, straight, and in equal parts', async () => {
     const list = await listOf(undefined, ['star']);
+    await list.press('Line …');
     await list.choose('line to', 'kiss-cut');
-    await list.press('along what is selected', 'Add a line');
+    await list.press('Line it');
     await list.write('outside the outline', '2');
-    await list.press('straight', 'Add a line');
+    await list.press('Line …');
+    await list.choose('line to', 'kiss-cut');
+    await list.choose('follows', 'a straight line');
+    await list.press('Line it');
     await list.choose('runs', 'upright');
     await list.choose('across', 'safe area');
     await list.write('from its left edge', '-30');
     await list.write('past both ends', '1');
-    await list.press('in equal parts', 'Add a line');
+    await list.press('Line …');
+    await list.choose('follows', 'equal parts');
+    await list.press('Line it');
     await list.write('equal parts', '4');
     expect(finishNow(list.job())).toMatchObject([
       { process: 'kiss-cut', course: { course: 'outline', elements: ['star'], offset: 2 } },
@@ -103,8 +115,11 @@ describe('lines and coatings', () => {
 
   test('they are made in order, which is changed, and one is taken out', async () => {
     const list = await listOf();
-    await list.press('the whole side', 'Add a coating');
-    await list.press('straight', 'Add a line');
+    await list.press('Coat …');
+    await list.choose('over', 'the whole side');
+    await list.press('Coat it');
+    await list.press('Line …');
+    await list.press('Line it');
     const order = () => finishNow(list.job()).map(({ does }) => does);
     await list.press('Earlier');
     expect(order()).toEqual(['line', 'coat']);
@@ -113,6 +128,38 @@ describe('lines and coatings', () => {
     await list.press('Remove');
     expect(order()).toEqual(['coat']);
     await undone(list, list.before);
+  });
+
+  test('what it would do is shown before it is done, and goes when it is left', async () => {
+    const list = await listOf(undefined, ['star']);
+    const shown = () => finishNow(list.store.getState().live ?? list.job());
+    await list.press('Coat …');
+    expect(shown()).toMatchObject([{ does: 'coat', of: { from: 'elements', elements: ['star'] } }]);
+    await list.choose('over', 'the whole side');
+    expect(shown()).toMatchObject([{ of: { from: 'side' } }]);
+    expect(finishNow(list.job())).toEqual([]);
+    await list.press('Leave it');
+    expect(shown()).toEqual([]);
+    expect(list.store.getState().undoStack).toEqual([]);
+  });
+
+  test('what cannot be coated or followed is not offered, and why is said', async () => {
+    const list = await listOf();
+    const offered = async (field: string) => {
+      await list.user.click(screen.getByRole('combobox', { name: field }));
+      const found = screen.getAllByRole('option').map((option) => option.textContent);
+      await list.user.keyboard('{Escape}');
+      return found;
+    };
+    await list.press('Coat …');
+    expect(await offered('over')).toEqual(['all that is printed', 'the whole side', 'all over, as a note']);
+    expect(screen.getByText(/Select something to coat that alone/)).toBeTruthy();
+    await list.press('Leave it');
+    await list.press('Line …');
+    expect(await offered('follows')).toEqual(['a straight line', 'equal parts', 'a drawing from a file']);
+    await list.choose('follows', 'a drawing from a file');
+    expect(screen.getByText('Bring in the drawing that it follows, an SVG or a DXF.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Line it' })).toBeNull();
   });
 
   test('one that follows what is gone says that nothing is made of it', async () => {

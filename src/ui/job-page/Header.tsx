@@ -25,7 +25,6 @@ export function Header({ onPalette, onBeside }: Props) {
   const stations = useJob((s) => s.stations);
   const station = useJob((s) => s.station);
   const go = useJob((s) => s.go);
-  const phase = useJob((s) => s.saving.phase);
   const undo = useJob((s) => s.undo);
   const redo = useJob((s) => s.redo);
   const canUndo = useJob((s) => s.undoStack.length > 0);
@@ -94,20 +93,7 @@ export function Header({ onPalette, onBeside }: Props) {
           </span>
         </Tooltip>
       </Box>
-      <Box
-        role="status"
-        aria-live="polite"
-        data-save={phase.is}
-        title={'problem' in phase ? phase.problem : undefined}
-        sx={{
-          fontSize: 13,
-          color: phase.is === 'refused' || phase.is === 'away' ? 'error.main' : 'text.secondary',
-          minWidth: 104,
-          textAlign: 'right',
-        }}
-      >
-        {saveWords(phase)}
-      </Box>
+      <SaveState />
       {waiting > 0 && (
         <Button
           variant="outlined"
@@ -128,6 +114,27 @@ export function Header({ onPalette, onBeside }: Props) {
         / commands
       </Button>
     </HeaderBar>
+  );
+}
+
+/** Whether everything is on the server, in words. */
+export function SaveState() {
+  const phase = useJob((s) => s.saving.phase);
+  return (
+    <Box
+      role="status"
+      aria-live="polite"
+      data-save={phase.is}
+      title={'problem' in phase ? phase.problem : undefined}
+      sx={{
+        fontSize: 13,
+        color: phase.is === 'refused' || phase.is === 'away' ? 'error.main' : 'text.secondary',
+        minWidth: 104,
+        textAlign: 'right',
+      }}
+    >
+      {saveWords(phase)}
+    </Box>
   );
 }
 

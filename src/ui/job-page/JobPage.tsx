@@ -1,6 +1,7 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import dynamic from 'next/dynamic';
@@ -8,7 +9,7 @@ import { useSearchParams } from 'next/navigation';
 import { flushSync } from 'react-dom';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
-import { BAR_HEIGHT, useBenchView } from '../view/bench-view';
+import { BAR_HEIGHT, useBenchView, lookedAt } from '../view/bench-view';
 import { PageStrip } from '../pages/PageStrip';
 import { HintStrip } from '../bench/HintStrip';
 import { SideTabs } from '../bench/SideTabs';
@@ -26,7 +27,7 @@ import { YellowSheet } from '../sheet/YellowSheet';
 import { usePlateView } from '../view/plate-view';
 import { STATIONS } from '../stations';
 import { JobProvider, shownJob, useJob, useJobStore } from '../open-job/context';
-import { Header } from './Header';
+import { Header, SaveState } from './Header';
 import { createJobStore, type JobStore } from '../open-job/store';
 import { useAutosave } from '../open-job/use-autosave';
 import {
@@ -201,7 +202,7 @@ function useDeferredDesk(desk: Desk | undefined, range: TextRange | undefined) {
 
 /** The bench follows the hand at once. */
 function LiveBench() {
-  const files = useFiles();
+  const files = useFiles(lookedAt);
   return (
     <DeskProvider value={useLiveDesk()}>
       <RangeProvider value={useJob((s) => s.range)}>
@@ -238,6 +239,19 @@ function useSaveProblems() {
   }, [isSaved, say]);
 }
 
+/** The way back to the sheet, and whether all is saved, where the head of the page is put away. */
+function Alone() {
+  const toggle = useBenchView((v) => v.toggle);
+  return (
+    <Box sx={{ ml: 'auto', display: 'flex', gap: 1.5, alignItems: 'center' }}>
+      <SaveState />
+      <Button size="small" variant="outlined" onClick={() => toggle('full')}>
+        Bring the sheet back
+      </Button>
+    </Box>
+  );
+}
+
 const Stations = memo(function Stations() {
   useRefusals();
   useSaveProblems();
@@ -246,7 +260,7 @@ const Stations = memo(function Stations() {
   const station = useJob((s) => s.station);
   const phase = useJob((s) => s.saving.phase);
   const folded = useJob((s) => s.folded);
-  const files = useFiles();
+  const files = useFiles(lookedAt);
   const [palette, setPalette] = useState(false);
   const [ruler, setRuler] = useState(false);
   const [comparing, setComparing] = useState(false);
@@ -292,13 +306,15 @@ const Stations = memo(function Stations() {
 
   useEffect(fetchWhenIdle, []);
   const isFull = useBenchView((v) => v.full);
-  const { Page, Bar, Slip, Sheet } = station;
+  const { Page, Bar } = station;
+  // The piece has the window to itself.
+  const isAlone = isFull && !Page;
   const props = { commands, onCopy: () => setCopying(true) };
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
-      <Header onPalette={() => setPalette(true)} onBeside={() => setBeside(true)} />
+      {!isAlone && <Header onPalette={() => setPalette(true)} onBeside={() => setBeside(true)} />}
       <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
-        {!(isFull && !Page) && <YellowSheet slip={Slip && <Slip {...props} />}>{Sheet && <Sheet />}</YellowSheet>}
+        {!isAlone && <YellowSheet {...props} />}
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           {Page ? (
             <Page />
@@ -307,6 +323,7 @@ const Stations = memo(function Stations() {
               <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', px: 2, pt: 1.25, height: BAR_HEIGHT }}>
                 <SideTabs commands={commands} />
                 {Bar && <Bar {...props} />}
+                {isAlone && <Alone />}
               </Box>
               {pageCount(desk.piece) !== undefined && <PageStrip />}
               <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>

@@ -1,4 +1,5 @@
 import type { ComponentType } from 'react';
+import type { FigureGroup } from '@/core/figure';
 import type { Command } from './command';
 
 /** Something that can be drawn on the bench beside the artwork. */
@@ -54,10 +55,12 @@ export interface Station {
   readonly Page?: ComponentType;
   /** Beside the names of the sides. */
   readonly Bar?: ComponentType<StationProps>;
-  /** Clipped onto the sheet. */
+  /** Clipped onto the sheet, for what is selected. */
   readonly Slip?: ComponentType<StationProps>;
   /** On the yellow sheet, between the checks and the figures. */
   readonly Sheet?: ComponentType;
+  /** Decisions, in the part of the sheet whose figures follow from them. */
+  readonly decides: Partial<Readonly<Record<FigureGroup, ComponentType<StationProps>>>>;
 }
 
 /** What can be done at some stations only. */
@@ -70,6 +73,7 @@ const NOTHING = {
   trims: false,
   folds: false,
   inspects: false,
+  decides: {},
 } as const;
 
 /** A station: what it says of itself, over one that shows and takes nothing. */

@@ -1,11 +1,11 @@
 'use client';
 import { useCallback } from 'react';
 import type { Asset, Element, Job } from '@/core/job';
-import type { Point } from '@/core/layout';
+import { landingAt, solve, type Point } from '@/core/layout';
 import { wordsOf } from '../shell/api';
 import { addAsset } from '../shell/bring-in';
 import { useSay } from '../shell/Messages';
-import { changeSide, framesAt, freshId, pieceOf } from '@/core/edit';
+import { changeSide, framesAt, freshId, landingOn, pieceOf } from '@/core/edit';
 import { artElement, pictureFrame } from '@/core/compose';
 import { useJobStore } from './context';
 import { useDesk } from './use-desk';
@@ -16,8 +16,9 @@ const withAsset = (job: Job, sha: string, asset: Asset): Job => ({ ...job, asset
 /**
  * Takes in dropped or chosen files: pictures go into the frame they fall on, into the chosen frames in reading order,
  * or into frames of their own; drawings and PDF pages come as elements; fonts go into the job.
+ * @param eye what is looked at, mm on the side: what is not dropped anywhere comes there
  */
-export function useFiles() {
+export function useFiles(eye: () => Point | undefined) {
   const store = useJobStore();
   const desk = useDesk();
   const say = useSay();
@@ -25,6 +26,8 @@ export function useFiles() {
     async (files: readonly File[], at?: Point) => {
       const { boxes } = desk.surface;
       const { side } = store.getState();
+      /** Where what needs no frame lands; grows by what came before it. */
+      let landing = at ? landingAt(boxes, at) : landingOn(desk.drawing, eye());
       const under = at ? framesAt(desk.drawing, at, 0).find((f) => f.kind === 'picture')?.element : undefined;
       /** The chosen frames that still wait for a picture of this round, in reading order. */
       const waiting = under ? [under] : at ? [] : inReadingOrder(desk.drawing.frames, store.getState().selection);
@@ -66,6 +69,7 @@ export function useFiles() {
             const label = asset.kind === 'picture' ? 'Place picture' : `Bring in ${asset.name}`;
             change(label, (now) => changeSide(withAsset(now, sha, asset), side, (list) => [...list, made]));
             taken.push(made.id);
+            if (!at) landing = { ...landing, taken: [...landing.taken, solve(made.placement, boxes)] };
           }
         } catch (error) {
           say({ tone: 'problem', text: wordsOf(error) });
@@ -76,15 +80,23 @@ export function useFiles() {
       function elementFor(sha: string, asset: Exclude<Asset, { kind: 'font' | 'profile' }>, isFirst: boolean): Element {
         switch (asset.kind) {
           case 'picture':
-            return pictureFrame(freshId(), sha, asset, boxes, isFirst, desk.rules.ppi.value * desk.blank.scale, at);
+            return pictureFrame(
+              freshId(),
+              sha,
+              asset,
+              boxes,
+              isFirst,
+              desk.rules.ppi.value * desk.blank.scale,
+              landing,
+            );
           case 'drawing':
-            return artElement(freshId(), sha, asset, asset, boxes, at);
+            return artElement(freshId(), sha, asset, asset, boxes, landing);
           case 'document':
-            return artElement(freshId(), sha, asset, asset.pages[0] ?? { width: 100, height: 100 }, boxes, at);
+            return artElement(freshId(), sha, asset, asset.pages[0] ?? { width: 100, height: 100 }, boxes, landing);
         }
       }
     },
-    [desk, say, store],
+    [desk, eye, say, store],
   );
 }
 

@@ -1,6 +1,8 @@
 import { artElement, plainName } from '@/core/compose';
 import { cellId, FORM_KINDS, formKind } from '@/core/job';
-import { added, changeSide, freshId, newElement, type Addable } from '@/core/edit';
+import { added, boundsOf, changeSide, freshId, landingOn, newElement, type Addable } from '@/core/edit';
+import { centreOf, type Landing } from '@/core/layout';
+import { lookedAt } from '../view/bench-view';
 import { inGroup, type Command, type Entry } from '../open-job/command';
 import type { CommandContext, Present } from './context';
 
@@ -32,9 +34,22 @@ export function addCommands(context: CommandContext, present: Present): readonly
   ]);
 }
 
-function addTo({ desk }: CommandContext, { state }: Present, kind: Addable): void {
+/** Where what is added lands: in the panel that is looked at, or that the selection is on. */
+const landing = ({ desk }: CommandContext, { state }: Present): Landing => {
+  const chosen = desk.drawing.frames.filter((f) => state.selection.includes(f.element));
+  return landingOn(
+    desk.drawing,
+    lookedAt() ?? (isFolded(desk) && chosen.length > 0 ? centreOf(boundsOf(chosen)) : undefined),
+  );
+};
+
+const isFolded = ({ drawing }: CommandContext['desk']): boolean => drawing.boxes.panels.length > 1;
+
+function addTo(context: CommandContext, present: Present, kind: Addable): void {
+  const { state } = present;
+  const there = landing(context, present);
   state.goWhere('opens');
-  const element = newElement(kind, desk.surface.boxes);
+  const element = newElement(kind, context.desk.drawing.boxes, there);
   state.make(`Add ${kind}`, (now) => added(now, state.side, [element]));
   if (kind === 'text') state.type(element.id);
   if (kind === 'path') state.editPath(element.id);
@@ -46,12 +61,14 @@ function addTo({ desk }: CommandContext, { state }: Present, kind: Addable): voi
 }
 
 /** The drawings of the client’s kit. */
-const logoEntries = ({ desk }: CommandContext, { state }: Present): readonly Entry[] =>
-  Object.entries(state.job.kit?.logos ?? {}).flatMap(([sha, asset]) => {
+const logoEntries = (context: CommandContext, present: Present): readonly Entry[] =>
+  Object.entries(present.state.job.kit?.logos ?? {}).flatMap(([sha, asset]) => {
     if (asset.kind !== 'drawing') return [];
     const run = () => {
+      const { state } = present;
+      const there = landing(context, present);
       state.goWhere('opens');
-      const element = artElement(freshId(), sha, asset, asset, desk.surface.boxes);
+      const element = artElement(freshId(), sha, asset, asset, context.desk.drawing.boxes, there);
       state.change(`Add ${element.name}`, (job) => ({
         ...changeSide(job, state.side, (list) => [...list, element]),
         assets: { ...job.assets, [sha]: asset },

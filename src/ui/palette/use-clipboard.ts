@@ -1,10 +1,11 @@
 'use client';
 import { useEffect } from 'react';
-import { Copied, changePiece, copied, pasted, pastedText, withoutElements } from '@/core/edit';
+import { Copied, changePiece, copied, landingOn, pasted, pastedText, withoutElements } from '@/core/edit';
 import { plainText } from '@/core/job';
 import { useJobStore } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { useSay } from '../shell/Messages';
+import { lookedAt } from '../view/bench-view';
 import { isOnBench } from './use-keys';
 
 /** What things are called on the clipboard, for pages of this program. */
@@ -67,7 +68,10 @@ export function useClipboard(isOff: () => boolean, onFiles: (files: readonly Fil
       event.preventDefault();
       if (things) make('Paste', (now) => pasted(now, side, things, drawing.boxes));
       else if (files.length > 0) onFiles(files);
-      else make('Paste text', (now) => pastedText(now, side, text, selection, drawing.boxes));
+      else
+        make('Paste text', (now) =>
+          pastedText(now, side, text, selection, drawing.boxes, landingOn(drawing, lookedAt())),
+        );
     };
 
     document.addEventListener('copy', copy);

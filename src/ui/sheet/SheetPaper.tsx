@@ -22,6 +22,15 @@ interface Props {
   readonly slip?: ReactNode;
 }
 
+/** Decisions on the sheet are white fields, as wide as what stands in them and a rim around it. */
+const WRITTEN_ON = {
+  // White fields beside each other stay two.
+  '--ys-gap': '14px',
+  '& .MuiInput-root': { bgcolor: COLOURS.paper, ml: '-4px', mr: '-4px', px: '4px', width: 'calc(100% + 8px)' },
+  '& .MuiToggleButton-root:not(.Mui-selected), & .MuiButton-outlined': { bgcolor: COLOURS.paper },
+  '& .MuiFormControl-root, & .MuiAutocomplete-root': { maxWidth: '100%' },
+} as const;
+
 /** The yellow paper, and what job it is. */
 export function SheetPaper({ job, station, children, slip }: Props) {
   return (
@@ -44,7 +53,7 @@ export function SheetPaper({ job, station, children, slip }: Props) {
       data-station={station}
       data-on="paper"
     >
-      <Box sx={{ flex: '1 1 0', minHeight: 190, overflowY: 'auto', scrollbarWidth: 'thin', pb: 2 }}>
+      <Box sx={{ flex: '1 1 0', minHeight: 190, overflowY: 'auto', scrollbarWidth: 'thin', pb: 2, ...WRITTEN_ON }}>
         {job && <Head job={job} />}
         {children}
       </Box>

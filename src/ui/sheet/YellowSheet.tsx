@@ -1,16 +1,19 @@
 'use client';
-import { useDeferredValue, type ReactNode } from 'react';
-import type { Figure } from '@/core/figure';
+import Box from '@mui/material/Box';
+import { useDeferredValue } from 'react';
+import type { FigureGroup } from '@/core/figure';
 import { itemsOf, leavesOf } from '@/core/drawing';
 import { totalLaid } from '@/core/colour';
 import { useJob } from '../open-job/context';
+import type { StationProps } from '../open-job/station';
 import { useDesk } from '../open-job/use-desk';
 import { Checks } from './Checks';
 import { Heading } from '../shell/Heading';
 import { SheetLine } from './SheetLine';
 import { SheetPaper } from './SheetPaper';
 
-const GROUPS: readonly { readonly group: Figure['group']; readonly title: string }[] = [
+/** The parts of the sheet, in the order of the work. */
+const GROUPS: readonly { readonly group: FigureGroup; readonly title: string }[] = [
   { group: 'size', title: 'Size' },
   { group: 'panels', title: 'Parts' },
   { group: 'grid', title: 'Grid' },
@@ -19,41 +22,43 @@ const GROUPS: readonly { readonly group: Figure['group']; readonly title: string
   { group: 'output', title: 'Press' },
 ];
 
-interface Props {
-  /** What the station has on the sheet, between the checks and the figures. */
-  readonly children: ReactNode;
-  /** The slip that is clipped onto it. */
-  readonly slip?: ReactNode;
-}
-
-/** The job’s facts in the order of the work, each with its working. */
-export function YellowSheet({ children, slip }: Props) {
+/** The job’s facts in the order of the work, each with its working; what the station decides stands above them. */
+export function YellowSheet(props: StationProps) {
   const { job } = useDesk();
-  const station = useJob((s) => s.station);
+  const { id, Slip } = useJob((s) => s.station);
   // When a job opens, the bench comes first and the figures the moment after.
   const isOpen = useDeferredValue(true, false);
   return (
-    <SheetPaper job={job} station={station.id} slip={slip}>
-      {isOpen && <Contents>{children}</Contents>}
+    <SheetPaper job={job} station={id} slip={Slip && <Slip {...props} />}>
+      {isOpen && <Contents {...props} />}
     </SheetPaper>
   );
 }
 
-/** The checks, what lies on the side, and the figures. */
-function Contents({ children }: Pick<Props, 'children'>) {
+/** The checks, what the station has on the sheet, and the figures. */
+function Contents(props: StationProps) {
   const { job, blank, drawing, rules } = useDesk();
+  const { Sheet, decides, inspects } = useJob((s) => s.station);
   const unit = job.unit;
   const inked = inkMost(drawing);
+  // What is decided here comes before what only follows.
+  const parts = [...GROUPS].sort((a, b) => Number(b.group in decides) - Number(a.group in decides));
   return (
     <>
-      <Checks />
-      {children}
-      {GROUPS.map(({ group, title }) => {
+      {!inspects && <Checks />}
+      {Sheet && <Sheet />}
+      {parts.map(({ group, title }) => {
         const lines = blank.figures.filter((f) => f.group === group);
-        if (lines.length === 0) return null;
+        const Decisions = decides[group];
+        if (lines.length === 0 && !Decisions) return null;
         return (
           <section key={group} aria-label={title}>
             <Heading>{title}</Heading>
+            {Decisions && (
+              <Box sx={{ px: 2.5, pt: 0.5, pb: 1.25 }}>
+                <Decisions {...props} />
+              </Box>
+            )}
             {lines.map((figure) => (
               <SheetLine key={figure.id} figure={figure} unit={unit} />
             ))}

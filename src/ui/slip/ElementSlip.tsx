@@ -15,6 +15,7 @@ import { handlingOf } from './kinds';
 import { Opener } from './Opener';
 import { AxisBoxes, PlacementFields } from './PlacementFields';
 import { RepeatFields } from './RepeatFields';
+import { SeveralFields } from './SeveralFields';
 import { Group, Groups, Slip } from './Slip';
 import { useChange } from './use-change';
 import { WholeFields } from './WholeFields';
@@ -33,7 +34,8 @@ export function ElementSlip() {
     return (
       <Slip label="Selection">
         <Groups>
-          <Title name={`${elements.length} elements`} where="arranged together" />
+          <Title name={`${elements.length} elements`} where="changed together" />
+          <SeveralFields elements={elements} />
           <ArrangeFields />
           <GroupFields />
         </Groups>

@@ -9,6 +9,7 @@ import { FileButton } from '../field/FileButton';
 import { NumberField } from '../field/NumberField';
 import { useDesk } from '../open-job/use-desk';
 import { useFiles } from '../open-job/use-files';
+import { lookedAt } from '../view/bench-view';
 import { AtTrim } from './AtTrim';
 import { FramingFields } from './FramingFields';
 import { ToneFields } from './ToneFields';
@@ -19,7 +20,7 @@ import { Group } from './Slip';
 export function PictureFields({ element }: { readonly element: ElementOf<'picture'> }) {
   const change = useChange(element);
   const { job, drawing, rules } = useDesk();
-  const files = useFiles();
+  const files = useFiles(lookedAt);
   const asset = pictureAsset(job.assets, element.picture);
   const item = drawing.frames.find((f) => f.element === element.id)?.items;
   const picture = leavesOf(item ?? []).find((i) => i.kind === 'picture');

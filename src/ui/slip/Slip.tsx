@@ -62,7 +62,15 @@ export function Group({ title, children }: { readonly title: string; readonly ch
       >
         {title}
       </Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1, rowGap: 0.75, alignItems: 'flex-end' }}>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          columnGap: 'var(--ys-gap, 8px)',
+          rowGap: 0.75,
+          alignItems: 'flex-end',
+        }}
+      >
         {children}
       </Box>
     </Box>

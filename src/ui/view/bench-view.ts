@@ -129,6 +129,12 @@ export const useBenchView = create<BenchView>((set, get) => ({
   toggle: (what) => set((v) => ({ [what]: !v[what] })),
 }));
 
+/** The middle of what is looked at, mm on the side; undefined while the whole piece is seen. */
+export function lookedAt(): Point | undefined {
+  const { fitted, width, height, ...view } = useBenchView.getState();
+  return fitted ? undefined : projection(view).toMm({ x: width / 2, y: height / 2 });
+}
+
 export const isCalibrated = (): boolean => Number(localStorage.getItem(KEPT_AS)) > 0;
 
 /** From millimetres on the surface to pixels in the viewport, and back. */

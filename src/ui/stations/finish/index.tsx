@@ -8,7 +8,7 @@ export const finish = defineStation({
   takes: 'select',
   shows: ['plates', 'finish', 'gamut', 'unprinted', 'line-code', 'selection'],
   steps: true,
-  Bar: fetched(() => import('../../finish/FinishSlip').then((m) => m.SeeToggle)),
-  Slip: fetched(() => import('../../finish/FinishSlip').then((m) => m.FinishSlip)),
+  Bar: fetched(() => import('../../finish/SeeToggle').then((m) => m.SeeToggle)),
   Sheet: fetched(() => import('./FinishLists').then((m) => m.FinishLists)),
+  decides: { 'picture and ink': fetched(() => import('../../finish/OnThisPaper').then((m) => m.OnThisPaper)) },
 });

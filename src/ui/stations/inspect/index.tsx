@@ -7,5 +7,6 @@ export const inspect = defineStation({
   shows: ['line-code', 'drawn-lines', 'findings', 'selection'],
   trims: true,
   inspects: true,
-  Slip: fetched(() => import('./InspectSlip').then((m) => m.InspectSlip)),
+  Bar: fetched(() => import('./LookAt').then((m) => m.LookAt)),
+  Sheet: fetched(() => import('./Findings').then((m) => m.Findings)),
 });

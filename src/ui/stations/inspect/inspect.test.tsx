@@ -5,7 +5,7 @@ import type { Finding } from '@/core/check';
 import { elementsOn, type Element } from '@/core/job';
 import { handOf } from '@/testing/hand';
 import { makeJob, words } from '@/testing/jobs';
-import { InspectSlip } from './InspectSlip';
+import { Findings } from './Findings';
 
 const TEXTS = ['a', 'b', 'c', 'd'].map((id, i) => words(id, id, [0, i * 10, 40, 8], { sizePt: 4 }));
 
@@ -22,11 +22,11 @@ const finding = (element: Element, rule = 'type-small'): Finding => ({
 });
 
 async function inspecting(findings: readonly Finding[]) {
-  const page = await onPage(<InspectSlip />, makeJob(TEXTS), { findings });
+  const page = await onPage(<Findings />, makeJob(TEXTS), { findings });
   return { ...page, ...handOf() };
 }
 
-const all = () => within(screen.getByRole('region', { name: 'Findings' })).queryAllByRole('button', { name: 'Show' });
+const all = () => within(screen.getByRole('region', { name: 'Checks' })).queryAllByRole('button', { name: 'Show' });
 const namesIn = (page: Awaited<ReturnType<typeof inspecting>>) => {
   const [piece] = page.job().pieces;
   return piece && elementsOn(piece, 'front').map((e) => e.name);

@@ -41,7 +41,7 @@ export function ColourFields() {
     <Group title="Colour">
       <ChoiceField<ProfileKey | 'open'>
         label={profile ? 'profile, set by hand' : 'profile, from the stock'}
-        width={190}
+        width="100%"
         value={rules.profile}
         options={[
           ...PROFILES.map((p) => ({ value: p, label: PROFILE_WORDS[p] })),
@@ -60,7 +60,7 @@ export function ColourFields() {
       </FileButton>
       <ChoiceField
         label="colours beyond it"
-        width={210}
+        width="100%"
         value={intent ?? 'relative'}
         options={INTENTS.map((i) => ({ value: i, label: INTENT_WORDS[i] }))}
         onChange={(to) =>

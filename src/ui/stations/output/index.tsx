@@ -5,5 +5,9 @@ export const output = defineStation({
   id: 'output',
   title: 'Output',
   shows: ['press-sheet', 'finish'],
-  Slip: fetched(() => import('./OutputSlip').then((m) => m.OutputSlip)),
+  Sheet: fetched(() => import('./Files').then((m) => m.Files)),
+  decides: {
+    'on the sheet': fetched(() => import('./SheetFields').then((m) => m.SheetFields)),
+    'picture and ink': fetched(() => import('./InkFields').then((m) => m.InkFields)),
+  },
 });

@@ -5,7 +5,9 @@ import type { Finding } from '@/core/check';
 import { answering, exportMade } from '@/testing/answers';
 import { handOf } from '@/testing/hand';
 import { begin, makeJob } from '@/testing/jobs';
-import { OutputSlip } from './OutputSlip';
+import { Files } from './Files';
+import { InkFields } from './InkFields';
+import { SheetFields } from './SheetFields';
 
 const KINDS = [
   { kind: 'press', label: 'Press PDF', about: 'PDF/X-4', isMain: true },
@@ -18,10 +20,10 @@ const offered = () => KINDS.map(({ label }) => label).filter((name) => screen.qu
 
 test('only what the piece has something for is offered', async () => {
   answering({ [LIST]: { kinds: KINDS, exports: [] } });
-  await onPage(<OutputSlip />, makeJob());
+  await onPage(<Files />, makeJob());
   await screen.findByRole('button', { name: 'Press PDF' });
   expect(offered()).toEqual(['Press PDF']);
-  await onPage(<OutputSlip />, begin('brochure'));
+  await onPage(<Files />, begin('brochure'));
   await screen.findByRole('button', { name: 'Press PDF' });
   expect(offered()).toEqual(['Press PDF', 'Die lines', 'Folding dummy']);
 });
@@ -33,7 +35,7 @@ test('a press asks for that kind, and what is made is said with its share and ca
     [`POST ${LIST}`]: waiting,
     'DELETE /api/exports/e1': {},
   });
-  const { user } = await onPage(<OutputSlip />, makeJob());
+  const { user } = await onPage(<Files />, makeJob());
   await user.click(await screen.findByRole('button', { name: 'Press PDF' }));
   await waitFor(() => expect(asked.find((a) => a.method === 'POST')?.body).toEqual({ kind: 'press' }));
   expect(screen.getByRole('progressbar', { name: 'Side 2 of 5' }).getAttribute('aria-valuenow')).toBe('40');
@@ -48,7 +50,7 @@ test('files that are made can be fetched; what failed says why', async () => {
       exports: [exportMade(), exportMade({ id: 'e0', state: 'failed', problem: 'No room.', files: [] })],
     },
   });
-  await onPage(<OutputSlip />, makeJob());
+  await onPage(<Files />, makeJob());
   const link = await screen.findByRole('link', { name: /flyer-press.pdf/ });
   expect(link.getAttribute('href')).toBe('/api/exports/e1/files/flyer-press.pdf');
   expect(link.textContent).toContain('20 kB');
@@ -57,7 +59,7 @@ test('files that are made can be fetched; what failed says why', async () => {
 
 test('a kind that the server refuses is said', async () => {
   answering({ [LIST]: { kinds: KINDS, exports: [] } });
-  const { user } = await onPage(<OutputSlip />, makeJob());
+  const { user } = await onPage(<Files />, makeJob());
   await user.click(await screen.findByRole('button', { name: 'Press PDF' }));
   expect(await screen.findByText(/There is no such thing/)).toBeTruthy();
 });
@@ -75,16 +77,15 @@ test('open faults are named before files are made', async () => {
     why: 'A white edge.',
     fixes: [],
   };
-  await onPage(<OutputSlip />, makeJob(), { findings: [fault, { ...fault, severity: 'note' }] });
+  await onPage(<Files />, makeJob(), { findings: [fault, { ...fault, severity: 'note' }] });
   expect(screen.getByText(/1 fault is still open/)).toBeTruthy();
 });
 
 describe('what the sheet carries', () => {
   test('marks are taken off and put on, and the sheet is as large as they need', async () => {
-    answering({ [LIST]: { kinds: KINDS, exports: [] } });
-    const page = await onPage(<OutputSlip />, makeJob());
+    const page = await onPage(<SheetFields />, makeJob());
     const hand = handOf();
-    const size = () => within(screen.getByRole('group', { name: 'Sheet with marks' })).getByText(/×/).textContent;
+    const size = () => within(screen.getByRole('group', { name: 'Marks' })).getByText(/×/).textContent;
     const before = size();
     for (const mark of ['corners', 'centres', 'register', 'colour bar', 'slug line', 'fold ticks'])
       await hand.tick(mark);
@@ -95,8 +96,7 @@ describe('what the sheet carries', () => {
   });
 
   test('the preview has a longest side within bounds', async () => {
-    answering({ [LIST]: { kinds: KINDS, exports: [] } });
-    const page = await onPage(<OutputSlip />, makeJob());
+    const page = await onPage(<InkFields />, makeJob());
     const hand = handOf();
     await hand.write('longest side', '50');
     expect(hand.refusal('longest side')).toContain('A whole number from 100 to 10000 is wanted.');

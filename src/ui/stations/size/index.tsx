@@ -1,5 +1,6 @@
 import { fetched } from '../../shell/fetched';
 import { defineStation } from '../../open-job/station';
+import { ProposedSlip } from '../../slip/ProposedSlip';
 
 export const size = defineStation({
   id: 'size',
@@ -7,5 +8,9 @@ export const size = defineStation({
   takes: 'edit',
   shows: ['line-code', 'drawn-lines', 'panel-names', 'chains', 'selection', 'handles'],
   folds: true,
-  Slip: fetched(() => import('../../size/SizeSlip').then((m) => m.SizeSlip)),
+  Slip: ProposedSlip,
+  decides: {
+    size: fetched(() => import('../../size/SizeFields').then((m) => m.SizeFields)),
+    grid: fetched(() => import('../../size/GridFields').then((m) => m.GridFields)),
+  },
 });

@@ -2,107 +2,33 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { useQuery } from '@tanstack/react-query';
-import dynamic from 'next/dynamic';
-import { useState } from 'react';
 import { writeHex } from '@/core/colour';
-import type { PictureItem } from '@/core/drawing';
 import { finishLayers, finishesOn } from '@/core/marks';
 import { formatNumber } from '@/core/measure';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
 import { useDesk } from '../open-job/use-desk';
-import { api } from '../shell/api';
+import { Heading } from '../shell/Heading';
 import { COLOURS, FACES } from '../shell/theme';
-import { Group, Groups, Slip } from '../slip/Slip';
-import { gamutAddress, usePictures } from './GamutPicture';
+import { Group, Groups } from '../slip/Slip';
 import { usePlateView } from '../view/plate-view';
 
-/** Charts are fetched when one is looked at. */
-const GreyBalance = dynamic(() => import('./GreyBalance'), { ssr: false });
-
-/** How the side is looked at: as artwork, or plate by plate with what each carries. */
-export function FinishSlip() {
+/** The plates as they print: each with what it carries, and how they are looked at. */
+export function Plates() {
   const plates = usePlateView((s) => s.plates);
+  const { surface } = useDesk();
+  if (!plates) return null;
+  const title = `Plates of the ${surface.name}`;
   return (
-    <Slip label="Finish">
-      <Groups>{plates ? <PlateGroups /> : <Hint />}</Groups>
-    </Slip>
-  );
-}
-
-/** The artwork as it was laid out, or the plates as they print. */
-export function SeeToggle() {
-  const { plates, set } = usePlateView();
-  return (
-    <ToggleButtonGroup
-      exclusive
-      size="small"
-      value={plates ? 'plates' : 'artwork'}
-      onChange={(_event, to: 'plates' | 'artwork' | null) => to && set({ plates: to === 'plates' })}
-      aria-label="What is shown"
-    >
-      <ToggleButton value="artwork" sx={{ px: 1.5, py: 0.25 }}>
-        Artwork
-      </ToggleButton>
-      <ToggleButton value="plates" sx={{ px: 1.5, py: 0.25 }}>
-        Plates
-      </ToggleButton>
-    </ToggleButtonGroup>
-  );
-}
-
-function Hint() {
-  const { gamut, set } = usePlateView();
-  const [greys, setGreys] = useState(false);
-  const pictures = usePictures();
-  return (
-    <>
-      <Box sx={{ fontSize: 14, color: 'text.secondary', maxWidth: 470, alignSelf: 'end' }}>
-        Coatings and lines lie above the artwork, each on a plate of its own. Select what one should follow, and add it
-        on the yellow sheet; see the plates to know what prints where.
+    <section aria-label={title}>
+      <Heading>{title}</Heading>
+      <Box sx={{ px: 2.5, pt: 0.5, pb: 1.25 }}>
+        <Groups>
+          <PlateGroups />
+        </Groups>
       </Box>
-      <Box sx={{ alignSelf: 'end' }}>
-        <Button size="small" onClick={() => setGreys(true)}>
-          Grey balance of this paper
-        </Button>
-      </Box>
-      {greys && <GreyBalance onClose={() => setGreys(false)} />}
-      {pictures.length > 0 && (
-        <Group title="Pictures on this paper">
-          <CheckField label="show what it cannot show" checked={gamut} onChange={(on) => set({ gamut: on })} />
-          {gamut && pictures.slice(0, 6).map((item) => <Outside key={`${item.picture} ${item.from}`} item={item} />)}
-        </Group>
-      )}
-    </>
-  );
-}
-
-/** How much of a picture is outside the gamut, and how far. */
-function Outside({ item }: { readonly item: PictureItem }) {
-  const { rules, nameIn } = useDesk();
-  const address = gamutAddress(item, rules.conversion);
-  const { data, error } = useQuery({
-    queryKey: ['gamut', address],
-    queryFn: () => api.gamut(address),
-    staleTime: Infinity,
-  });
-  const name = nameIn(item.from) ?? 'a picture';
-  return (
-    <Box role="status" data-outside={item.from} sx={{ fontSize: 13, maxWidth: 230 }}>
-      <b>{name}</b>:{' '}
-      {error
-        ? 'could not be looked at.'
-        : !data
-          ? 'looking …'
-          : data.share === 0
-            ? 'all of it is shown.'
-            : `${data.share < 0.001 ? 'less than 0.1' : formatNumber(data.share * 100, 1)} % is outside, by ΔE ` +
-              `${formatNumber(data.worst, 0)} at most.`}
-    </Box>
+    </section>
   );
 }
 
@@ -129,7 +55,7 @@ function PlateGroups() {
   const layers = finishLayers(finishesOn(piece, surface, drawing), rules);
   return (
     <>
-      <Group title={`Plates of the ${surface.name}`}>
+      <Group title="Shown">
         {names.map((name) => (
           <PlateButton
             key={name}
@@ -238,7 +164,7 @@ function PlateButton({ name, isShown, share, area, onToggle, onAlone }: PlatePro
         >
           <PlateSign name={name} /> {name}
         </Box>
-        <Box sx={{ fontFamily: FACES.figure, fontSize: 11.5, color: 'text.secondary' }}>
+        <Box sx={{ fontFamily: FACES.figure, fontSize: 11.5, color: COLOURS.sheetSoft }}>
           {covered} · {squares}
         </Box>
       </ButtonBase>
@@ -288,7 +214,7 @@ function UnderPointer({
 }) {
   const under = usePlateView((s) => s.under);
   if (!under)
-    return <Box sx={{ fontSize: 13, color: 'text.secondary', width: 210, height: 36 }}>Point at the paper.</Box>;
+    return <Box sx={{ fontSize: 13, color: COLOURS.sheetSoft, width: 210, height: 36 }}>Point at the paper.</Box>;
   const read = names.map((name, i) => ({ name, percent: under[i] ?? 0 }));
   const printed = read.filter(({ percent }) => percent >= 0.5);
   const total = read
@@ -302,7 +228,7 @@ function UnderPointer({
       {printed.length === 0
         ? 'bare paper'
         : printed.map(({ name, percent }) => `${PROCESS_SHORT[name] ?? name} ${formatNumber(percent, 0)}`).join('  ')}
-      <Box sx={{ color: 'text.secondary', fontSize: 12 }}>total ink {formatNumber(total, 0)} %</Box>
+      <Box sx={{ color: COLOURS.sheetSoft, fontSize: 12 }}>total ink {formatNumber(total, 0)} %</Box>
     </Box>
   );
 }

@@ -1,17 +1,14 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import { RULES, alike, commonFix, mendAll, type Alike, type Finding } from '@/core/check';
 import { useJob } from '../../open-job/context';
 import { useDesk, useFindings } from '../../open-job/use-desk';
-import { useBenchView } from '../../view/bench-view';
+import { Heading } from '../../shell/Heading';
 import { COLOURS, FACES } from '../../shell/theme';
 import { useFix, useSeeFinding } from '../../open-job/use-fix';
 import { SIGN } from '../../sheet/Checks';
-import { Slip } from '../../slip/Slip';
 
 /** So many alike each stand by themselves. */
 const FEW = 2;
@@ -34,27 +31,17 @@ function numbered(findings: readonly Finding[]): ReadonlyMap<Finding, Numbered> 
 }
 
 /** Every finding with its reason and its fixes; the bench shows where they are. */
-export function InspectSlip() {
+export function Findings() {
   const findings = useFindings();
-  const { guides, trimmed, toggle } = useBenchView();
   const numbers = numbered(findings);
   const faults = findings.filter((f) => f.severity === 'fault').length;
   return (
-    <Slip label="Findings">
-      <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', columnGap: 1, mb: 0.5 }}>
-        <Box component="h2" sx={{ m: 0, typography: 'h3', flex: '1 0 100%' }} role="status">
-          {findings.length === 0
-            ? `Nothing found by ${RULES.length} rules. Ready for the press.`
-            : `${findings.length} found, ${faults} of them would spoil the job`}
-        </Box>
-        <FormControlLabel
-          control={<Checkbox size="small" checked={trimmed} onChange={() => toggle('trimmed')} />}
-          label="as trimmed"
-        />
-        <FormControlLabel
-          control={<Checkbox size="small" checked={guides} onChange={() => toggle('guides')} />}
-          label="guides"
-        />
+    <section aria-label="Checks">
+      <Heading>Checks</Heading>
+      <Box role="status" sx={{ px: 2.5, py: '3.5px', fontSize: 14, fontWeight: 600 }}>
+        {findings.length === 0
+          ? `Nothing open, by ${RULES.length} rules. Ready for the press.`
+          : `${findings.length} found, ${faults} of them would spoil the job`}
       </Box>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {alike(findings).map((kind) =>
@@ -67,7 +54,7 @@ export function InspectSlip() {
           ),
         )}
       </Box>
-    </Slip>
+    </section>
   );
 }
 
@@ -87,14 +74,14 @@ function Together({ kind, numbers }: TogetherProps) {
   const { findings, severity, rule } = kind;
   const fix = commonFix(kind);
   return (
-    <Box component="li" sx={{ borderTop: `1px solid ${COLOURS.line}`, py: 0.75 }}>
+    <Box component="li" sx={{ ...RULED, borderLeftColor: COLOUR[severity] }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1, alignItems: 'center' }}>
-        <Box sx={{ ...SIGNED, color: COLOUR[severity] }}>
+        <Box sx={SIGNED}>
           <span aria-hidden>{SIGN[severity]}</span> {findings.length}×
         </Box>
         <Box sx={{ flex: '1 0 70%', fontSize: 14, lineHeight: 1.3 }}>
           <b>{titleOf(rule)}</b>
-          <Box sx={{ color: 'text.secondary', fontSize: 12.5 }}>{findings[0]?.why}</Box>
+          <Box sx={{ color: COLOURS.sheetSoft, fontSize: 12.5 }}>{findings[0]?.why}</Box>
         </Box>
         <Button size="small" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open ? 'Close' : `Show all ${findings.length}`}
@@ -129,6 +116,7 @@ function One({ finding, number, isPart = false }: OneProps) {
   const see = useSeeFinding();
   const fix = useFix();
   const { severity, element, message, why, rule } = finding;
+  const isHere = finding.surface === surface.name;
   const name = element ? (nameIn(element) ?? 'element') : undefined;
   return (
     <Box
@@ -136,34 +124,46 @@ function One({ finding, number, isPart = false }: OneProps) {
       data-finding={rule}
       data-element={element}
       sx={{
-        display: 'flex',
-        flexWrap: 'wrap',
-        columnGap: 1,
-        alignItems: 'center',
-        py: 0.75,
-        borderTop: `1px solid ${COLOURS.line}`,
+        ...(isPart ? { py: 0.75, borderTop: `1px dotted ${COLOURS.sheetLine}` } : RULED),
+        borderLeftColor: COLOUR[severity],
         bgcolor: element && selection.includes(element) ? COLOURS.sheetPale : undefined,
       }}
     >
-      <Box sx={{ ...SIGNED, color: COLOUR[severity] }}>
-        <span aria-hidden>{SIGN[severity]}</span> {finding.surface === surface.name ? number : finding.surface}
+      <Box sx={BESIDE}>
+        <Box sx={SIGNED}>
+          <span aria-hidden>{SIGN[severity]}</span> {isHere ? number : ''}
+        </Box>
+        <Box>
+          {!isHere && <Box sx={{ fontFamily: FACES.figure, fontSize: 12 }}>on the {finding.surface}</Box>}
+          {!isPart && <b>{titleOf(rule)}</b>}
+          {isPart ? <b>{name ?? 'This side'}. </b> : name === undefined ? '. ' : `: ${name}. `}
+          {message}
+          {!isPart && <Box sx={{ color: COLOURS.sheetSoft, fontSize: 12.5 }}>{why}</Box>}
+        </Box>
       </Box>
-      <Box sx={{ flex: '1 0 70%', fontSize: 14, lineHeight: 1.3 }}>
-        {!isPart && <b>{titleOf(rule)}</b>}
-        {isPart ? <b>{name ?? 'This side'}. </b> : name === undefined ? '. ' : `: ${name}. `}
-        {message}
-        {!isPart && <Box sx={{ color: 'text.secondary', fontSize: 12.5 }}>{why}</Box>}
-      </Box>
-      <Button size="small" onClick={() => see(finding)}>
-        Show
-      </Button>
-      {finding.fixes.map((f, n) => (
-        <Button key={f.label} size="small" variant="contained" onClick={() => fix(finding, n)}>
-          {f.label}
+      <Box sx={{ pl: '34px', pt: 0.5, display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+        <Button size="small" variant="outlined" onClick={() => see(finding)}>
+          Show
         </Button>
-      ))}
+        {finding.fixes.map((f, n) => (
+          <Button key={f.label} size="small" variant="contained" onClick={() => fix(finding, n)}>
+            {f.label}
+          </Button>
+        ))}
+      </Box>
     </Box>
   );
 }
+
+/** As lines of the sheet are ruled, with the weight of what is found at its edge. */
+const RULED = {
+  pl: '16px',
+  pr: 2.5,
+  py: 0.75,
+  borderLeft: '4px solid',
+  borderBottom: `1px dotted ${COLOURS.sheetLine}`,
+} as const;
+
+const BESIDE = { display: 'grid', gridTemplateColumns: '34px 1fr', fontSize: 14, lineHeight: 1.3 } as const;
 
 const SIGNED = { flex: 'none', minWidth: 30, fontFamily: FACES.figure, fontSize: 13, fontWeight: 600 };

@@ -1,102 +1,38 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from '@mui/material/Link';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { formatNumber, formatSize } from '@/core/measure';
-import { sideMarks } from '@/core/marks';
-import { SLUG_FACE } from '@/core/compose';
-import { NumberField } from '../../field/NumberField';
+import { formatNumber } from '@/core/measure';
 import { useJob, useJobStore } from '../../open-job/context';
 import { useDesk, useFindings } from '../../open-job/use-desk';
 import { exportsKey, isOpen, useExports } from '../../open-job/use-exports';
 import { api, wordsOf, type ExportFacts } from '../../shell/api';
 import { useSay } from '../../shell/Messages';
 import { clockWords } from '../../shell/moments';
+import { Heading } from '../../shell/Heading';
 import { COLOURS, FACES } from '../../shell/theme';
-import { Group, Groups, Slip } from '../../slip/Slip';
-import { ColourFields } from './ColourFields';
-import { DeskFields } from './DeskFields';
-import type { Job } from '@/core/job';
 
-const MARKS = [
-  ['corner', 'corners'],
-  ['centre', 'centres'],
-  ['register', 'register'],
-  ['colourBar', 'colour bar'],
-  ['slugLine', 'slug line'],
-  ['fold', 'fold ticks'],
-] as const;
-
-/** What leaves the house: marks and profile, and the files. */
-export function OutputSlip() {
-  const { job, rules, surface, drawing, piece, blank, resources } = useDesk();
-  const change = useJob((s) => s.change);
+/** What leaves the house: the files, and what has been made of the job so far. */
+export function Files() {
   const findings = useFindings();
   const faults = findings.filter((f) => f.severity === 'fault').length;
-  const { marks } = job.output;
-  const face = resources.fonts.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic);
-  const { sheet } = sideMarks(job, { piece, surface, drawing, rules, scale: blank.scale }, face, '0000-00-00');
   return (
-    <Slip label="Output">
+    <section aria-label="Files">
+      <Heading>Files</Heading>
       {faults > 0 && (
-        <Box role="status" sx={{ mb: 1, fontSize: 13.5, color: 'error.main' }}>
+        <Box role="status" sx={{ px: 2.5, pt: 0.5, fontSize: 13.5, fontWeight: 600 }}>
           ✕ {faults} {faults === 1 ? 'fault is' : 'faults are'} still open. The files can be made, but the press would
           print {faults === 1 ? 'it' : 'them'}.
         </Box>
       )}
       <Exports />
-      <Groups>
-        <Group title="Marks">
-          {MARKS.map(([key, label]) => (
-            <FormControlLabel
-              key={key}
-              sx={{ mr: 0.5 }}
-              control={
-                <Checkbox
-                  size="small"
-                  checked={marks[key]}
-                  onChange={(event) => change('Marks', (now) => withMark(now, key, event.target.checked))}
-                />
-              }
-              label={label}
-              slotProps={{ typography: { sx: { fontSize: 13.5 } } }}
-            />
-          ))}
-        </Group>
-        <ColourFields />
-        <Group title="Preview">
-          <NumberField
-            label="longest side"
-            value={job.output.previewPixels}
-            least={100}
-            most={10_000}
-            whole
-            width={96}
-            after=" px"
-            onChange={(px) =>
-              change('Preview size', (now) => ({ ...now, output: { ...now.output, previewPixels: px } }))
-            }
-          />
-        </Group>
-        <DeskFields />
-        <Group title="Sheet with marks">
-          <Box sx={{ fontFamily: FACES.figure, fontSize: 14, pb: 0.5 }}>
-            {formatSize(
-              { width: Math.round(sheet.width * 100) / 100, height: Math.round(sheet.height * 100) / 100 },
-              job.unit,
-            )}
-          </Box>
-        </Group>
-      </Groups>
-      <Box sx={{ mt: 0.75, fontSize: 11.5, color: 'text.secondary' }}>
+      <Box sx={{ px: 2.5, pb: 1, fontSize: 12, color: COLOURS.sheetSoft }}>
         Cutting by hand: a fresh blade along a metal rule, on a mat, away from the hand. A guillotine is for trained
         people.
       </Box>
-    </Slip>
+    </section>
   );
 }
 
@@ -123,7 +59,7 @@ function Exports() {
   });
   const stop = useMutation({ mutationFn: (exportId: string) => api.cancelExport(exportId), onSuccess: refresh });
   return (
-    <Box sx={{ mb: 1.25, pb: 1.25, borderBottom: `1px solid ${COLOURS.line}`, display: 'grid', gap: 1.25 }}>
+    <Box sx={{ px: 2.5, pt: 0.5, pb: 1.25, display: 'grid', gap: 1.25 }}>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, alignItems: 'start' }}>
         {data?.kinds
           .filter(({ needs }) => needs === undefined || has[needs])
@@ -215,9 +151,3 @@ function ExportLine({ facts, onStop }: { readonly facts: ExportFacts; readonly o
     </Box>
   );
 }
-
-/** A kind of marks on the sheet or off it. */
-const withMark = (job: Job, key: (typeof MARKS)[number][0], isOn: boolean): Job => ({
-  ...job,
-  output: { ...job.output, marks: { ...job.output.marks, [key]: isOn } },
-});

@@ -10,21 +10,19 @@ import { JOB_UNITS } from '@/core/measure';
 import { paperName, type Size } from '@/core/paper';
 import { ChoiceField } from '../field/ChoiceField';
 import { EdgesField } from '../field/EdgesField';
-import { HeldLengthField, LengthField } from '../field/LengthField';
-import { NumberField } from '../field/NumberField';
+import { LengthField } from '../field/LengthField';
 import { FormatGallery } from '../format/FormatGallery';
 import { useJob } from '../open-job/context';
-import { Proposed } from '../open-job/Proposed';
+import type { StationProps } from '../open-job/station';
 import { useDesk } from '../open-job/use-desk';
-import { GridMargins } from '../field/GridMargins';
-import { Group, Groups, Slip } from '../slip/Slip';
+import { Group, Groups } from '../slip/Slip';
 import { FromFile } from './FromFile';
 import { ParameterField } from '../field/ParameterField';
 import { useResize, type Resize } from './use-resize';
 import { redecided } from '@/core/job';
 
-/** The decisions of the piece: its kind, and then only what that kind has. */
-export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
+/** The decisions of a piece’s size: its kind, what that kind has, and what surrounds it. */
+export function SizeFields({ onCopy }: Pick<StationProps, 'onCopy'>) {
   const { piece } = useDesk();
   const { job, rules } = useDesk();
   const change = useJob((s) => s.change);
@@ -33,10 +31,8 @@ export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
   const format = formatOf(piece.kind);
   if (!format) return null;
   const context = { unit: job.unit, ppi: rules.ppi.value };
-  const { grid } = piece;
   return (
-    <Slip label="Size">
-      <Proposed />
+    <>
       <Groups>
         <Group title={format.title}>
           <Button
@@ -101,44 +97,11 @@ export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
             onChange={(safe) => resize.setAll('Change safe margin', (p) => ({ ...p, safe }))}
           />
         </Group>
-        <Group title={grid.margins ? 'Grid in the trim' : 'Grid in the safe area'}>
-          {(
-            [
-              ['columns', 'gutter'],
-              ['rows', 'rowGutter'],
-            ] as const
-          ).map(([tracks, gap]) => [
-            <NumberField
-              key={tracks}
-              label={tracks}
-              value={grid[tracks]}
-              least={1}
-              most={100}
-              whole
-              width={64}
-              onChange={(count) =>
-                resize.setAll(`Change ${tracks}`, (p) => ({ ...p, grid: { ...p.grid, [tracks]: count } }))
-              }
-            />,
-            <HeldLengthField
-              key={gap}
-              {...context}
-              label={gap === 'gutter' ? 'gutter' : 'row gutter'}
-              value={grid[gap]}
-              width={84}
-              onChange={(mm) => resize.setAll(`Change ${gap}`, (p) => ({ ...p, grid: { ...p.grid, [gap]: mm } }))}
-            />,
-          ])}
-          <GridMargins
-            {...context}
-            name="grid"
-            margins={grid.margins}
-            facing={grid.facing}
-            onChange={(to) => resize.setAll('Change grid margins', (p) => ({ ...p, grid: { ...p.grid, ...to } }))}
-          />
+        <Group title="Slug">
           <LengthField
             {...context}
-            label="slug"
+            label="width"
+            name="slug"
             value={piece.slug}
             width={84}
             onChange={(slug) => resize.setAll('Change slug', (p) => ({ ...p, slug }))}
@@ -160,7 +123,7 @@ export function SizeSlip({ onCopy }: { readonly onCopy: () => void }) {
           />
         </Box>
       </Drawer>
-    </Slip>
+    </>
   );
 }
 

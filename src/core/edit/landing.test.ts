@@ -1,0 +1,90 @@
+import { begin, box, inMemory, line, makeJob, words } from '../../testing/jobs';
+import { blankOf, type Element, type Job } from '../job';
+import { landed, landingAt, landingOnBare, overlaps, type Rect } from '../layout';
+import { openDesk } from '../../output';
+import { drawnJobOf } from '../../testing/drawn';
+import { landingOn } from './landing';
+import { added, pieceOf } from './on-side';
+import { newElement, type Addable } from './new-element';
+
+const drawn = async (job: Job) => drawnJobOf(job, (await openDesk(job, inMemory())).resources);
+
+/** What is added to a side, and where it then stands. */
+async function place(job: Job, what: Addable, eye?: { x: number; y: number }) {
+  const { drawing } = await drawn(job);
+  const element = newElement(what, drawing.boxes, landingOn(drawing, eye));
+  const after = await drawn(added(job, drawing.surface, [element]).job);
+  const rect = after.drawing.frames.find((f) => f.element === element.id)?.rect;
+  if (!rect) throw new Error('it is not there');
+  return { element, rect };
+}
+
+const frame = (id: string, [x, y, width, height]: readonly [number, number, number, number]): Element =>
+  box(id, [x, y, width, height]);
+
+test('on a bare side it stands as a hand would put it: across the safe area, in its upper third', async () => {
+  const { element, rect } = await place(makeJob([]), 'text');
+  expect(element.placement).toMatchObject({ against: { box: 'safe' }, x: { start: 0, end: 0 } });
+  expect(rect.y + rect.height / 2).toBeCloseTo(5 + 200 / 3, 6);
+});
+
+test('not on top of what is there: below it, and above it where there is no room below', async () => {
+  const head = frame('head', [10, 50, 120, 40]);
+  const under = await place(makeJob([head]), 'text');
+  expect(under.rect.y).toBeCloseTo(93, 6);
+  const tall = frame('tall', [10, 50, 60, 155]);
+  const over = await place(makeJob([tall]), 'text');
+  expect(over.rect.y + over.rect.height).toBeCloseTo(47, 6);
+  // Beside it there is room at the same height.
+  const small = frame('small', [10, 50, 20, 60]);
+  expect((await place(makeJob([small]), 'rectangle')).rect.x).toBeGreaterThan(30);
+});
+
+test('a ground, and what fills most of the side, is lain upon', async () => {
+  const ground = frame('ground', [-3, -3, 154, 216]);
+  const panel = frame('panel', [8, 8, 132, 180]);
+  const bare = await place(makeJob([]), 'text');
+  expect((await place(makeJob([ground, panel]), 'text')).rect).toEqual(bare.rect);
+});
+
+test('where one looks', async () => {
+  const { rect } = await place(makeJob([]), 'star', { x: 40, y: 150 });
+  expect([rect.x + rect.width / 2, rect.y + rect.height / 2]).toEqual([40, 150]);
+});
+
+describe('on a folded piece', () => {
+  const folder = begin('brochure', { fold: 'letter' });
+  const [side] = blankOf(folder, pieceOf(folder)).surfaces;
+  const panels = side?.boxes.panels ?? [];
+
+  test.each(panels.map(({ name }, i) => [name, i] as const))('in panel %s, never across a fold', async (name, i) => {
+    const panel = panels[i] as Rect;
+    const eye = { x: panel.x + 2, y: panel.y + panel.height / 2 };
+    for (const what of ['text', 'table', 'picture', 'line', 'star'] as const) {
+      const { element, rect } = await place(folder, what, eye);
+      expect(element.placement.against).toEqual({ box: 'panel', panel: name });
+      expect(rect.x).toBeGreaterThanOrEqual(panel.x);
+      expect(rect.x + rect.width).toBeLessThanOrEqual(panel.x + panel.width + 1e-9);
+    }
+  });
+});
+
+test('many things one after the other lie on nothing, as long as there is room', async () => {
+  let job = makeJob([words('t', 'There already', [10, 60, 100, 10]), line('l', [10, 90, 100, 0])]);
+  const rects: Rect[] = [];
+  for (let i = 0; i < 6; i += 1) {
+    const { element, rect } = await place(job, 'text');
+    expect(rects.filter((other) => overlaps(other, rect))).toEqual([]);
+    rects.push(rect);
+    job = added(job, 'front', [element]).job;
+  }
+});
+
+test('what is dropped lies where it falls; where nothing is free, on top after all', () => {
+  const [surface] = blankOf(makeJob([]), pieceOf(makeJob([]))).surfaces;
+  if (!surface) throw new Error('no side');
+  const { boxes } = surface;
+  expect(landed(landingAt(boxes, { x: 0, y: 20 }), { width: 6, height: 10 })).toMatchObject({ x: -3, y: 15 });
+  const full = { ...landingOnBare(boxes), taken: [boxes.safe] };
+  expect(landed(full, { width: 50, height: 20 })).toEqual(landed(landingOnBare(boxes), { width: 50, height: 20 }));
+});
