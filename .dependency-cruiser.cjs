@@ -24,7 +24,7 @@ const UI_FLOORS = [
   ['format', 'dummy'],
   ['printable', 'slip'],
   ['sheet', 'finish', 'size', 'pages', 'palette'],
-  ['bench', 'search', 'stations', 'reckoner', 'books', 'board'],
+  ['bench', 'search', 'stations', 'reckoner', 'glossary', 'books', 'board'],
   ['job-page'],
 ];
 

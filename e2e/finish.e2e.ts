@@ -34,6 +34,7 @@ test('a bookmark with varnish over the moons in its picture: seen on its plates,
 }) => {
   const build = async (hand: Hand) => {
     await bookmark(hand);
+    await page.keyboard.press('Alt+4');
     await expectTraced(page);
   };
   await openPiece(page, { file: 'bookmark', recipe: 'finished', build, most: 110 });

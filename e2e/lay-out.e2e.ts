@@ -204,6 +204,7 @@ test('points of a path, a gradient’s end and a colour from the bench, by hand'
 
   await bench.focus();
   await page.keyboard.press('x');
+  await write(field(page, 'y-top'), '45');
   await page.getByRole('button', { name: /^paint: 0 0 0 20/ }).click();
   await page.getByRole('button', { name: 'Gradient' }).click();
   await close(page);

@@ -60,6 +60,8 @@ async function expectAlike(page: Page, file: string): Promise<void> {
   const previews = await previewsOf(page);
   const { stock } = await stored(page);
   await page.keyboard.press('h');
+  // What is pointed at on the sheet is shown on the bench.
+  await page.mouse.move(0, 0);
   // Marks of the findings lie above the paper.
   await page
     .locator('[data-bench] > svg')
@@ -86,16 +88,19 @@ async function expectAlike(page: Page, file: string): Promise<void> {
           const [shown, wanted] = await Promise.all([pixels(bench), pixels(bytes)]);
           const cells = differences(shown, wanted, size[0], size[1]);
           worst = Math.max(...cells);
-          return cells.reduce((sum, d) => sum + d, 0) / cells.length;
+          const mean = cells.reduce((sum, d) => sum + d, 0) / cells.length;
+          // A small element that is wrong would be lost in the mean of a side.
+          return Math.max(mean / MEAN, worst / WORST);
         },
-        { message: `${file}, ${name}` },
+        { message: `${file}, ${name}: of what may differ` },
       )
-      .toBeLessThan(0.02);
-    // A small element that is wrong would be lost in the mean of a side.
+      .toBeLessThan(1);
     console.log(`${file}, ${name}: worst part differs by ${(worst * 100).toFixed(1)} %`);
-    expect(worst, `${file}, ${name}: the part that differs most`).toBeLessThan(0.08);
   }
 }
+
+/** How much a side, and the part of it that differs most, may differ, as shares of the range. */
+const [MEAN, WORST] = [0.02, 0.08];
 
 /** Parts that a side is compared by, across and down. */
 const PARTS = 12;

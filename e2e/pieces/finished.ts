@@ -45,9 +45,8 @@ export async function bookmark(hand: Hand): Promise<void> {
   );
 
   await hand.key('f');
-  await hand.key('Alt+4');
   await hand.key('Tab');
-  await hand.press('the shapes in this picture');
+  await hand.finish('coat with', 'Matt varnish', {}, 'the shapes in this picture');
 }
 
 /** A moon and its stars on clear film: each peels off by itself, with white beneath; the sheet is cut through. */

@@ -581,10 +581,12 @@ export class Hand {
     adds: 'coat with' | 'line to',
     what: string,
     look: Readonly<Record<string, string>> = {},
+    over?: string,
   ): Promise<void> {
     await this.key('Alt+4');
     await this.press(adds === 'coat with' ? 'Coat …' : 'Line …');
     await this.choose(this.page.getByRole('combobox', { name: adds, exact: true }), what);
+    if (over !== undefined) await this.choose(this.page.getByRole('combobox', { name: 'over' }), over);
     await this.press(adds === 'coat with' ? 'Coat it' : 'Line it');
     for (const [field, value] of Object.entries(look))
       await this.write(this.page.locator(`input[name="${field}"]`), value);

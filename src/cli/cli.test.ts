@@ -5,6 +5,7 @@ import { inFolder } from '../testing/programs';
 import { ys } from '../testing/ys';
 import { GALLERY } from '../core/printable';
 import { formatPictures, formatsMarkdown } from './format-docs';
+import { glossaryMarkdown, glossaryPictures } from './glossary-docs';
 import { printablesMarkdown } from './printable-docs';
 
 test('new, describe, check and export, one after another', async () => {
@@ -83,6 +84,11 @@ test('docs/printables.md is what the registry says, and each entry has its pictu
   expect(readFileSync('docs/printables.md', 'utf8')).toBe(printablesMarkdown());
   const pictures = readdirSync('assets/printables').sort();
   expect(pictures).toEqual(GALLERY.map((e) => `${e.id}.png`).sort());
+});
+
+test('docs/glossary.md and its drawings are what the glossary says (npm run formats)', () => {
+  expect(readFileSync('docs/glossary.md', 'utf8')).toBe(glossaryMarkdown());
+  for (const { name, svg } of glossaryPictures()) expect(readFileSync(join('docs/glossary', name), 'utf8')).toBe(svg);
 });
 
 test('docs/formats.md and its pictures are what the registry says (npm run formats)', () => {

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import type { Arguments } from '../arguments';
 import { changesMarkdown } from '../changes-docs';
 import { PICTURE_FILES, drawnPicture } from '../../demo';
+import { glossaryMarkdown, glossaryPictures } from '../glossary-docs';
 import { formatPictures, formatsMarkdown } from '../format-docs';
 import { printablePictures, printablesMarkdown } from '../printable-docs';
 import { say, writeWhole } from '../say';
@@ -15,6 +16,9 @@ export async function run(args: Arguments): Promise<number> {
   for (const { name, svg } of formatPictures()) await writeWhole(join(out, 'formats', name), svg);
   await writeWhole(join(out, 'printables.md'), printablesMarkdown());
   await writeWhole(join(out, 'changes.md'), changesMarkdown());
+  await writeWhole(join(out, 'glossary.md'), glossaryMarkdown());
+  await mkdir(join(out, 'glossary'), { recursive: true });
+  for (const { name, svg } of glossaryPictures()) await writeWhole(join(out, 'glossary', name), svg);
   // The pages show the same pictures.
   const pictures = join(out, '..', 'assets', 'printables');
   await mkdir(pictures, { recursive: true });
@@ -22,6 +26,6 @@ export async function run(args: Arguments): Promise<number> {
   const demo = join(out, '..', 'assets', 'demo', 'pictures');
   await mkdir(demo, { recursive: true });
   for (const name of PICTURE_FILES) await writeWhole(join(demo, name), await drawnPicture(name));
-  say(`${['formats', 'printables', 'changes'].map((page) => join(out, `${page}.md`)).join(', ')} written.`);
+  say(`${['formats', 'printables', 'changes', 'glossary'].map((page) => join(out, `${page}.md`)).join(', ')} written.`);
   return 0;
 }

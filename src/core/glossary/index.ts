@@ -1,8 +1,8 @@
 import { TERMS } from './terms';
 import type { Term } from './term';
 
-export { SKETCH, SKETCH_LOOKS, type Sketch, type SketchMark } from './sketch';
-export { TERMS } from './terms';
+export { SKETCH, sketchShapes, type Sketch } from './sketch';
+export { TERMS, type TermId } from './terms';
 export type { Term } from './term';
 
 const byId = new Map(TERMS.map((term) => [term.id, term]));

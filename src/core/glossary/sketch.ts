@@ -22,7 +22,7 @@ export type Sketch = readonly SketchMark[];
 export const SKETCH = { width: 120, height: 72 } as const;
 
 /** How a mark is drawn: fill, line and dashes, told apart by shape as well as by colour. */
-export interface SketchLook {
+interface SketchLook {
   readonly fill: string;
   readonly stroke: string;
   readonly width: number;
@@ -31,7 +31,7 @@ export interface SketchLook {
 
 const INK = '#1b2334';
 
-export const SKETCH_LOOKS: Readonly<Record<SketchInk, SketchLook>> = {
+const SKETCH_LOOKS: Readonly<Record<SketchInk, SketchLook>> = {
   paper: { fill: '#ffffff', stroke: '#8b8f98', width: 0.6 },
   art: { fill: '#7d86a8', stroke: 'none', width: 0 },
   bleed: { fill: '#cfd3e2', stroke: '#8a5a00', width: 0.8, dash: '3 2' },
@@ -42,3 +42,38 @@ export const SKETCH_LOOKS: Readonly<Record<SketchInk, SketchLook>> = {
   measure: { fill: 'none', stroke: INK, width: 0.6 },
   mark: { fill: 'none', stroke: INK, width: 0.8 },
 };
+
+/** A mark as an element of SVG. */
+export interface SketchShape {
+  readonly tag: 'rect' | 'line' | 'circle' | 'text';
+  readonly attributes: Readonly<Record<string, string | number>>;
+  readonly text?: string;
+}
+
+/** What a sketch is drawn of, for whoever writes SVG. */
+export const sketchShapes = (sketch: Sketch): readonly SketchShape[] => sketch.map(shapeOf);
+
+const WORD = { fontSize: 8, fontFamily: 'Barlow, sans-serif', fill: INK } as const;
+
+function shapeOf(mark: SketchMark): SketchShape {
+  if (mark.is === 'word') {
+    const [x, y] = mark.at;
+    return { tag: 'text', attributes: { x, y, ...WORD }, text: mark.word };
+  }
+  const { fill, stroke, width, dash } = SKETCH_LOOKS[mark.as];
+  const look = { fill, stroke, strokeWidth: width, ...(dash !== undefined && { strokeDasharray: dash }) };
+  switch (mark.is) {
+    case 'box': {
+      const [x, y, w, h] = mark.at;
+      return { tag: 'rect', attributes: { x, y, width: w, height: h, ...look } };
+    }
+    case 'line': {
+      const [x1, y1, x2, y2] = mark.at;
+      return { tag: 'line', attributes: { x1, y1, x2, y2, ...look } };
+    }
+    case 'round': {
+      const [cx, cy, r] = mark.at;
+      return { tag: 'circle', attributes: { cx, cy, r, ...look } };
+    }
+  }
+}

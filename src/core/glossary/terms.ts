@@ -25,7 +25,7 @@ const LEAF = [box('bleed', 34, 6, 52, 60), box('paper', 38, 10, 44, 52), box('tr
 const COLUMNS = [0, 1, 2].map((i) => box('safe', 30 + i * 22, 12, 18, 48));
 
 /** The words of the trade, from the size of a piece to the file that leaves the house. Figures: common practice. */
-export const TERMS: readonly Term[] = [
+const ALL = [
   {
     id: 'trim',
     word: 'Trim',
@@ -184,8 +184,9 @@ export const TERMS: readonly Term[] = [
     id: 'smallest-type',
     word: 'Smallest type',
     what: 'The size below which type fills in or breaks up on this press and paper.',
-    why: 'Light letters on a dark ground fill with ink first; thin strokes of several inks show every slip of register.',
+    why: 'Light letters on a dark ground fill with ink first; thin strokes in several inks show each slip of register.',
     usual: '5 pt in black on coated paper, 6 pt on uncoated; 8 pt and a bold weight where it is left white.',
+    figures: ['minTypePt'],
   },
   {
     id: 'thinnest-line',
@@ -193,6 +194,7 @@ export const TERMS: readonly Term[] = [
     what: 'The width below which a line may be lost on the plate.',
     why: 'A line without a width is as thin as the device can make it: a hundredth of a millimetre on a plate.',
     usual: '0.25 pt in one full ink; 0.5 pt where it is left white, or printed in several inks.',
+    figures: ['minLinePt'],
   },
   {
     id: 'resolution',
@@ -229,7 +231,7 @@ export const TERMS: readonly Term[] = [
       box('art', 72, 20, 20, 44),
       line('cut', 16, 24, 104, 24),
     ],
-    figures: ['ink-most', 'ink-limit'],
+    figures: ['ink-most', 'inkLimit'],
     see: ['output-profile'],
   },
   {
@@ -294,7 +296,7 @@ export const TERMS: readonly Term[] = [
       line('mark', 40, 60, 40, 68),
       line('mark', 80, 60, 80, 68),
     ],
-    figures: ['mark-offset'],
+    figures: ['markOffset'],
     see: ['register', 'slug'],
   },
   {
@@ -307,7 +309,7 @@ export const TERMS: readonly Term[] = [
       box('paper', 18, 8, 84, 56),
       ...Array.from({ length: 6 }, (_, i) => box('trim', 24 + (i % 3) * 25, 13 + Math.floor(i / 3) * 24, 22, 21)),
     ],
-    figures: ['per-sheet', 'sheets', 'run'],
+    figures: ['per-sheet', 'sheets', 'run', 'sheet-1', 'sheet-2', 'sheet-3', 'sheet-4'],
     see: ['bleed', 'grain'],
   },
   {
@@ -412,4 +414,9 @@ export const TERMS: readonly Term[] = [
     usual: 'PDF/X-4: transparency stays live, colours are in inks or tagged.',
     see: ['output-profile', 'marks'],
   },
-];
+] as const satisfies readonly Term[];
+
+export const TERMS: readonly Term[] = ALL;
+
+/** Names a word of the glossary. */
+export type TermId = (typeof ALL)[number]['id'];

@@ -17,6 +17,7 @@ import { useDrag } from './use-drag';
 import { useMeasured } from './use-measured';
 import { usePick } from './use-pick';
 import { useFitted, useRoom } from './use-room';
+import { usePinch } from './use-pinch';
 import { useWheel } from './use-wheel';
 
 interface Props {
@@ -38,6 +39,7 @@ export function Bench({ onDropFiles }: Props) {
   useRoom(host);
   useFitted(scene);
   useWheel(host);
+  usePinch(host, drag.cancel);
 
   const toMm = useCallback<Hand['toMm']>(
     (event) => {

@@ -206,6 +206,13 @@ export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'sel
     [pointOf, dragOf, store],
   );
 
+  /** Lets go without a change. */
+  const cancel = useCallback(() => {
+    if (!press.current) return;
+    letGo();
+    store.getState().preview(undefined);
+  }, [letGo, store]);
+
   useEffect(() => {
     const move = (event: PointerEvent) => {
       const now = press.current;
@@ -230,11 +237,6 @@ export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'sel
       letGo();
       finish(event, now);
     };
-    const cancel = () => {
-      if (!press.current) return;
-      letGo();
-      store.getState().preview(undefined);
-    };
     const keys = (event: KeyboardEvent) => {
       if (event.key === ' ' && event.target === host.current) {
         spaceDown.current = event.type === 'keydown';
@@ -250,14 +252,14 @@ export function useDrag(host: RefObject<HTMLElement | null>, mode: 'edit' | 'sel
     window.addEventListener('keydown', keys, { signal });
     window.addEventListener('keyup', keys, { signal });
     return () => listening.abort();
-  }, [pointOf, step, finish, letGo, store, host]);
+  }, [pointOf, step, finish, letGo, cancel, host]);
 
   const onStretch = useCallback(
     (handle: Handle, event: ReactPointerEvent) => begin({ gesture: { kind: 'stretch', handle } }, event),
     [begin],
   );
   const onTurn = useCallback((event: ReactPointerEvent) => begin({ gesture: { kind: 'turn' } }, event), [begin]);
-  return { caught, marquee, dragging, onPointerDown, onStretch, onTurn };
+  return { caught, marquee, dragging, onPointerDown, onStretch, onTurn, cancel };
 }
 
 /** The elements that a box touches, but for backgrounds. */

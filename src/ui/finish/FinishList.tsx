@@ -8,6 +8,7 @@ import { finishLayers } from '@/core/marks';
 import { ChoiceField } from '../field/ChoiceField';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
+import { Explained } from '../shell/Explained';
 import { COLOURS, FACES } from '../shell/theme';
 import { Fold } from '../shell/Fold';
 import { AddFinishing } from './AddFinishing';
@@ -118,7 +119,8 @@ export function FinishList() {
         }}
       />
       <Box sx={{ fontSize: 12, color: COLOURS.sheetSoft }}>
-        Lines and coatings lie above the artwork and overprint it. Artwork cannot be printed in their colours.
+        <Explained term="die-line">Lines</Explained> and <Explained term="coating">coatings</Explained> lie above the
+        artwork and <Explained term="overprint">overprint</Explained> it. Artwork cannot be printed in their colours.
       </Box>
     </Fold>
   );

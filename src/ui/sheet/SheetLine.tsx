@@ -6,9 +6,13 @@ import type { Figure, OverrideField } from '@/core/figure';
 import { formatLength, formatNumber, parseLength, type JobUnit, type Parsed } from '@/core/measure';
 import { useJob } from '../open-job/context';
 import { MeasureField } from '../field/MeasureField';
+import { fetched } from '../shell/fetched';
 import { COLOURS, FACES } from '../shell/theme';
 import { figureText } from './figure-text';
 import { overrideFigure } from '@/core/edit';
+
+/** The glossary is no part of what is seen first. */
+const TermOfFigure = fetched(async () => (await import('../shell/TermById')).TermOfFigure);
 
 /** One figure: pointing at it lights the measure on the bench, a press opens its working. */
 export const SheetLine = memo(function SheetLine({
@@ -90,6 +94,9 @@ function Working({ figure, unit }: { readonly figure: Figure; readonly unit: Job
         </Box>
       ))}
       <Box sx={{ fontSize: 12.5, color: COLOURS.sheetSoft, mt: 0.5 }}>{figure.rule}.</Box>
+      <Box sx={{ mt: 1 }}>
+        <TermOfFigure figure={figure.id} />
+      </Box>
       {overridable && (
         <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 1, mt: 1 }}>
           <MeasureField

@@ -13,7 +13,7 @@ export function GridFields() {
   const context = { unit: job.unit, ppi: rules.ppi.value };
   const { grid } = piece;
   return (
-    <Group title={grid.margins ? 'Grid in the trim' : 'Grid in the safe area'}>
+    <Group title={grid.margins ? 'Grid in the trim' : 'Grid in the safe area'} term="grid">
       {(
         [
           ['columns', 'gutter'],

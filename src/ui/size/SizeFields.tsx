@@ -81,7 +81,7 @@ export function SizeFields({ onCopy }: Pick<StationProps, 'onCopy'>) {
             size={piece.decisions['size'] as Size | undefined}
           />
         </Group>
-        <Group title="Bleed">
+        <Group title="Bleed" term="bleed">
           <EdgesField
             {...context}
             name="bleed"
@@ -89,7 +89,7 @@ export function SizeFields({ onCopy }: Pick<StationProps, 'onCopy'>) {
             onChange={(bleed) => resize.setAll('Change bleed', (p) => ({ ...p, bleed }))}
           />
         </Group>
-        <Group title="Safe margin">
+        <Group title="Safe margin" term="safe-margin">
           <EdgesField
             {...context}
             name="safe"
@@ -97,7 +97,7 @@ export function SizeFields({ onCopy }: Pick<StationProps, 'onCopy'>) {
             onChange={(safe) => resize.setAll('Change safe margin', (p) => ({ ...p, safe }))}
           />
         </Group>
-        <Group title="Slug">
+        <Group title="Slug" term="slug">
           <LengthField
             {...context}
             label="width"

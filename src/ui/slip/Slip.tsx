@@ -1,6 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
+import type { TermId } from '@/core/glossary';
+import { Explained } from '../shell/Explained';
 import { COLOURS } from '../shell/theme';
 
 /** The white slip, clipped onto the sheet: what is selected, or what the station decides, in words. */
@@ -46,8 +48,15 @@ function Clip() {
   );
 }
 
+interface GroupProps {
+  readonly title: string;
+  /** The word of the glossary that explains it. */
+  readonly term?: TermId;
+  readonly children: ReactNode;
+}
+
 /** A row of fields under a small heading. */
-export function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+export function Group({ title, term, children }: GroupProps) {
   return (
     <Box role="group" aria-label={title} sx={{ display: 'flex', flexDirection: 'column' }}>
       <Box
@@ -60,7 +69,7 @@ export function Group({ title, children }: { readonly title: string; readonly ch
           mb: 0.5,
         }}
       >
-        {title}
+        {term === undefined ? title : <Explained term={term}>{title}</Explained>}
       </Box>
       <Box
         sx={{

@@ -38,7 +38,7 @@ export function ColourFields() {
     }
   };
   return (
-    <Group title="Colour">
+    <Group title="Colour" term="output-profile">
       <ChoiceField<ProfileKey | 'open'>
         label={profile ? 'profile, set by hand' : 'profile, from the stock'}
         width="100%"

@@ -43,7 +43,7 @@ export function DeskFields() {
     />
   );
   return (
-    <Group title="Desk sheet">
+    <Group title="Desk sheet" term="up">
       <MeasureField
         label="paper"
         name="desk-paper"

@@ -28,7 +28,7 @@ export function MarkFields() {
   const { sheet } = sideMarks(job, { piece, surface, drawing, rules, scale: blank.scale }, face, '0000-00-00');
   const round = (mm: number) => Math.round(mm * 100) / 100;
   return (
-    <Group title="Marks">
+    <Group title="Marks" term="marks">
       {MARKS.map(([key, label]) => (
         <CheckField
           key={key}
