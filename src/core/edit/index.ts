@@ -1,5 +1,7 @@
 export * from './arrange';
+export * from './asked';
 export * from './begin';
+export * from './box-choices';
 export * from './bring-in';
 export * from './changes';
 export * from './clipboard';

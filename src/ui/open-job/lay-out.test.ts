@@ -41,7 +41,7 @@ import {
   type DrawnJob,
 } from '@/core/edit';
 import { pickedAt } from '../bench/pick';
-import { boxChoices, dependants } from '../slip/boxes';
+import { boxChoices, dependants } from '@/core/edit';
 import { defineStation } from './station';
 import { createJobStore } from './store';
 import { drawnJobOf } from '../../testing/drawn';

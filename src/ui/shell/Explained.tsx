@@ -43,7 +43,8 @@ export function Explained({ term, children }: Props) {
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
         slotProps={{ paper: { role: 'dialog', 'aria-label': 'What it is', elevation: 4 } }}
       >
-        <Box sx={{ p: 2, width: 320, maxWidth: '90vw' }}>
+        {/* As high as what is fetched will be: where it opens is found before it is there. */}
+        <Box sx={{ p: 2, width: 320, maxWidth: '90vw', minHeight: 330 }}>
           <TermById id={term} />
         </Box>
       </Popover>

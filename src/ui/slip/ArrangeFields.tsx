@@ -1,13 +1,14 @@
 'use client';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonGroup from '@mui/material/ButtonGroup';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { type Edge } from '@/core/layout';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
-import { alignSelection, distributeSelection, withJob, type Reference } from '@/core/edit';
+import { alignSelection, arrangements, distributeSelection, withJob, type Reference } from '@/core/edit';
 import { Opener } from './Opener';
 import { Group } from './Slip';
 
@@ -110,6 +111,44 @@ function Arrangement() {
           </Button>
         </ButtonGroup>
       )}
+      <InWords />
     </Group>
   );
 }
+
+/** Arrangements as one would ask for them; what is pointed at is shown on the bench before it is done. */
+function InWords() {
+  const desk = useDesk();
+  const selection = useJob((s) => s.selection);
+  const change = useJob((s) => s.change);
+  const preview = useJob((s) => s.preview);
+  const asked = arrangements(desk, selection);
+  // What is shown goes with the list.
+  useEffect(() => () => preview(undefined), [preview]);
+  if (asked.length === 0) return null;
+  return (
+    <Box
+      component="ul"
+      aria-label="In words"
+      onPointerLeave={() => preview(undefined)}
+      sx={{ m: 0, p: 0, listStyle: 'none', flexBasis: '100%', display: 'grid' }}
+    >
+      {asked.map(({ id, words, recipe }) => (
+        <li key={id}>
+          <Button
+            size="small"
+            onPointerEnter={() => preview(recipe)}
+            onFocus={() => preview(recipe)}
+            onBlur={() => preview(undefined)}
+            onClick={() => change(sentence(words), recipe)}
+            sx={{ textAlign: 'left', minHeight: 28 }}
+          >
+            {words}
+          </Button>
+        </li>
+      ))}
+    </Box>
+  );
+}
+
+const sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -7,7 +7,7 @@ import { boxName } from '@/core/layout';
 import { FIELD_LINE, fittedType } from '../field/fitted-type';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
-import { boxChoices, dependants, type BoxChoice } from './boxes';
+import { boxChoices, dependants, type BoxChoice } from '@/core/edit';
 
 /** What the arrow takes of the field, px. */
 const ARROW = 30;

@@ -36,7 +36,9 @@ export function ElementSlip() {
         <Groups>
           <Title name={`${elements.length} elements`} where="changed together" />
           <SeveralFields elements={elements} />
-          <ArrangeFields />
+          <Group title="Arrangement">
+            <ArrangeFields />
+          </Group>
           <GroupFields />
         </Groups>
       </Slip>

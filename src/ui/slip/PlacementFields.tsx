@@ -19,7 +19,7 @@ import { useMeasures } from '../field/measures';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { BoxField } from './BoxField';
-import { boxChoices, dependants } from './boxes';
+import { boxChoices, dependants } from '@/core/edit';
 import { Group } from './Slip';
 import { useChange } from './use-change';
 

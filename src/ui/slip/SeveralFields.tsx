@@ -18,7 +18,7 @@ import { MeasureField } from '../field/MeasureField';
 import { useMeasures } from '../field/measures';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
-import { boxChoices, dependants } from './boxes';
+import { boxChoices, dependants } from '@/core/edit';
 import { Group } from './Slip';
 
 interface Props {

@@ -1,5 +1,5 @@
-import type { BoxRef, ElementPart, NamedGrid } from '@/core/job';
-import { boxName, type SurfaceBoxes, type Tracks } from '@/core/layout';
+import type { BoxRef, ElementPart, NamedGrid } from '../job';
+import { boxName, type SurfaceBoxes, type Tracks } from '../layout';
 
 export interface BoxChoice {
   readonly ref: BoxRef;
@@ -52,7 +52,7 @@ function trackRefs({ columns, rows }: Tracks, grid: string | undefined): readonl
   return found.slice(0, MOST * 2);
 }
 
-/** The elements that an element’s place waits for, directly or through others, and itself. */
+/** The elements whose places wait for that of one, directly or through others, and that one itself. */
 export function dependants(
   id: string,
   elements: readonly {
