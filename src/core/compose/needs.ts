@@ -1,5 +1,6 @@
-import { elementKind, styleBook, textsIn, type CharacterLook } from '../element';
+import { elementKind, styleBook, textsIn, type CharacterLook, type Element, type StyleBook } from '../element';
 import { composedKind } from './kinds';
+import { weakMemo } from './memo';
 import { elementsOf, jobFonts, type FontAsset, type Job } from '../job';
 import { FALLBACK_FAMILY, SHIPPED_FACES, nearestFace, type ShippedFace } from '../type';
 
@@ -12,37 +13,43 @@ export interface FaceNeed {
 /** What the slug line and stand-ins are set in. */
 export const SLUG_FACE: FaceNeed = { family: FALLBACK_FAMILY, weight: 400, italic: false };
 
+/** What something is set in. */
+interface SetIn {
+  readonly look: CharacterLook;
+  readonly language: string;
+  readonly isHyphenated: boolean;
+}
+
+/** By element: a change makes one anew, and a side may have thousands. */
+const known = weakMemo<readonly SetIn[]>();
+
 /** The looks of everything that is set in a job, of its styles too: a style in hand is to be seen at once. */
-function looksIn(
-  job: Job,
-): readonly { readonly look: CharacterLook; readonly language: string; readonly isHyphenated: boolean }[] {
+function looksIn(job: Job): readonly SetIn[] {
+  const { styles, cellStyles, language } = job;
   const book = styleBook(job);
-  const found = job.pieces.flatMap((piece) =>
-    elementsOf(piece).flatMap(({ element }) => {
-      return textsIn(element, book).flatMap((text) => {
-        const language = text.language ?? job.language;
-        return text.paragraphs.flatMap((paragraph) => {
-          const within = book.paragraph(text, paragraph);
-          const looks = [within, ...paragraph.runs.map((run) => book.run(within, run))];
-          return looks.map((look) => ({ look, language, isHyphenated: within.hyphenate }));
-        });
-      });
-    }),
-  );
-  const printed = job.pieces.flatMap((piece) =>
+  const set = job.pieces.flatMap((piece) =>
     elementsOf(piece).flatMap(({ element }) =>
-      composedKind(element.kind)
-        .looks(element)
-        .map((look) => ({ look, language: job.language, isHyphenated: false })),
+      known(element, [styles, cellStyles, language], () => [
+        ...textLooks(element, book, language),
+        ...composedKind(element.kind)
+          .looks(element)
+          .map((look) => ({ look, language, isHyphenated: false })),
+      ]),
     ),
   );
-  const styles = job.styles.map(({ id }) => ({
-    look: book.style(id),
-    language: job.language,
-    isHyphenated: book.style(id).hyphenate,
-  }));
-  return [...found, ...printed, ...styles];
+  const inHand = styles.map(({ id }) => ({ look: book.style(id), language, isHyphenated: book.style(id).hyphenate }));
+  return [...set, ...inHand];
 }
+
+const textLooks = (element: Element, book: StyleBook, usual: string): readonly SetIn[] =>
+  textsIn(element, book).flatMap((text) => {
+    const language = text.language ?? usual;
+    return text.paragraphs.flatMap((paragraph) => {
+      const within = book.paragraph(text, paragraph);
+      const looks = [within, ...paragraph.runs.map((run) => book.run(within, run))];
+      return looks.map((look) => ({ look, language, isHyphenated: within.hyphenate }));
+    });
+  });
 
 /** The faces a job’s text asks for, and the one that stands in. */
 export function facesNeeded(job: Job): readonly FaceNeed[] {

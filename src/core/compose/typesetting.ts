@@ -1,9 +1,10 @@
-import { hasFields, textsIn, type FieldValues, type TextElement } from '../element';
+import { hasFields, textsIn, type Element, type FieldValues, type TextElement } from '../element';
 import { elementsOn, type Piece, type SideName } from '../job';
 import { positive, type Rect, type SurfaceBoxes } from '../layout';
 import type { Turn } from '../printable';
 import type { ElementContext } from './context';
 import { fieldValues } from './field-values';
+import { weakMemo } from './memo';
 import { bareContext, type Memory } from './memory';
 import { setTable } from './set-table';
 import type { SetTable, Story } from './set-words';
@@ -87,9 +88,16 @@ function setStories(setting: Setting, texts: Texts, shown: ReadonlySet<SideName>
 /** What the text of a frame depends on: itself, its place, and what it keeps clear of. */
 function dependenciesOf({ element, boxes, elements }: StoryFrame): readonly unknown[] {
   const own = boxes.placed[element.id];
-  const around = elements.some((e) => e.wrap !== null) ? JSON.stringify(obstaclesOn(elements, boxes)) : '';
-  return [element, own?.x, own?.y, own?.width, own?.height, around];
+  return [element, own?.x, own?.y, own?.width, own?.height, wordsKeepOff(elements, boxes)];
 }
+
+const keptOff = weakMemo<string>();
+
+/** What the words of a side keep off, as text: the same for all of its frames. */
+const wordsKeepOff = (elements: readonly Element[], boxes: SurfaceBoxes): string =>
+  keptOff(elements, [boxes], () =>
+    elements.some((e) => e.wrap !== null) ? JSON.stringify(obstaclesOn(elements, boxes)) : '',
+  );
 
 function setTables(setting: Setting, sides: readonly PlacedSide[]): ReadonlyMap<string, SetTable> {
   const { memory, piece } = setting;

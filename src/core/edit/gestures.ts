@@ -20,6 +20,7 @@ import {
   type Point,
   type Rect,
   type SnapLine,
+  type SnapLines,
   type SnapPart,
   type SurfaceBoxes,
 } from '../layout';
@@ -86,7 +87,16 @@ interface DragContext {
 
 const selected = ({ drawing, selection }: DragContext) => drawing.frames.filter((f) => selection.includes(f.element));
 
-const linesFor = ({ drawing, selection }: DragContext) => snapLines(drawing.boxes, new Set(selection));
+/** The lines of the last drag: all of its steps begin from one drawing. */
+const lastLines = new WeakMap<SurfaceBoxes, { readonly of: readonly string[]; readonly lines: SnapLines }>();
+
+function linesFor({ drawing: { boxes }, selection }: DragContext): SnapLines {
+  const last = lastLines.get(boxes);
+  if (last?.of === selection) return last.lines;
+  const lines = snapLines(boxes, new Set(selection));
+  lastLines.set(boxes, { of: selection, lines });
+  return lines;
+}
 
 /** Moves the selection by a distance, catching on boxes, columns and other elements. */
 export function dragMove(context: DragContext, dx: number, dy: number): Dragged {

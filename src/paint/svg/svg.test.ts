@@ -1,6 +1,7 @@
 import type { Item } from '../../core/drawing';
 import { ellipsePath, mapPath, rectPath } from '../../core/drawing';
 import { IDENTITY, rotation } from '../../core/layout';
+import { SANS } from '../../testing/type';
 import { svgItems, svgPage } from './index';
 
 const context = {
@@ -89,5 +90,62 @@ describe('outlines', () => {
       ['C', 4, 1, 5, 2, 4, 3],
       ['Z'],
     ]);
+  });
+});
+
+describe('letters', () => {
+  const [file] = SANS.files;
+  if (!file) throw new Error('no font');
+
+  /** Points that a path of M, m, l, c and z leads through, as SVG reads it (SVG 2, 9.3). */
+  function pointsOf(d: string): number[][] {
+    let [at, start] = [
+      [0, 0],
+      [0, 0],
+    ];
+    return [...d.matchAll(/([Mmlcz])([^Mmlcz]*)/g)].flatMap(([, letter = '', rest = '']) => {
+      if (letter === 'z') {
+        at = start;
+        return [];
+      }
+      const numbers = rest.trim().split(/\s+/).map(Number);
+      const pairs = numbers.flatMap((x, i) => (i % 2 === 0 ? [[x, numbers[i + 1] ?? NaN]] : []));
+      const from = letter === 'M' ? [0, 0] : at;
+      const points = pairs.map(([x = NaN, y = NaN]) => [x + (from[0] ?? 0), y + (from[1] ?? 0)]);
+      at = points.at(-1) ?? at;
+      if (letter === 'M' || letter === 'm') start = at;
+      return points;
+    });
+  }
+
+  test.each(['&', 'g', '%', 'Å'])('%s is written as its font draws it, wherever it stands', (letter) => {
+    const gid = file.shape(letter, 'en-GB', [])[0]?.gid ?? 0;
+    const [size, x, y] = [14.1, 33.337, 71.9];
+    const item: Item = {
+      kind: 'glyphs',
+      from: 't',
+      opacity: 1,
+      matrix: IDENTITY,
+      font: 'f',
+      size,
+      glyphs: [
+        { gid, x: 5, y: 5, text: letter },
+        { gid, x, y, text: letter },
+      ],
+      ink: { kind: 'process', build: { c: 0, m: 0, y: 0, k: 100 }, overprint: true },
+    };
+    const [, d = ''] = / d="([^"]*)"/.exec(svgItems([item], { ...context, fonts: { file: () => file } })) ?? [];
+    const scale = size / file.unitsPerEm;
+    const drawn = file.outline(gid).flatMap(([, ...numbers]) => {
+      const units: readonly number[] = numbers;
+      return units.flatMap((u, i) => (i % 2 === 0 ? [[u * scale, -(units[i + 1] ?? NaN) * scale]] : []));
+    });
+    const points = pointsOf(d);
+    expect(points).toHaveLength(2 * drawn.length);
+    drawn.forEach(([u = 0, v = 0], i) => {
+      const [px = NaN, py = NaN] = points[drawn.length + i] ?? [];
+      expect(Math.abs(px - x - u)).toBeLessThan(2e-4);
+      expect(Math.abs(py - y - v)).toBeLessThan(2e-4);
+    });
   });
 });

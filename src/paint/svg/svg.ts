@@ -13,8 +13,8 @@ import {
   type SoftMask,
   type StrokeStyle,
 } from '../../core/drawing';
-import { grow, edges, isIdentity, pathBounds, rectPath, type Matrix, type Rect } from '../../core/layout';
-import type { FontSet } from '../../core/type';
+import { grow, edges, isIdentity, pathBounds, rectPath, type Matrix, type Point, type Rect } from '../../core/layout';
+import type { FontSet, ShapingFont } from '../../core/type';
 import { mixed } from '../mixed-stops';
 
 /** What the SVG reader needs beside the items. */
@@ -164,22 +164,72 @@ function writtenOutlines(item: GlyphItem, context: SvgContext): string {
   if (!font) return '';
   const scale = item.size / font.unitsPerEm;
   return item.glyphs
-    .map((glyph) => {
-      const x = (u: number) => glyph.x + u * scale;
-      const y = (v: number) => glyph.y - v * scale;
-      return pathData(font.outline(glyph.gid), (s): Segment => {
-        switch (s[0]) {
-          case 'M':
-          case 'L':
-            return [s[0], x(s[1]), y(s[2])];
-          case 'C':
-            return ['C', x(s[1]), y(s[2]), x(s[3]), y(s[4]), x(s[5]), y(s[6])];
-          case 'Z':
-            return s;
-        }
-      });
+    .map(({ gid, x, y }) => {
+      const { from, rest } = outlineOf(font, gid, scale);
+      return rest === '' ? '' : `M${n(x + from.x)} ${n(y + from.y)}${rest}`;
     })
     .join('');
+}
+
+/** The outline of a glyph: where it begins, from its origin, and the rest of it from there on, in relative steps. */
+interface WrittenOutline {
+  readonly from: Point;
+  readonly rest: string;
+}
+
+const written = new WeakMap<ShapingFont, Map<string, WrittenOutline>>();
+
+/** A glyph is written once at a size, and begins elsewhere each time: a letter typed moves all that follow it. */
+function outlineOf(font: ShapingFont, gid: number, scale: number): WrittenOutline {
+  const ofFont = written.get(font) ?? new Map<string, WrittenOutline>();
+  written.set(font, ofFont);
+  const key = `${gid} ${scale}`;
+  const before = ofFont.get(key);
+  if (before) return before;
+  const made = relativeOutline(font.outline(gid), scale);
+  ofFont.set(key, made);
+  return made;
+}
+
+/** To four decimals of a millimetre, like every other number. */
+const rounded = (value: number): number => Math.round(value * 1e4) / 1e4;
+
+/** @param path a glyph’s outline in units of its font, upwards */
+function relativeOutline(path: Path, scale: number): WrittenOutline {
+  // Steps lead from one rounded point to the next, so that what is rounded off does not add up.
+  const point = (u: number, v: number): Point => ({ x: rounded(u * scale), y: rounded(-v * scale) });
+  let at: Point | undefined;
+  let start: Point = { x: 0, y: 0 };
+  let from = start;
+  let rest = '';
+  const step = (to: Point): string => `${n(to.x - (at?.x ?? 0))} ${n(to.y - (at?.y ?? 0))}`;
+  for (const s of path)
+    switch (s[0]) {
+      case 'M': {
+        const to = point(s[1], s[2]);
+        if (at) rest += `m${step(to)}`;
+        else from = to;
+        start = at = to;
+        break;
+      }
+      case 'L': {
+        const to = point(s[1], s[2]);
+        rest += `l${step(to)}`;
+        at = to;
+        break;
+      }
+      case 'C': {
+        const to = point(s[5], s[6]);
+        rest += `c${step(point(s[1], s[2]))} ${step(point(s[3], s[4]))} ${step(to)}`;
+        at = to;
+        break;
+      }
+      case 'Z':
+        rest += 'z';
+        at = start;
+        break;
+    }
+  return { from, rest };
 }
 
 const image = (r: Rect, href: string): string =>

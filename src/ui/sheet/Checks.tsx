@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
-import { alike } from '@/core/check';
+import { alike, type Alike } from '@/core/check';
 import { useJob } from '../open-job/context';
 import { useFix, useSeeFinding } from '../open-job/use-fix';
 import { useDesk, useFindings } from '../open-job/use-desk';
@@ -21,22 +21,26 @@ const MORE = { fontSize: 'inherit', fontFamily: 'inherit', verticalAlign: 'basel
 /** What breaks a rule, with the fix beside it; what says the same of several things once. */
 export function Checks() {
   const findings = useFindings();
+  // There may be thousands: they are sorted when they change, and not with every step of a drag.
+  return <Kinds kinds={alike(findings)} />;
+}
+
+function Kinds({ kinds }: { readonly kinds: readonly Alike[] }) {
   const { nameIn } = useDesk();
   const see = useSeeFinding();
   const fix = useFix();
   const goWhere = useJob((s) => s.goWhere);
-  const kinds = alike(findings);
   const hidden = kinds.slice(SHOWN).reduce((sum, kind) => sum + kind.findings.length, 0);
   return (
     <section aria-label="Checks">
       <Heading>Checks</Heading>
-      {findings.length === 0 && (
+      {kinds.length === 0 && (
         <Box sx={{ px: 2.5, py: '3.5px', fontSize: 14, borderBottom: `1px dotted ${COLOURS.sheetLine}` }} role="status">
           Nothing open. Ready for the press.
         </Box>
       )}
       {kinds.slice(0, SHOWN).map(
-        ({ findings: [finding, ...rest] }) =>
+        ({ findings: [finding, second], findings: { length } }) =>
           finding && (
             <Box
               key={`${finding.severity}-${finding.rule}`}
@@ -65,7 +69,7 @@ export function Checks() {
                   {finding.element ? (nameIn(finding.element) ?? 'Element') : 'This side'}
                 </Link>{' '}
                 {finding.message}
-                {rest.length > 0 && (
+                {second && (
                   <>
                     {' '}
                     <Link
@@ -75,7 +79,7 @@ export function Checks() {
                       onClick={() => goWhere('inspects')}
                       sx={MORE}
                     >
-                      and {rest.length} more
+                      and {length - 1} more
                     </Link>
                   </>
                 )}

@@ -11,8 +11,17 @@ import { Fold } from '../shell/Fold';
 
 /** Lengths with a name: written once, used in any field by that name, changed here. */
 export function MeasureList() {
-  const { rules } = useDesk();
-  const { job } = useDesk();
+  const count = useDesk().job.measures.length;
+  return (
+    <Fold title="Measures" count={count}>
+      <Measures />
+    </Fold>
+  );
+}
+
+/** Only while they are seen: whether one is used is asked of everything in the job. */
+function Measures() {
+  const { job, rules } = useDesk();
   const change = useJob((s) => s.change);
   const { measures, unit } = job;
   const used = measuresUsed(job.pieces);
@@ -20,7 +29,7 @@ export function MeasureList() {
   const isTaken = (name: string, id: string) =>
     measures.some((m) => m.id !== id && m.name.toLowerCase() === name.toLowerCase());
   return (
-    <Fold title="Measures" count={measures.length}>
+    <>
       {measures.length === 0 && (
         <Box sx={{ fontSize: 13 }}>
           A measure is a length with a name, such as “edge distance”. Write its name into any length; change it here,
@@ -74,7 +83,7 @@ export function MeasureList() {
       >
         Add a measure
       </Button>
-    </Fold>
+    </>
   );
 }
 
