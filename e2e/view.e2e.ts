@@ -203,3 +203,36 @@ test('a dark surround holds on every page, before anything is seen, and the pape
   await page.keyboard.press('Enter');
   await expect.poll(bench).toBe(light);
 });
+
+test('rulers stand along the bench on wish, and a part that is seen has its place on the whole', async ({ page }) => {
+  await openJob(page, 'demo-meteor-night');
+  const bench = page.locator('[data-bench]');
+  const overview = page.locator('[data-overview]');
+  await bench.focus();
+  await expect(page.locator('[data-rulers]')).toHaveCount(0);
+  await page.keyboard.press('u');
+  const across = page.locator('[data-ruler="x"]');
+  await expect(across).toContainText('0');
+  await expect(across).toContainText('100');
+  // From the corner of the trim: there the ruler begins.
+  const zero = await across.locator('text', { hasText: /^0$/ }).locator('..').getAttribute('transform');
+  const origin = Number(((await bench.getAttribute('data-origin')) ?? '').split(',')[0]);
+  expect(Number(/translate\(([\d.]+)/.exec(zero ?? '')?.[1])).toBeCloseTo(origin, 3);
+  await page.keyboard.press('u');
+  await expect(page.locator('[data-rulers]')).toHaveCount(0);
+
+  await expect(overview).toHaveCount(0);
+  for (let i = 0; i < 4; i += 1) await page.keyboard.press('+');
+  await expect(overview).toBeVisible();
+  const before = await bench.getAttribute('data-origin');
+  await overview.click({ position: { x: 12, y: 12 } });
+  await expect(bench).not.toHaveAttribute('data-origin', before ?? '');
+  const scale = Number(await bench.getAttribute('data-scale'));
+  const box = await bench.boundingBox();
+  const [x = 0, y = 0] = ((await bench.getAttribute('data-origin')) ?? '').split(',').map(Number);
+  // What was pressed is in the middle now: near the upper left of the bleed.
+  expect(Math.abs(((box?.width ?? 0) / 2 - x) / scale - 10)).toBeLessThan(16);
+  expect(Math.abs(((box?.height ?? 0) / 2 - y) / scale - 10)).toBeLessThan(16);
+  await page.keyboard.press('0');
+  await expect(overview).toHaveCount(0);
+});

@@ -1,3 +1,4 @@
+export * from './again';
 export * from './arrange';
 export * from './asked';
 export * from './begin';

@@ -7,6 +7,7 @@ export * from './guide';
 export * from './landing';
 export * from './solve-layout';
 export * from './repeat';
+export * from './ruler';
 export * from './snap';
 export * from './gaps';
 export * from './arrange';

@@ -17,6 +17,8 @@ import { useDrag } from './use-drag';
 import { useMeasured } from './use-measured';
 import { usePick } from './use-pick';
 import { useFitted, useRoom } from './use-room';
+import { Overview } from './Overview';
+import { Rulers } from './Rulers';
 import { usePinch } from './use-pinch';
 import { useWheel } from './use-wheel';
 
@@ -94,6 +96,8 @@ export function Bench({ onDropFiles }: Props) {
           {LAYERS.map(({ name, isShown, Draw }) => isShown(scene) && <Draw key={name} scene={scene} hand={hand} />)}
         </svg>
       </div>
+      <Rulers scene={scene} />
+      <Overview scene={scene} />
       <Beneath scene={scene} />
     </Box>
   );

@@ -2,6 +2,7 @@ import { type Job, type Element } from '@/core/job';
 import { toStep } from '@/core/layout';
 import {
   added,
+  againFrom,
   changePiece,
   chosenOf,
   copyOf,
@@ -10,6 +11,7 @@ import {
   moveBy,
   outlined,
   ungroupSelection,
+  withAgain,
   withJob,
   withPlaceholder,
   withoutElements,
@@ -22,6 +24,7 @@ import type { CommandContext, Present } from './context';
 export const editCommands = (context: CommandContext, present: Present): readonly Command[] =>
   inGroup('Edit', [
     ...undoEntries(present),
+    againEntry(present),
     ...textEntries(context, present),
     ...selectEntries(present),
     ...groupEntries(present),
@@ -46,6 +49,20 @@ const undoEntries = ({ state }: Present): readonly Entry[] => [
     run: () => void state.redo(),
   },
 ];
+
+/** Does to what is selected what the last act did to something else. */
+function againEntry({ state, isAnyChosen, isLayingOut }: Present): Entry {
+  const last = state.undoStack.at(-1);
+  const again = last && 'job' in last && isAnyChosen && isLayingOut && againFrom(last.job, state.job, state.side);
+  const label = last && 'job' in last ? last.label : '';
+  return {
+    id: 'again',
+    title: again ? `Again: ${label}` : 'Again: the last change, to what is selected',
+    keys: ['.'],
+    enabled: Boolean(again),
+    run: () => again && state.change(label, (now) => withAgain(now, state.side, state.selection, again)),
+  };
+}
 
 /** What can be done with the text that is selected. */
 function textEntries({ desk }: CommandContext, { state, only, isLayingOut }: Present): readonly Entry[] {

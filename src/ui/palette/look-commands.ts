@@ -34,6 +34,12 @@ export function lookCommands({ desk, calibrate }: CommandContext, { state }: Pre
       run: () => view.toggle('full'),
     },
     {
+      id: 'rulers',
+      title: view.rulers ? 'Put the rulers away' : 'Rulers along the bench',
+      keys: ['U'],
+      run: () => view.toggle('rulers'),
+    },
+    {
       id: 'true-size',
       title: 'True size',
       keys: ['1'],

@@ -25,6 +25,8 @@ interface BenchView {
   readonly guides: boolean;
   /** Cut to the trim, as it will be held in the hand. */
   readonly trimmed: boolean;
+  /** Rulers along its edges. */
+  readonly rulers: boolean;
   /** The sheet is put away: the piece has the window. */
   readonly full: boolean;
   /** Where one looked before one went to the selection. */
@@ -43,7 +45,7 @@ interface BenchView {
   readonly turnTo: (dx: number, box: Rect) => void;
   readonly atTrueSize: (box: Rect) => void;
   readonly calibrate: (trueScale: number) => void;
-  readonly toggle: (what: 'guides' | 'trimmed' | 'full') => void;
+  readonly toggle: (what: 'guides' | 'trimmed' | 'rulers' | 'full') => void;
 }
 
 /** A screen of 96 px to the inch, until somebody holds a ruler to it. */
@@ -77,6 +79,7 @@ export const useBenchView = create<BenchView>((set, get) => ({
   fitted: undefined,
   guides: true,
   trimmed: false,
+  rulers: false,
   full: false,
   from: undefined,
   trueScale: ASSUMED,
