@@ -14,12 +14,13 @@ import { wordsOf } from '../shell/api';
 import { fetched } from '../shell/fetched';
 import { Room } from '../shell/Room';
 import { FACES } from '../shell/theme';
-import { NewJob } from './NewJob';
 import { SeveralBar } from './SeveralBar';
 import { StageColumns } from './StageColumns';
 import { useBoard } from './use-board';
 import { useBoardView, type BoardView } from './use-view';
 
+/** Forms are no part of what is seen first. */
+const NewJob = fetched(async () => (await import('./NewJob')).NewJob);
 const JobTable = fetched(async () => (await import('./JobTable')).JobTable);
 
 /** The shop’s jobs by stage and due date. */

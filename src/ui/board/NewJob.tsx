@@ -8,6 +8,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { FORMATS, formatOf, type Format } from '@/core/format';
 import { measuresTyped, startJob, takeHouse, takeStock, unitThoughtIn } from '@/core/job';
 import type { JobUnit } from '@/core/measure';
@@ -51,15 +52,24 @@ function decidedOf(entry: GalleryEntry, given: Typed, unit: JobUnit): Readonly<R
   return made.ok ? made.content : undefined;
 }
 
+/** What is answered about a job before it is begun. */
+interface Answers {
+  readonly name: string;
+  /** Decisions, as one would type them. */
+  readonly typed: Typed;
+  /** Names in the books; empty for none. */
+  readonly house: string;
+  readonly paper: string;
+}
+
+const NOTHING_YET: Answers = { name: '', typed: {}, house: '', paper: '' };
+
 function Form({ onClose }: Pick<Props, 'onClose'>) {
   const [format, setFormat] = useState<Format | undefined>(FORMATS[0]);
   const [entry, setEntry] = useState<GalleryEntry>();
   const [wall, setWall] = useState<Wall>('pieces');
-  const [name, setName] = useState('');
-  const [typed, setTyped] = useState<Typed>({});
-  const [house, setHouse] = useState('');
-  const [paper, setPaper] = useState('');
-  const [shown, setShown] = useState(false);
+  const { control, setValue, handleSubmit, formState } = useForm<Answers>({ defaultValues: NOTHING_YET });
+  const { name, typed, house, paper } = useWatch({ control, compute: (answers: Answers) => answers });
   const [sending, setSending] = useState(false);
   const { data: printers } = useQuery({ queryKey: ['printers'], queryFn: api.printers });
   const { data: papers } = useQuery({ queryKey: ['papers'], queryFn: api.papers });
@@ -76,8 +86,7 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
   const shop = { ...(stock && { stock }), ...(record && { house: record }) };
   const started = entry ? startPrintable(entry, given, about, shop) : startJob(format, given, about, shop);
 
-  const submit = async () => {
-    setShown(true);
+  const submit = handleSubmit(async () => {
     if (!started.ok) return;
     setSending(true);
     try {
@@ -91,7 +100,7 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
       say({ tone: 'problem', text: wordsOf(error) });
       setSending(false);
     }
-  };
+  });
   return (
     <DecisionForm
       gallery={
@@ -127,13 +136,13 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
       {...(entry && { kept: (key: string) => entry.decisions[key] ?? entry.piece?.[key] })}
       title={`New ${(entry ?? format).title.toLowerCase()}`}
       name={name}
-      onName={setName}
+      onName={(to) => setValue('name', to)}
       called="Meteor-night flyer"
       typed={typed}
-      onType={setTyped}
+      onType={(to) => setValue('typed', to)}
       unit={unit}
       started={started}
-      shown={shown}
+      shown={formState.isSubmitted}
       verb="Begin"
       sending={sending}
       onSubmit={() => void submit()}
@@ -145,14 +154,14 @@ function Form({ onClose }: Pick<Props, 'onClose'>) {
             none="not chosen yet"
             value={house}
             names={printers?.records.map((r) => r.name)}
-            onChange={setHouse}
+            onChange={(to) => setValue('house', to)}
           />
           <Records
             label="Paper"
             none="not chosen yet"
             value={paper}
             names={papers?.records.map((r) => r.name)}
-            onChange={setPaper}
+            onChange={(to) => setValue('paper', to)}
           />
         </Box>
       }

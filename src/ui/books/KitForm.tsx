@@ -2,24 +2,30 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useState, type ReactNode } from 'react';
-import { BLACK, paintKey, readPaint, type Kit, type SolidPaint } from '@/core/job';
+import type { ReactNode } from 'react';
+import { BLACK, paintKey, readPaint, Kit, type SolidPaint } from '@/core/job';
 import { MeasureField } from '../field/MeasureField';
 import { LengthField } from '../field/LengthField';
 import { WordsField } from '../field/WordsField';
 import type { FormProps } from './form-props';
 import { RecordForm } from './RecordForm';
+import { useRecord } from './use-record';
 
 /** What a client’s pieces have in common; styles are made and changed in a job, and taken out here. */
 export function KitForm({ record, onKeep, ...rest }: FormProps<Kit>) {
-  const [kit, setKit] = useState(record);
-  const set = (change: Partial<Kit>) => setKit({ ...kit, ...change });
+  const { record: kit, set, keep, problems } = useRecord(Kit, record, onKeep);
   /** A list with one of its entries changed, or without it. */
   const put = <T,>(list: readonly T[], at: number, to: T | undefined): T[] =>
     list.flatMap((entry, i) => (i !== at ? [entry] : to === undefined ? [] : [to]));
   const colour = (at: number, to: Kit['colours'][number] | undefined) => set({ colours: put(kit.colours, at, to) });
   return (
-    <RecordForm title={`Kit of ${record.name}`} canKeep={kit.name.trim() !== ''} onKeep={() => onKeep(kit)} {...rest}>
+    <RecordForm
+      title={`Kit of ${record.name}`}
+      canKeep={kit.name.trim() !== ''}
+      onKeep={keep}
+      problems={problems}
+      {...rest}
+    >
       <TextField
         label="Client"
         value={kit.name}

@@ -1,29 +1,23 @@
 'use client';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
-import { STOCKS, type Stock } from '@/core/shop';
+import { STOCKS, Stock } from '@/core/shop';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
+import type { FormProps } from './form-props';
 import { RecordForm, SheetsField } from './RecordForm';
-
-interface Props {
-  readonly record: Stock;
-  readonly onKeep: (record: Stock) => void;
-  readonly onLeave: () => void;
-  readonly onRemove?: () => void;
-}
+import { useRecord } from './use-record';
 
 /** A paper: what has to be known to fold, cut and weigh it. */
-export function PaperForm({ record, onKeep, ...rest }: Props) {
-  const [paper, setPaper] = useState(record);
-  const set = (change: Partial<Stock>) => setPaper({ ...paper, ...change });
+export function PaperForm({ record, onKeep, ...rest }: FormProps<Stock>) {
+  const { record: paper, set, keep, problems } = useRecord(Stock, record, onKeep);
   return (
     <RecordForm
       title={record.name || 'New paper'}
       canKeep={paper.name.trim() !== ''}
-      onKeep={() => onKeep(paper)}
+      onKeep={keep}
+      problems={problems}
       {...rest}
     >
       <TextField

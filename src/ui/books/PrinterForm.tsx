@@ -3,20 +3,14 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
-import { MARKS, PROFILES, type House } from '@/core/shop';
+import { MARKS, PROFILES, House } from '@/core/shop';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { CoatingRows, LineRows } from './ProcessRows';
+import type { FormProps } from './form-props';
 import { RecordForm, SheetsField } from './RecordForm';
-
-interface Props {
-  readonly record: House;
-  readonly onKeep: (record: House) => void;
-  readonly onLeave: () => void;
-  readonly onRemove?: () => void;
-}
+import { useRecord } from './use-record';
 
 const all = (mm: number) => ({ top: mm, right: mm, bottom: mm, left: mm });
 
@@ -50,19 +44,15 @@ const MARK_WORDS: Readonly<Record<(typeof MARKS)[number], string>> = {
 };
 
 /** A printer: everything it asks for. What is left at 0 follows common practice. */
-export function PrinterForm({ record, onKeep, ...rest }: Props) {
-  const [house, setHouse] = useState(record);
-  const set = (change: Partial<House>) => setHouse({ ...house, ...change });
-  const open = (name: keyof House) => {
-    const next = { ...house };
-    Reflect.deleteProperty(next, name);
-    setHouse(next);
-  };
+export function PrinterForm({ record, onKeep, ...rest }: FormProps<House>) {
+  const { record: house, set, keep, problems } = useRecord(House, record, onKeep);
+  const open = (name: keyof House) => set({ [name]: undefined });
   return (
     <RecordForm
       title={record.name || 'New printer'}
       canKeep={house.name.trim() !== ''}
-      onKeep={() => onKeep(house)}
+      onKeep={keep}
+      problems={problems}
       {...rest}
     >
       <TextField

@@ -1,4 +1,5 @@
 'use client';
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
@@ -13,12 +14,14 @@ interface Props {
   readonly children: ReactNode;
   readonly canKeep: boolean;
   readonly onKeep: () => void;
+  /** Why it cannot be kept as it is. */
+  readonly problems: readonly string[];
   readonly onLeave: () => void;
   readonly onRemove?: () => void;
 }
 
 /** The frame of a record’s form. */
-export function RecordForm({ title, children, canKeep, onKeep, onLeave, onRemove }: Props) {
+export function RecordForm({ title, children, canKeep, onKeep, problems, onLeave, onRemove }: Props) {
   return (
     <Box
       component="form"
@@ -33,6 +36,7 @@ export function RecordForm({ title, children, canKeep, onKeep, onLeave, onRemove
         {title}
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>{children}</Box>
+      {problems.length > 0 && <Alert severity="error">{problems.join(' ')}</Alert>}
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button type="submit" variant="contained" disabled={!canKeep}>
           Keep
