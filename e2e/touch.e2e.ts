@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { field, onScreen, openCopy, saved, stored } from './helpers';
+import { field, onScreen, open, openCopy, saved, stored } from './helpers';
 import { test } from './test';
 
 type Finger = readonly [x: number, y: number];
@@ -63,4 +63,21 @@ test('by touch on a tablet: selected, moved, pinched, typed', async ({ page }) =
   await page.keyboard.type('!');
   await page.keyboard.press('Escape');
   await expect.poll(async () => JSON.stringify(await stored(page))).toContain('sixty.!');
+});
+
+test('on a phone the piece stands above its sheet, and nothing is wider than the screen', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const id = await openCopy(page, 'demo-meteor-night');
+  const [bench, paper] = [page.locator('[data-bench]'), page.getByRole('complementary', { name: 'Yellow sheet' })];
+  const above = await bench.boundingBox();
+  const below = await paper.boundingBox();
+  expect(above?.width).toBeGreaterThan(380);
+  expect(above?.height).toBeGreaterThan(240);
+  expect(below?.y).toBeGreaterThanOrEqual((above?.y ?? 0) + (above?.height ?? 0));
+  expect(below?.width).toBeGreaterThan(360);
+  for (const address of ['/', `/jobs/${id}`, '/books', '/reckoner', '/glossary']) {
+    await open(page, address);
+    const width = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect([address, width]).toEqual([address, 390]);
+  }
 });

@@ -31,7 +31,8 @@ export function HintStrip() {
         {text}
       </Box>
       {[...keys, COMMANDS].map(([key, does]) => (
-        <Box key={key} component="span" sx={{ flex: 'none' }}>
+        // A phone has no keys.
+        <Box key={key} component="span" sx={{ flex: 'none', display: { xs: 'none', sm: 'block' } }}>
           <Box component="b" sx={{ fontFamily: FACES.figure, color: COLOURS.ink }}>
             {key}
           </Box>{' '}

@@ -152,6 +152,9 @@ export function HeaderBar({ children }: { readonly children?: ReactNode }) {
         bgcolor: COLOURS.header,
         borderBottom: `1px solid ${COLOURS.line}`,
         flex: 'none',
+        // On a phone it is drawn along.
+        overflowX: { xs: 'auto', sm: 'visible' },
+        scrollbarWidth: 'none',
       }}
     >
       <Mark />

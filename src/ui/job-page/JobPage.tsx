@@ -28,6 +28,7 @@ import { usePlateView } from '../view/plate-view';
 import { STATIONS } from '../stations';
 import { JobProvider, shownJob, useJob, useJobStore } from '../open-job/context';
 import { Header, SaveState } from './Header';
+import { Workspace } from './Workspace';
 import { createJobStore, type JobStore } from '../open-job/store';
 import { useAutosave } from '../open-job/use-autosave';
 import {
@@ -252,6 +253,19 @@ function Alone() {
   );
 }
 
+/** Above the bench, in one row; on a phone it is drawn along. */
+const BAR = {
+  display: 'flex',
+  gap: 2,
+  alignItems: 'center',
+  px: 2,
+  pt: 1.25,
+  height: BAR_HEIGHT,
+  flex: 'none',
+  overflowX: { xs: 'auto', sm: 'visible' },
+  scrollbarWidth: 'none',
+} as const;
+
 const Stations = memo(function Stations() {
   useRefusals();
   useSaveProblems();
@@ -313,28 +327,25 @@ const Stations = memo(function Stations() {
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
       {!isAlone && <Header onPalette={() => setPalette(true)} onBeside={() => setBeside(true)} />}
-      <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
-        {!isAlone && <YellowSheet {...props} />}
-        <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
-          {Page ? (
-            <Page />
-          ) : (
-            <>
-              <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', px: 2, pt: 1.25, height: BAR_HEIGHT }}>
-                <SideTabs commands={commands} />
-                {Bar && <Bar {...props} />}
-                {isAlone && <Alone />}
-              </Box>
-              {pageCount(desk.piece) !== undefined && <PageStrip />}
-              <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
-                {station.folds && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
-                {searching && <Search onClose={() => setSearching(false)} />}
-              </Box>
-              <HintStrip />
-            </>
-          )}
-        </Box>
-      </Box>
+      <Workspace sheet={!isAlone && <YellowSheet {...props} />}>
+        {Page ? (
+          <Page />
+        ) : (
+          <>
+            <Box sx={BAR}>
+              <SideTabs commands={commands} />
+              {Bar && <Bar {...props} />}
+              {isAlone && <Alone />}
+            </Box>
+            {pageCount(desk.piece) !== undefined && <PageStrip />}
+            <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
+              {station.folds && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
+              {searching && <Search onClose={() => setSearching(false)} />}
+            </Box>
+            <HintStrip />
+          </>
+        )}
+      </Workspace>
       <input
         ref={input}
         hidden

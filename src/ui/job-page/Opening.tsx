@@ -13,6 +13,7 @@ import { COLOURS } from '../shell/theme';
 import { SheetPaper } from '../sheet/SheetPaper';
 import { BAR_HEIGHT, ROOM } from '../view/bench-view';
 import { HeaderBar } from './Header';
+import { Workspace } from './Workspace';
 
 interface Props {
   /** The job, as soon as it is known. */
@@ -28,19 +29,16 @@ export function Opening({ current }: Props) {
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
       <HeaderBar />
-      <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
-        <SheetPaper job={current?.job} />
-        <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
-          <Box sx={{ minHeight: BAR_HEIGHT + (isPaged ? STRIP_HEIGHT : 0) }} />
-          <Box sx={{ flex: 1, position: 'relative', minHeight: 0, bgcolor: COLOURS.bench }}>
-            {current && <Picture {...current} />}
-          </Box>
-          <Strip>
-            <CircularProgress size={14} />
-            <span role="status">{current ? 'Fetching fonts and the paper’s profile' : 'Opening the job'}</span>
-          </Strip>
+      <Workspace sheet={<SheetPaper job={current?.job} />}>
+        <Box sx={{ minHeight: BAR_HEIGHT + (isPaged ? STRIP_HEIGHT : 0) }} />
+        <Box sx={{ flex: 1, position: 'relative', minHeight: 0, bgcolor: COLOURS.bench }}>
+          {current && <Picture {...current} />}
         </Box>
-      </Box>
+        <Strip>
+          <CircularProgress size={14} />
+          <span role="status">{current ? 'Fetching fonts and the paper’s profile' : 'Opening the job'}</span>
+        </Strip>
+      </Workspace>
     </Box>
   );
 }

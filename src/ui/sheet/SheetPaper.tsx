@@ -38,13 +38,14 @@ export function SheetPaper({ job, station, children, slip }: Props) {
       component="aside"
       aria-label="Yellow sheet"
       sx={{
-        width: 352,
-        flex: 'none',
+        width: { xs: 'auto', sm: 352 },
+        flex: { xs: '1 1 0', sm: 'none' },
         bgcolor: COLOURS.sheet,
         clipPath: TORN,
         pt: `${TOOTH + 8}px`,
-        ml: 2.5,
-        mt: 1.5,
+        ml: { xs: 1, sm: 2.5 },
+        mr: { xs: 1, sm: 0 },
+        mt: { xs: 0, sm: 1.5 },
         color: COLOURS.ink,
         display: 'flex',
         flexDirection: 'column',
