@@ -320,4 +320,13 @@ test('things are copied into another job with what they need; text from elsewher
   await expect.poll(async () => (await onFront()).length).toBe(were.length);
   await pasteText(page, 'Gates\t20:30\nTalk\t21:00\n');
   await expect.poll(async () => (await onFront()).at(-1)).toMatchObject({ kind: 'table', rows: [{}, {}] });
+
+  // Paragraphs come as they are; what they seem to be is offered.
+  const prose = 'The nights are cold on the moor, even in August, and nobody sells tea up there at that hour.';
+  await pasteText(page, `What to bring\n${prose}\n• a blanket`);
+  await expect.poll(async () => (await onFront()).at(-1)).toMatchObject({ kind: 'text', paragraphs: [{}, {}, {}] });
+  await page.getByRole('button', { name: 'Set it so' }).click();
+  await expect
+    .poll(async () => (await onFront()).at(-1))
+    .toMatchObject({ paragraphs: [{}, {}, { look: { list: { list: 'bullet' } }, runs: [{ text: 'a blanket' }] }] });
 });

@@ -259,5 +259,8 @@ export function pastedText(
   }
   const words = newElement('text', boxes, landing);
   const paragraphs = plainParagraphs(text.replace(/\r\n?/g, '\n').trim());
-  return added(job, side, [{ ...words, paragraphs } as Element]);
+  // As high as it needs to be.
+  const { placement } = words;
+  const whole = { ...placement, y: { ...placement.y, size: 'content' } } as const;
+  return added(job, side, [{ ...words, paragraphs, placement: whole } as Element]);
 }

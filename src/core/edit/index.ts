@@ -18,6 +18,7 @@ export * from './freeze';
 export * from './frozen-printable';
 export * from './gestures';
 export * from './groups';
+export * from './guess-styles';
 export * from './guides';
 export * from './inks';
 export * from './kit';

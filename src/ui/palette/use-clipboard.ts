@@ -1,6 +1,17 @@
 'use client';
 import { useEffect } from 'react';
-import { Copied, changePiece, copied, landingOn, pasted, pastedText, withoutElements } from '@/core/edit';
+import {
+  Copied,
+  changePiece,
+  chosenOf,
+  copied,
+  guessedStyles,
+  landingOn,
+  pasted,
+  pastedText,
+  withElements,
+  withoutElements,
+} from '@/core/edit';
 import { plainText } from '@/core/job';
 import { useJobStore } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
@@ -52,6 +63,21 @@ export function useClipboard(isOff: () => boolean, onFiles: (files: readonly Fil
       select([]);
     };
 
+    /** What was pasted has headings or lists, as it seems: they are set so if that is wanted. */
+    const offerStyles = () => {
+      const { job, side, selection, change } = store.getState();
+      const [text] = chosenOf(job, side, selection);
+      const guess = text?.kind === 'text' ? guessedStyles(job, text) : undefined;
+      if (!text || !guess) return;
+      const run = () =>
+        change('Set what was pasted', (now) =>
+          withElements(now, side, (e) =>
+            e.id === text.id && e.kind === 'text' ? { ...e, paragraphs: [...guess.paragraphs] } : e,
+          ),
+        );
+      say({ tone: 'done', text: `It could be set so: ${guess.words}.`, action: { label: 'Set it so', run } });
+    };
+
     const paste = (event: ClipboardEvent) => {
       if (!isOurs(event) || !event.clipboardData) return;
       const { side, selection, make } = store.getState();
@@ -68,10 +94,11 @@ export function useClipboard(isOff: () => boolean, onFiles: (files: readonly Fil
       event.preventDefault();
       if (things) make('Paste', (now) => pasted(now, side, things, drawing.boxes));
       else if (files.length > 0) onFiles(files);
-      else
-        make('Paste text', (now) =>
-          pastedText(now, side, text, selection, drawing.boxes, landingOn(drawing, lookedAt())),
-        );
+      else {
+        const landing = landingOn(drawing, lookedAt());
+        make('Paste text', (now) => pastedText(now, side, text, selection, drawing.boxes, landing));
+        offerStyles();
+      }
     };
 
     document.addEventListener('copy', copy);
