@@ -35,10 +35,7 @@ async function opened(browser: Browser, id: string, count?: number) {
     return wanted === undefined ? length > 0 : length === wanted;
   }, count);
   const took = performance.now() - start;
-  const cdp = await page.context().newCDPSession(page);
-  await cdp.send('HeapProfiler.collectGarbage');
-  const { usedSize } = await cdp.send('Runtime.getHeapUsage');
-  return { page, took, heap: usedSize };
+  return { page, took, heap: await heapOf(page) };
 }
 
 /** Drags the first element about. */
@@ -274,12 +271,49 @@ async function catalogueOpened(browser: Browser, empty: { readonly took: number;
   await page.close();
 }
 
+/** What a page holds, after what can be thrown away was. */
+async function heapOf(page: Page): Promise<number> {
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('HeapProfiler.collectGarbage');
+  const { usedSize } = await cdp.send('Runtime.getHeapUsage');
+  await cdp.detach();
+  return usedSize;
+}
+
+/** Changes of an hour [own]: one each two seconds. */
+const HOUR = 2_000;
+
+/** A flyer that somebody works on for an hour: things go forward, back, right and left, and some of it is undone. */
+async function workedOn(browser: Browser): Promise<void> {
+  const { page } = await opened(browser, 'demo-meteor-night');
+  await page.keyboard.press('Alt+3');
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('Tab');
+  const keys = [']', 'Shift+ArrowRight', '[', 'Shift+ArrowLeft', 'Control+z'];
+  const work = async (changes: number) => {
+    for (let i = 0; i < changes; i += 1) await page.keyboard.press(keys[i % keys.length] ?? ']');
+    await page.waitForTimeout(1500);
+  };
+  await work(50);
+  const before = await heapOf(page);
+  await work(HOUR);
+  const more = (await heapOf(page)) - before;
+  note(
+    `${HOUR} changes in one tab: what it holds more (wanted: under 50 MB; floor: what it held)`,
+    mb(more),
+    mb(before),
+    times(more, before),
+  );
+  await page.close();
+}
+
 /** Opening a flyer and a job of a hundred pages, and typing into a text of twenty frames. */
 export const typedInBrowser = (): Promise<void> =>
   running(async (browser) => {
     await demoStands(browser);
     const empty = await openedEmpty(browser);
     await flyerOpened(browser, empty);
+    await workedOn(browser);
     await catalogueOpened(browser, empty);
     await post({ ...flowingJob(), id: 'flow' });
     const flow = await opened(browser, 'flow', 20);
