@@ -83,11 +83,15 @@ try {
   await page.getByRole('textbox', { name: 'Find' }).fill('dark');
   await page.getByRole('list', { name: 'Places' }).getByRole('button').first().click();
   await shot('search');
-  for (const [job, name, x, y] of [['report-poster', 'lay-out-poster', 60, 460]]) {
-    await visit(`/jobs/demo-${job}?at=lay-out`);
-    await clickAt(x, y);
-    await shot(name);
-  }
+  await visit('/jobs/demo-report-poster?at=lay-out');
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('s');
+  await page.keyboard.press('u');
+  await page.waitForTimeout(600);
+  await clickAt(60, 460);
+  await shot('lay-out-poster');
+  await page.keyboard.press('u');
+  await page.keyboard.press('s');
   await visit('/jobs/demo-catalogue?at=lay-out');
   await page
     .locator('[data-strip]')
@@ -141,12 +145,11 @@ try {
   const bench = await page.locator('[data-bench]').boundingBox();
   await page.mouse.move(bench.x + bench.width / 2 + 40, bench.y + bench.height / 2);
   await shot('finish-plates');
-  await visit('/jobs/demo-report-poster?at=finish');
-  await page.getByLabel('show what this paper cannot show of pictures').check();
-  await page.getByText('is outside').waitFor();
-  await page.waitForTimeout(2000);
-  await shot('finish-gamut');
+  await visit('/glossary');
+  await shot('glossary');
   await visit('/jobs/demo-eyepiece-box?at=finish');
+  await page.getByRole('button', { name: 'Coat …' }).click();
+  await page.waitForTimeout(800);
   await shot('finish-lines');
 } finally {
   await browser.close();

@@ -77,6 +77,11 @@ describe('a length field', () => {
     expect(error.message).toContain(words);
   });
 
+  test('what cannot stand in it is named whole', () => {
+    const read = parseLength('3 🌙', { unit: 'mm', ppi: 300 });
+    expect(read.ok ? '' : read.error.message).toBe('“🌙” cannot stand in a length.');
+  });
+
   test('never throws on any text, and points inside it', () => {
     fc.assert(
       fc.property(

@@ -86,7 +86,8 @@ function tokenise(text: string): Token[] {
       at += spelled.length;
       continue;
     }
-    throw new FieldFault(at, 1, `“${char}” cannot stand in a length.`);
+    const strange = String.fromCodePoint(text.codePointAt(at) ?? 0);
+    throw new FieldFault(at, strange.length, `“${strange}” cannot stand in a length.`);
   }
   return tokens;
 }

@@ -94,7 +94,7 @@ export function SideTabs({ commands }: { readonly commands: () => readonly Comma
             −
           </Button>
           <Button title="Whole piece (0)" onClick={() => run('fit')}>
-            <Box component="span" sx={{ fontFamily: FACES.figure, fontSize: 12.5 }}>
+            <Box component="span" sx={{ fontFamily: FACES.figure, fontSize: 12.5, whiteSpace: 'nowrap' }}>
               {Math.round((scale / trueScale) * 100)} %
             </Box>
           </Button>

@@ -25,8 +25,10 @@ const SHOWN: readonly Shown[] = [
   { id: 'add-line', label: 'Line', isWide: true },
 ];
 
-const ON_WIDE = { display: { xs: 'none', lg: 'inline-flex' } } as const;
-const ON_NARROW = { display: { lg: 'none' } } as const;
+/** As much room as all of them take, px: names of many sides leave less than those of two. */
+const ROOM_FOR_ALL = 515;
+
+const ON_WIDE = { display: 'none', [`@container add (min-width: ${ROOM_FOR_ALL}px)`]: { display: 'inline-flex' } };
 
 /** Forms that have a button of their own. */
 const OFTEN: readonly string[] = ['rectangle', 'ellipse'];
@@ -54,38 +56,44 @@ export function AddBar({ commands }: { readonly commands: () => readonly Command
     <Box
       role="toolbar"
       aria-label="Add to this side"
-      sx={{ display: 'flex', alignItems: 'center', gap: 0.75, ml: 'auto' }}
+      sx={{
+        flex: '1 1 0',
+        minWidth: 0,
+        containerType: 'inline-size',
+        containerName: 'add',
+      }}
     >
-      <Box component="span" sx={{ fontSize: 13, color: 'text.secondary' }}>
-        Add
-      </Box>
-      {SHOWN.map(({ id, label, isWide }) => (
+      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'flex-end', gap: 0.75 }}>
+        <Box component="span" sx={{ fontSize: 13, color: 'text.secondary' }}>
+          Add
+        </Box>
+        {SHOWN.map(({ id, label, isWide }) => (
+          <Button
+            key={id}
+            size="small"
+            variant="outlined"
+            title={commands().find((c) => c.id === id)?.keys[0] ?? ''}
+            onClick={() => run(id)}
+            sx={{ minWidth: 0, px: 1.25, bgcolor: 'background.paper', ...(isWide && ON_WIDE) }}
+          >
+            {label}
+          </Button>
+        ))}
         <Button
-          key={id}
           size="small"
           variant="outlined"
-          title={commands().find((c) => c.id === id)?.keys[0] ?? ''}
-          onClick={() => run(id)}
-          sx={{ minWidth: 0, px: 1.25, bgcolor: 'background.paper', ...(isWide && ON_WIDE) }}
+          aria-haspopup="menu"
+          onClick={(event) => setMore(event.currentTarget)}
+          sx={{ minWidth: 0, px: 1.25, bgcolor: 'background.paper' }}
         >
-          {label}
+          More
         </Button>
-      ))}
-      <Button
-        size="small"
-        variant="outlined"
-        aria-haspopup="menu"
-        onClick={(event) => setMore(event.currentTarget)}
-        sx={{ minWidth: 0, px: 1.25, bgcolor: 'background.paper' }}
-      >
-        More
-      </Button>
+      </Box>
       <Menu open={more !== null} anchorEl={more} onClose={() => setMore(null)}>
-        {[...MORE, ...ofKit()].map(({ id, label, isWide }: Shown) => (
+        {[...MORE, ...ofKit()].map(({ id, label }: Shown) => (
           <MenuItem
             key={id}
             dense
-            sx={isWide ? ON_NARROW : {}}
             onClick={() => {
               setMore(null);
               run(id);

@@ -23,7 +23,7 @@ const EDGES: readonly { readonly edge: Edge; readonly label: string }[] = [
 
 /** A door to aligning and distributing, so that the slip stays low. */
 export const ArrangeFields = () => (
-  <Opener label="Align">
+  <Opener label="Align" width={440}>
     <Arrangement />
   </Opener>
 );
