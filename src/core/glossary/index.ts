@@ -1,7 +1,7 @@
 import { TERMS } from './terms';
 import type { Term } from './term';
 
-export { SKETCH, sketchShapes, type Sketch } from './sketch';
+export { SKETCH, enlarged, sketchShapes, type ScaleDrawing, type Sketch, type SketchMark } from './sketch';
 export { TERMS, type TermId } from './terms';
 export type { Term } from './term';
 

@@ -43,6 +43,33 @@ const SKETCH_LOOKS: Readonly<Record<SketchInk, SketchLook>> = {
   mark: { fill: 'none', stroke: INK, width: 0.8 },
 };
 
+/** A drawing to scale: marks in mm, from its upper left corner. */
+export interface ScaleDrawing {
+  readonly width: number;
+  readonly height: number;
+  readonly marks: Sketch;
+}
+
+/** Marks so many times as large. */
+export const enlarged = (sketch: Sketch, times: number): Sketch =>
+  sketch.map((mark): SketchMark => {
+    switch (mark.is) {
+      case 'box':
+      case 'line': {
+        const [a, b, c, d] = mark.at;
+        return { ...mark, at: [a * times, b * times, c * times, d * times] };
+      }
+      case 'round': {
+        const [x, y, radius] = mark.at;
+        return { ...mark, at: [x * times, y * times, radius * times] };
+      }
+      case 'word': {
+        const [x, y] = mark.at;
+        return { ...mark, at: [x * times, y * times] };
+      }
+    }
+  });
+
 /** A mark as an element of SVG. */
 export interface SketchShape {
   readonly tag: 'rect' | 'line' | 'circle' | 'text';
@@ -50,15 +77,16 @@ export interface SketchShape {
   readonly text?: string;
 }
 
-/** What a sketch is drawn of, for whoever writes SVG. */
-export const sketchShapes = (sketch: Sketch): readonly SketchShape[] => sketch.map(shapeOf);
+/** What a sketch is drawn of, for whoever writes SVG. @param type size of its words */
+export const sketchShapes = (sketch: Sketch, type = 8): readonly SketchShape[] =>
+  sketch.map((mark) => shapeOf(mark, type));
 
-const WORD = { fontSize: 8, fontFamily: 'Barlow, sans-serif', fill: INK } as const;
+const WORD = { fontFamily: 'Barlow, sans-serif', fill: INK } as const;
 
-function shapeOf(mark: SketchMark): SketchShape {
+function shapeOf(mark: SketchMark, fontSize: number): SketchShape {
   if (mark.is === 'word') {
     const [x, y] = mark.at;
-    return { tag: 'text', attributes: { x, y, ...WORD }, text: mark.word };
+    return { tag: 'text', attributes: { x, y, fontSize, ...WORD }, text: mark.word };
   }
   const { fill, stroke, width, dash } = SKETCH_LOOKS[mark.as];
   const look = { fill, stroke, strokeWidth: width, ...(dash !== undefined && { strokeDasharray: dash }) };

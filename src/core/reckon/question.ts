@@ -1,4 +1,5 @@
 import type { Figure } from '../figure';
+import type { ScaleDrawing } from '../glossary';
 import type { Parameter, ValuesOf } from '../format';
 import type { JobUnit, Mm } from '../measure';
 
@@ -16,22 +17,29 @@ export interface Question {
   readonly parameters: Readonly<Record<string, Parameter>>;
   /** @throws Impossible when the values cannot be, naming the one to change */
   readonly answer: (values: Readonly<Record<string, unknown>>, writing: Writing) => readonly Figure[];
+  /** What the answer looks like, to scale. */
+  readonly draw?: (values: Readonly<Record<string, unknown>>, writing: Writing) => ScaleDrawing;
   /** The kind of piece that the question is about, and what was typed that its format asks for under another name. */
   readonly job: { readonly kind: string; readonly rename?: Readonly<Record<string, string>> };
 }
 
-interface Definition<P> extends Omit<Question, 'parameters' | 'answer'> {
+interface Definition<P> extends Omit<Question, 'parameters' | 'answer' | 'draw'> {
   readonly parameters: P;
   readonly answer: (values: ValuesOf<P>, writing: Writing) => readonly Figure[];
+  readonly draw?: (values: ValuesOf<P>, writing: Writing) => ScaleDrawing;
 }
 
 /** Puts a question into the common form. */
 export function defineQuestion<P extends Readonly<Record<string, unknown>>>(definition: Definition<P>): Question {
+  const { draw, ...rest } = definition;
   return {
-    ...definition,
+    ...rest,
     parameters: definition.parameters as unknown as Readonly<Record<string, Parameter>>,
     // The values were read by these very parameters.
     answer: (values, writing) => definition.answer(values as ValuesOf<P>, writing),
+    ...(draw && {
+      draw: (values: Readonly<Record<string, unknown>>, writing: Writing) => draw(values as ValuesOf<P>, writing),
+    }),
   };
 }
 

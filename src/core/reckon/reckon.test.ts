@@ -27,6 +27,41 @@ describe('every question', () => {
     },
   );
 
+  test.each(QUESTIONS.filter(({ draw }) => draw).map((q) => [q.id]))(
+    '%s is drawn to scale, within its bounds',
+    (id) => {
+      for (const unit of ['mm', 'in'] as const) {
+        const answer = ask(id, {}, unit);
+        const drawing = answer.ok ? answer.drawing : undefined;
+        if (!drawing) throw new Error('not drawn');
+        const { width, height, marks } = drawing;
+        for (const mark of marks) {
+          const [x, y, ...more] = mark.at;
+          const [right, down] =
+            mark.is === 'box'
+              ? [x + (more[0] ?? 0), y + (more[1] ?? 0)]
+              : mark.is === 'line'
+                ? [more[0] ?? 0, more[1] ?? 0]
+                : [x, y];
+          expect([x, y].every((n) => n >= -1e-6)).toBe(true);
+          expect([right <= width + 1e-6, down <= height + 1e-6]).toEqual([true, true]);
+        }
+      }
+    },
+  );
+
+  test('a drawing has the sizes of its answer', () => {
+    const spine = ask('spine', { pages: '200', thickness: '0.1 mm' });
+    expect(spine.ok && spine.drawing).toMatchObject({ width: 2 * 170 + 10, height: 240 });
+    const sheets = ask('sheets', { size: '100 x 50 mm', bleed: '0 mm', sheet: '450 x 320 mm' });
+    const up = sheets.ok ? Number(sheets.figures.find(({ id }) => id === 'up')?.value) : NaN;
+    const drawn = sheets.ok ? (sheets.drawing?.marks ?? []).filter((m) => m.is === 'box' && m.as === 'trim') : [];
+    expect(drawn).toHaveLength(up);
+    const fold = ask('fold-panels', { size: '300 x 210 mm', fold: 'letter' });
+    const words = fold.ok ? (fold.drawing?.marks ?? []).flatMap((m) => (m.is === 'word' ? [m.word] : [])) : [];
+    expect(words).toEqual(['98 mm', '101 mm', '101 mm']);
+  });
+
   test.each(QUESTIONS.map((q) => [q.id, q]))('%s leads to a job with what was typed', (_id, question) => {
     const format = formatOf(question.job.kind);
     if (!format) throw new Error('no format');

@@ -1,11 +1,12 @@
 import { Impossible } from '../format';
 import type { Figure } from '../figure';
+import type { ScaleDrawing } from '../glossary';
 import { formatLength, type FieldError, type JobUnit } from '../measure';
 import { isImperial } from '../rules';
 import type { Question } from './question';
 
 export type Answer =
-  | { readonly ok: true; readonly figures: readonly Figure[] }
+  | { readonly ok: true; readonly figures: readonly Figure[]; readonly drawing: ScaleDrawing | undefined }
   | { readonly ok: false; readonly parameter: string; readonly error: FieldError };
 
 /**
@@ -22,7 +23,8 @@ export function reckon(question: Question, typed: Readonly<Record<string, string
     values[name] = read.value;
   }
   try {
-    return { ok: true, figures: question.answer(values, { unit, write: (mm) => formatLength(mm, unit) }) };
+    const writing = { unit, write: (mm: number) => formatLength(mm, unit) };
+    return { ok: true, figures: question.answer(values, writing), drawing: question.draw?.(values, writing) };
   } catch (error) {
     if (!(error instanceof Impossible)) throw error;
     return { ok: false, parameter: error.parameter, error: { at: 0, length: 0, message: error.message } };

@@ -7,6 +7,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Figure } from '@/core/figure';
 import { formatOf } from '@/core/format';
+import { enlarged, type ScaleDrawing } from '@/core/glossary';
 import { parametersOf, startJob } from '@/core/job';
 import type { JobUnit } from '@/core/measure';
 import { QUESTIONS, jobSettings, reckon, type Question } from '@/core/reckon';
@@ -15,6 +16,7 @@ import { figureText } from '../sheet/figure-text';
 import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { Room } from '../shell/Room';
+import { SketchShapes } from '../shell/SketchShapes';
 import { COLOURS, FACES, INK } from '../shell/theme';
 
 /** The small questions of the day, without a job. */
@@ -161,7 +163,29 @@ function Asked({ question, unit, typed, onType }: AskedProps) {
         ) : (
           <Box sx={{ px: 2.5, py: 2 }}>No answer yet: {answer.error.message}</Box>
         )}
+        {answer.ok && answer.drawing && <ToScale drawing={answer.drawing} title={question.title} />}
       </Box>
+    </Box>
+  );
+}
+
+/** The room for a drawing, px. */
+const [WIDE, HIGH] = [560, 300];
+
+/** What the answer looks like, to scale. */
+function ToScale({ drawing, title }: { readonly drawing: ScaleDrawing; readonly title: string }) {
+  const scale = Math.min(WIDE / drawing.width, HIGH / drawing.height);
+  const [width, height] = [drawing.width * scale, drawing.height * scale];
+  return (
+    <Box sx={{ mx: 2.5, mt: 2, p: 2, bgcolor: '#f6f6f1', overflow: 'hidden' }}>
+      <svg
+        role="img"
+        aria-label={`${title}, drawn to scale`}
+        viewBox={`-1 -1 ${width + 2} ${height + 2}`}
+        style={{ display: 'block', width: width + 2, maxWidth: '100%' }}
+      >
+        <SketchShapes sketch={enlarged(drawing.marks, scale)} type={12} />
+      </svg>
     </Box>
   );
 }

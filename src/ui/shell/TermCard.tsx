@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
-import { createElement } from 'react';
-import { SKETCH, sketchShapes, termById, type Sketch, type Term } from '@/core/glossary';
+import { SKETCH, termById, type Sketch, type Term } from '@/core/glossary';
+import { SketchShapes } from './SketchShapes';
 
 /** What a word of the trade means, why it matters and what is usual, with its drawing. */
 export function TermCard({ term }: { readonly term: Term }) {
@@ -35,7 +35,7 @@ function SketchPicture({ sketch, word }: { readonly sketch: Sketch; readonly wor
       aria-label={`${word}, drawn`}
       sx={{ display: 'block', width: 200, maxWidth: '100%', mb: 1, bgcolor: '#f6f6f1' }}
     >
-      {sketchShapes(sketch).map(({ tag, attributes, text }, i) => createElement(tag, { key: i, ...attributes }, text))}
+      <SketchShapes sketch={sketch} />
     </Box>
   );
 }

@@ -1,4 +1,4 @@
-import { ENVELOPES, fitEnvelope } from '../../paper';
+import { ENVELOPES, fitEnvelope, type Size } from '../../paper';
 import { Impossible, length, size } from '../../format';
 import { answerFigure, defineQuestion, toThousandths } from '../question';
 
@@ -12,10 +12,7 @@ export const envelope = defineQuestion({
   },
   job: { kind: 'invitation' },
   answer: ({ size: s, thick }, { write }) => {
-    const fits = ENVELOPES.map((e) => fitEnvelope(s, thick, e))
-      .filter((f) => f.fits)
-      .sort((a, b) => a.envelope.width * a.envelope.height - b.envelope.width * b.envelope.height)
-      .slice(0, 4);
+    const fits = fitsOf(s, thick).slice(0, 4);
     if (fits.length === 0) throw new Impossible('size', 'No envelope on the list takes this: one has to be made.');
     return fits.map((f, i) =>
       answerFigure({
@@ -32,4 +29,31 @@ export const envelope = defineQuestion({
       }),
     );
   },
+  draw: ({ size: s, thick }, { write }) => {
+    const [best] = fitsOf(s, thick);
+    if (!best) throw new Impossible('size', 'No envelope on the list takes this: one has to be made.');
+    const { width, height } = best.envelope;
+    const [w, h] = best.turned ? [s.height, s.width] : [s.width, s.height];
+    return {
+      width,
+      height,
+      marks: [
+        { is: 'box', at: [0, 0, width, height], as: 'paper' },
+        { is: 'line', at: [0, 0, width / 2, height * 0.45], as: 'measure' },
+        { is: 'line', at: [width, 0, width / 2, height * 0.45], as: 'measure' },
+        { is: 'box', at: [(width - w) / 2, (height - h) / 2, w, h], as: 'safe' },
+        {
+          is: 'word',
+          at: [width * 0.06, height * 0.94],
+          word: `${best.envelope.name}, ${write(width)} × ${write(height)}`,
+        },
+      ],
+    };
+  },
 });
+
+/** The envelopes that take a piece, the smallest first. */
+const fitsOf = (piece: Size, thick: number) =>
+  ENVELOPES.map((e) => fitEnvelope(piece, thick, e))
+    .filter((f) => f.fits)
+    .sort((a, b) => a.envelope.width * a.envelope.height - b.envelope.width * b.envelope.height);

@@ -1,5 +1,7 @@
 import { Impossible, allowance, choice, count, size } from '../../format';
-import { SCHEMES, SCHEME_NAMES, type Scheme, type SchemeName } from '../../fold';
+import { SCHEMES, SCHEME_NAMES, type Allowance, type Scheme, type SchemeName } from '../../fold';
+import type { SketchMark } from '../../glossary';
+import type { Size } from '../../paper';
 import { answerFigure, defineQuestion, toThousandths } from '../question';
 
 const FOLD_CHOICES = Object.fromEntries(SCHEME_NAMES.map((n) => [n, SCHEMES[n].title])) as Record<SchemeName, string>;
@@ -17,20 +19,8 @@ export const panels = defineQuestion({
     allowance: allowance('Allowance', 'even, shift:1mm or thickness:0.12mm; left out, 1 mm of shift.'),
   },
   job: { kind: 'brochure' },
-  answer: ({ size: s, fold, panels: n, allowance: given }, { write }) => {
-    const scheme: Scheme = SCHEMES[fold];
-    const { least, most } = scheme.panels;
-    const many = least === most ? least : n;
-    if (many < least || many > most)
-      throw new Impossible('panels', `A ${scheme.title} has from ${least} to ${most} panels.`);
-    const found = scheme.widths(
-      s.width,
-      many,
-      { allowance: given ?? { school: 'shift', mm: 1 }, caliper: 0.12, tolerance: 1, floor: 0 },
-      write,
-    );
-    const names = scheme.outside(many);
-    const widths = [...found.widths].reverse();
+  answer: (values, { write }) => {
+    const { names, widths, found } = panelsOf(values, write);
     return [
       answerFigure({
         id: 'panels',
@@ -42,4 +32,46 @@ export const panels = defineQuestion({
       }),
     ];
   },
+  draw: (values, { write }) => {
+    const { width, height } = values.size;
+    const { widths } = panelsOf(values, write);
+    const starts = widths.map((_, i) => widths.slice(0, i).reduce((sum, w) => sum + w, 0));
+    return {
+      width,
+      height,
+      marks: [
+        { is: 'box', at: [0, 0, width, height], as: 'paper' },
+        ...starts.slice(1).map((x): SketchMark => ({ is: 'line', at: [x, 0, x, height], as: 'fold' })),
+        { is: 'box', at: [0, 0, width, height], as: 'trim' },
+        ...widths.map((w, i): SketchMark => ({
+          is: 'word',
+          at: [(starts[i] ?? 0) + w * 0.3, height / 2],
+          word: write(toThousandths(w)),
+        })),
+      ],
+    };
+  },
 });
+
+interface Folded {
+  readonly size: Size;
+  readonly fold: SchemeName;
+  readonly panels: number;
+  readonly allowance: Allowance | undefined;
+}
+
+/** The panels as the outside is read. @throws Impossible where the fold has not so many */
+function panelsOf({ size: s, fold, panels: n, allowance: given }: Folded, write: (mm: number) => string) {
+  const scheme: Scheme = SCHEMES[fold];
+  const { least, most } = scheme.panels;
+  const many = least === most ? least : n;
+  if (many < least || many > most)
+    throw new Impossible('panels', `A ${scheme.title} has from ${least} to ${most} panels.`);
+  const found = scheme.widths(
+    s.width,
+    many,
+    { allowance: given ?? { school: 'shift', mm: 1 }, caliper: 0.12, tolerance: 1, floor: 0 },
+    write,
+  );
+  return { names: scheme.outside(many), widths: [...found.widths].reverse(), found };
+}

@@ -37,4 +37,14 @@ export const pixelCount = defineQuestion({
       }),
     ];
   },
+  draw: ({ size: { width, height }, bleed }, { write }) => ({
+    width: width + 2 * bleed,
+    height: height + 2 * bleed,
+    marks: [
+      { is: 'box', at: [0, 0, width + 2 * bleed, height + 2 * bleed], as: 'bleed' },
+      { is: 'box', at: [bleed, bleed, width, height], as: 'paper' },
+      { is: 'box', at: [bleed, bleed, width, height], as: 'trim' },
+      { is: 'word', at: [bleed + width * 0.1, bleed + height / 2], word: `${write(width)} × ${write(height)}` },
+    ],
+  }),
 });

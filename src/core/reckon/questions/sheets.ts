@@ -1,6 +1,8 @@
 import { Impossible, count, fitOnSheet, length, number, size } from '../../format';
 import { answerFigure, defineQuestion, toThousandths } from '../question';
+import type { SketchMark } from '../../glossary';
 import { formatNumber } from '../../measure';
+import type { Size } from '../../paper';
 
 export const sheets = defineQuestion({
   id: 'sheets',
@@ -17,13 +19,7 @@ export const sheets = defineQuestion({
   },
   job: { kind: 'flyer' },
   answer: ({ size: s, bleed, sheet, quantity, fixed, running, grammage }, { write }) => {
-    const fit = fitOnSheet({
-      trim: s,
-      withBleed: { width: s.width + 2 * bleed, height: s.height + 2 * bleed },
-      marks: Math.max(3, bleed) + 5,
-      unprintable: 5,
-      sheet: { name: 'the sheet', ...sheet },
-    });
+    const fit = laid(s, bleed, sheet);
     if (fit.up === 0)
       throw new Impossible('sheet', `The piece does not lie on this sheet: ${fit.why ?? 'it is too large'}.`);
     const good = Math.ceil(quantity / fit.up);
@@ -65,4 +61,38 @@ export const sheets = defineQuestion({
       }),
     ];
   },
+  draw: ({ size: s, bleed, sheet }) => {
+    const { across, down, turned } = laid(s, bleed, sheet);
+    const [width, height] = turned ? [sheet.height, sheet.width] : [sheet.width, sheet.height];
+    const [w, h] = [s.width + 2 * bleed, s.height + 2 * bleed];
+    const [left, top] = [(width - across * w) / 2, (height - down * h) / 2];
+    const places = Array.from({ length: Math.min(across * down, DRAWN) }, (_, i) => [
+      left + (i % across) * w,
+      top + Math.floor(i / across) * h,
+    ]);
+    return {
+      width,
+      height,
+      marks: [
+        { is: 'box', at: [0, 0, width, height], as: 'paper' },
+        ...places.flatMap(([x = 0, y = 0]): SketchMark[] => [
+          { is: 'box', at: [x, y, w, h], as: 'bleed' },
+          { is: 'box', at: [x + bleed, y + bleed, s.width, s.height], as: 'trim' },
+        ]),
+      ],
+    };
+  },
 });
+
+/** Copies on a sheet that are drawn at most; more are too small to be told apart. */
+const DRAWN = 400;
+
+/** Copies in plain rows and columns on a sheet, with room for its marks. */
+const laid = (trim: Size, bleed: number, sheet: Size) =>
+  fitOnSheet({
+    trim,
+    withBleed: { width: trim.width + 2 * bleed, height: trim.height + 2 * bleed },
+    marks: Math.max(3, bleed) + 5,
+    unprintable: 5,
+    sheet: { name: 'the sheet', ...sheet },
+  });

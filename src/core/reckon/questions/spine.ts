@@ -34,4 +34,27 @@ export const spine = defineQuestion({
       }),
     ];
   },
+  draw: ({ size: { width, height }, pages, thickness, 'cover-allowance': more }, { write }) => {
+    const spread = (pages / 2) * thickness + more;
+    const flat = 2 * width + spread;
+    return {
+      width: flat,
+      height,
+      marks: [
+        { is: 'box', at: [0, 0, width, height], as: 'paper' },
+        { is: 'box', at: [width + spread, 0, width, height], as: 'paper' },
+        { is: 'box', at: [width, 0, spread, height], as: 'bleed' },
+        { is: 'box', at: [0, 0, flat, height], as: 'trim' },
+        { is: 'line', at: [width, 0, width, height], as: 'fold' },
+        { is: 'line', at: [width + spread, 0, width + spread, height], as: 'fold' },
+        { is: 'word', at: [width * 0.35, height / 2], word: 'back' },
+        { is: 'word', at: [width * 1.35 + spread, height / 2], word: 'front' },
+        {
+          is: 'word',
+          at: [width + spread + width * 0.03, height * 0.12],
+          word: `spine ${write(toThousandths(spread))}`,
+        },
+      ],
+    };
+  },
 });

@@ -41,4 +41,30 @@ export const viewing = defineQuestion({
       }),
     ];
   },
+  draw: ({ distance }, { write }) => {
+    const ground = PERSON * 1.2;
+    const eye = ground - PERSON * 0.93;
+    const span = Math.max(distance, PERSON);
+    const sheet = PERSON * 0.5;
+    return {
+      width: span + PERSON * 0.5,
+      height: ground,
+      marks: [
+        { is: 'line', at: [0, ground, span + PERSON * 0.5, ground], as: 'mark' },
+        { is: 'round', at: [PERSON * 0.15, eye, PERSON * 0.07], as: 'paper' },
+        { is: 'line', at: [PERSON * 0.15, eye + PERSON * 0.07, PERSON * 0.15, ground], as: 'trim' },
+        {
+          is: 'line',
+          at: [PERSON * 0.15 + distance, eye - sheet / 2, PERSON * 0.15 + distance, eye + sheet / 2],
+          as: 'trim',
+        },
+        { is: 'line', at: [PERSON * 0.22, eye, PERSON * 0.15 + distance, eye - sheet / 2], as: 'safe' },
+        { is: 'line', at: [PERSON * 0.22, eye, PERSON * 0.15 + distance, eye + sheet / 2], as: 'safe' },
+        { is: 'word', at: [span / 2, ground - PERSON * 0.06], word: write(distance) },
+      ],
+    };
+  },
 });
+
+/** As tall as somebody who looks at it, mm. */
+const PERSON = 1700;
