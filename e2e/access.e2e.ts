@@ -51,6 +51,34 @@ test('the reckoner', async ({ page }) => {
   await check(page);
 });
 
+test('the glossary, and a word that is explained where it stands', async ({ page }) => {
+  await open(page, '/glossary');
+  await check(page);
+  await openJob(page, 'demo-meteor-night');
+  await page.keyboard.press('Alt+2');
+  await page.getByRole('button', { name: 'Safe margin', exact: true }).first().click();
+  const dialog = page.getByRole('dialog', { name: 'What it is' });
+  await expect(dialog.getByRole('heading', { name: 'Safe margin' })).toBeVisible();
+  await check(page);
+  await page.keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
+});
+
+test('a coating before it is laid on, and several things at once', async ({ page }) => {
+  await openJob(page, 'demo-meteor-night');
+  await page.keyboard.press('Alt+4');
+  await page.getByRole('button', { name: 'Coat …' }).click();
+  await check(page);
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.keyboard.press('Alt+3');
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('Control+a');
+  await expect(page.locator('input[name="each-left"]')).toBeVisible();
+  await check(page);
+  await page.getByRole('region', { name: 'Selection' }).getByRole('button', { name: 'Align' }).click();
+  await check(page);
+});
+
 test('the size of a folder, flat and folded', async ({ page }) => {
   await openJob(page, 'demo-visitor-folder');
   await page.keyboard.press('Alt+2');
