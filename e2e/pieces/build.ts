@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { toKept } from '../../src/demo/keep';
+import { IS_ALL } from '../../src/testing/all';
 import { copyOf, openJob, stored } from '../helpers';
 import { Hand } from './hand';
 
@@ -23,7 +24,7 @@ export interface Recipe {
  * recipe or the hand that follows it changed since it was built last. What was built then is what the demo keeps.
  */
 export const isBuiltByHand = (piece: Recipe): boolean =>
-  piece.always === 'built' || process.env['YS_ALL'] !== undefined || lastBuilt(piece) !== digestOf(piece);
+  piece.always === 'built' || IS_ALL || lastBuilt(piece) !== digestOf(piece);
 
 /** Whether a piece is looked at in this run: it stands for its kind, or it has to be built. */
 export const isLookedAt = (piece: Recipe): boolean => piece.always !== undefined || isBuiltByHand(piece);

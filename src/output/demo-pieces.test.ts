@@ -6,6 +6,7 @@ import { elementsOn, hasFields, styleBook, textsIn, wordsOf, type Element, type 
 import { edges } from '../core/layout';
 import { LAID_OUT } from '../demo';
 import { svgPage } from '../paint/svg';
+import { IS_ALL } from '../testing/all';
 import { demoPiece } from '../testing/demo';
 import { pdfOf } from '../testing/exports';
 import { box, inMemory, line, makeJob, shape, words } from '../testing/jobs';
@@ -165,6 +166,18 @@ test('text that flows through three frames, hyphenated and justified, is read of
   });
 });
 
+/** Pieces that are looked at in every run; all of them where all is asked for. */
+const STAND_FOR_THEIR_KIND: readonly string[] = [
+  'catalogue',
+  'meteor-night',
+  'member-card',
+  'moon-calendar',
+  'observing-pad',
+  'tent-banner',
+  'trail-map',
+  'visitor-folder',
+];
+
 describe('bench and press look alike', () => {
   const shapes: readonly Element[] = [
     box('ground', [0, 0, 148, 210], { fill: { kind: 'process', c: 2, m: 3, y: 14, k: 0 } }),
@@ -206,7 +219,7 @@ describe('bench and press look alike', () => {
     await compare(job, inMemory(), 0.012);
   });
 
-  test.each(LAID_OUT.map(({ file }) => file))(
+  test.each(PIECES.filter((file) => IS_ALL || STAND_FOR_THEIR_KIND.includes(file)))(
     '%s of the demo, every side, with its pictures and effects',
     async (file) => {
       const { job, assets } = await demoPiece(file, 0.4);
