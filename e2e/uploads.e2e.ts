@@ -123,16 +123,18 @@ test('the page shows how far a file is, sends it again when the line broke, and 
   const input = page.getByLabel('Pictures, drawings, PDFs and fonts to bring in');
   const list = page.getByRole('region', { name: 'Files being brought in' });
 
-  let tries = 0;
+  // The line stays broken until that was read: on a busy machine the first pause may be over before anybody looks.
+  let [tries, isWhole] = [0, false];
   await page.route('**/api/assets?name=*', (route) => {
     tries += 1;
-    return tries === 1 ? route.abort() : route.continue();
+    return isWhole ? route.continue() : route.abort();
   });
   await input.setInputFiles(path);
   await expect(list).toContainText('The line broke; it is sent again.');
+  isWhole = true;
   await expect(page.getByRole('region', { name: 'Selection' })).toBeVisible();
   await expect(list).toHaveCount(0);
-  expect(tries).toBe(2);
+  expect(tries).toBeGreaterThan(1);
   expect(Object.keys((await stored(page)).assets)).toEqual([sha256(bytes).toString('hex')]);
 
   await page.unroute('**/api/assets?name=*');
