@@ -62,7 +62,7 @@ export const begun = (): readonly Job[] =>
     const started =
       format &&
       startJob(format, set, { id: `demo-${id}`, name, unit }, { ...(stock && { stock }), ...(house && { house }) });
-    if (!started?.ok) throw new Error(`The demo’s ${name} cannot be begun: ${started ? started.error.message : kind}`);
+    if (!started?.ok) throw new Error(`The demo’s ${name} is not begun: ${started ? started.error.message : kind}`);
     const job = house ? takeHouse(started.job, house) : started.job;
     return [{ ...job, client: 'Quillrook Dark-Sky Society', due, quantity, stage: 'brief' }];
   });

@@ -35,6 +35,27 @@ test('a way is gone again by as much, from where each of them is', () => {
   expect(of('l')?.placement.x).toMatchObject({ start: 13 });
 });
 
+test('what is held at both edges goes as far as it goes, and is not stretched', () => {
+  const both = withElements(JOB, 'front', (e) =>
+    e.id === 'b' ? { ...e, placement: { ...e.placement, x: { start: 40, end: 88 } } } : e,
+  );
+  const step = withElements(both, 'front', (e) =>
+    e.id === 'a' ? { ...e, placement: { ...e.placement, x: { start: 13, size: 60 } } } : e,
+  );
+  const again = againFrom(both, step, 'front');
+  if (!again) throw new Error('nothing to repeat');
+  const of = (job: Job, id: string) => elementsOn(pieceOf(job), 'front').find((e) => e.id === id);
+  expect(of(withAgain(step, 'front', ['b'], again), 'b')?.placement.x).toEqual({ start: 43, end: 85 });
+  // And the other way about; one edge drawn alone is a stretch.
+  const back = withAgain(both, 'front', ['b'], againFrom(step, both, 'front') ?? []);
+  expect(of(back, 'b')?.placement.x).toEqual({ start: 37, end: 91 });
+  const stretched = withElements(both, 'front', (e) =>
+    e.id === 'b' ? { ...e, placement: { ...e.placement, x: { start: 50, end: 88 } } } : e,
+  );
+  const stretch = againFrom(both, stretched, 'front');
+  expect(of(withAgain(stretched, 'front', ['a'], stretch ?? []), 'a')?.placement.x).toMatchObject({ start: 50 });
+});
+
 test('a size, a turn and what is taken away', () => {
   const turned = changed('a', (e) => ({
     ...e,

@@ -7,7 +7,7 @@ import { pieceOf, withElements } from './on-side';
 interface Fact {
   readonly path: readonly string[];
   readonly to: unknown;
-  /** By how much a place went on: others go on by as much from where they are. */
+  /** How far it went on an axis: others go as far from where they are. */
   readonly by?: number;
 }
 
@@ -33,9 +33,29 @@ export function againFrom(before: Job, after: Job, side: SideName): Again | unde
     const old = was.get(element.id);
     if (!old || old === element) continue;
     const facts = differences(old, element, []).filter(({ path: [first] }) => !OWN.includes(first ?? ''));
-    if (facts.length > 0) return facts;
+    const ways = AXES.flatMap((axis) => wayOf(old, element, axis));
+    const moved = new Set(ways.map(({ path: [, axis] }) => axis));
+    const rest = facts.filter(({ path: [first, axis] }) => !(first === 'placement' && moved.has(axis)));
+    if (rest.length + ways.length > 0) return [...rest, ...ways];
   }
   return undefined;
+}
+
+const AXES = ['x', 'y'] as const;
+
+/** How far a thing went on an axis, its size as it was: others go as far, whatever holds them. */
+function wayOf(before: Element, after: Element, axis: 'x' | 'y'): readonly Fact[] {
+  const [was, is] = [before.placement[axis], after.placement[axis]];
+  const step = (key: 'start' | 'centre' | 'end') => {
+    const [from, to] = [was[key], is[key]];
+    return typeof from === 'number' && typeof to === 'number' ? to - from : undefined;
+  };
+  if (JSON.stringify([was.size, was.of]) !== JSON.stringify([is.size, is.of])) return [];
+  const [start, centre, end] = [step('start'), step('centre'), step('end')];
+  // Held at both edges it has moved only where one gave as much as the other took.
+  if (start !== undefined && end !== undefined && Math.abs(start + end) > 1e-9) return [];
+  const by = start ?? centre ?? (end === undefined ? undefined : -end);
+  return by === undefined || by === 0 ? [] : [{ path: ['placement', axis], to: undefined, by }];
 }
 
 function differences(
@@ -49,8 +69,7 @@ function differences(
     const path = [...within, key];
     if (JSON.stringify(was) === JSON.stringify(is)) return [];
     if (isRecord(was) && isRecord(is) && path.length < DEPTH) return differences(was, is, path);
-    const isPlace = path[0] === 'placement' && path.length === DEPTH && key !== 'size';
-    return [{ path, to: is, ...(isPlace && typeof was === 'number' && typeof is === 'number' && { by: is - was }) }];
+    return [{ path, to: is }];
   });
 }
 
@@ -71,7 +90,16 @@ function withFact(value: unknown, fact: Fact, [key = '', ...rest]: readonly stri
   const record = isRecord(value) ? value : {};
   const now = record[key];
   if (rest.length > 0) return { ...record, [key]: withFact(now, fact, rest) };
-  if (fact.by !== undefined) return typeof now === 'number' ? { ...record, [key]: now + fact.by } : record;
+  if (fact.by !== undefined && isRecord(now)) return { ...record, [key]: movedBy(now, fact.by) };
   const others = Object.fromEntries(Object.entries(record).filter(([name]) => name !== key));
   return fact.to === undefined ? others : { ...others, [key]: fact.to };
+}
+
+/** An axis with all that holds it so much further on. */
+function movedBy(axis: Readonly<Record<string, unknown>>, by: number): unknown {
+  const moved = Object.entries({ start: by, centre: by, end: -by }).flatMap(([key, step]) => {
+    const now = axis[key];
+    return typeof now === 'number' ? [[key, now + step]] : [];
+  });
+  return { ...axis, ...Object.fromEntries(moved) };
 }

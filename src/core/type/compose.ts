@@ -76,8 +76,8 @@ function prepareOnce(
 /**
  * Sets paragraphs into the frames that they flow through.
  *
- * The first baseline stands one ascender below a column’s head; further ones follow by the leading and by the room that
- * paragraphs want between them.
+ * The first baseline stands one ascender below a column’s head; further ones follow by the leading and by the room
+ * that paragraphs want between them.
  * @param boxes at least one frame, in the order of the flow
  */
 export function composeText(

@@ -2,8 +2,8 @@
  * Breaking a paragraph by looking at the whole of it.
  *
  * D. E. Knuth and M. F. Plass, “Breaking Paragraphs into Lines”, Software: Practice and Experience 11 (1981),
- * 1119–1184: a paragraph is a row of boxes, glue and penalties; of all ways to break it, the one with the least sum of
- * demerits is taken.
+ * 1119–1184: a paragraph is a row of boxes, glue and penalties; of all ways to break it, the one with the least sum
+ * of demerits is taken.
  */
 
 /** What a paragraph is made of, widths in any one unit. */

@@ -91,7 +91,7 @@ export function Board() {
         {!data && !error && <Loading />}
         {data?.jobs.length === 0 && <Nothing onNew={() => setMaking(true)} />}
         {data && data.jobs.length > 0 && found.length === 0 && (
-          <Box sx={{ color: 'text.secondary' }}>No job has “{search}” in its name, client, kind, size or printer.</Box>
+          <Box sx={{ color: 'text.secondary' }}>No job has “{search}” in name, client, kind, size or printer.</Box>
         )}
         {found.length > 0 && view === 'cards' && <StageColumns jobs={found} {...actions} />}
         {found.length > 0 && view === 'table' && (

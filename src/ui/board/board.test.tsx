@@ -72,7 +72,7 @@ test('found by name, client or size; what is not there is said with the word tha
   await user.clear(find);
   await user.paste('moon');
   expect(screen.queryByRole('article')).toBeNull();
-  expect(screen.getByText('No job has “moon” in its name, client, kind, size or printer.')).toBeTruthy();
+  expect(screen.getByText('No job has “moon” in name, client, kind, size or printer.')).toBeTruthy();
 });
 
 test('how a job stands is not asked of the server where the board knows it', async () => {

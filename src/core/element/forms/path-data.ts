@@ -3,6 +3,11 @@ import { mapPath, type Path, type Rect, type Segment } from '../../geometry';
 /** How many numbers each step takes. */
 const COUNTS: Readonly<Record<string, number>> = { M: 2, L: 2, C: 6, Z: 0 };
 
+/** A step with its numbers, of which there are as many as it takes. */
+function segmentOf(kind: string, [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0]: readonly number[]): Segment {
+  return kind === 'C' ? ['C', a, b, c, d, e, f] : [kind === 'M' ? 'M' : 'L', a, b];
+}
+
 /**
  * Reads path data of M, L, C and Z with absolute coordinates.
  * @returns the path, or where and why it cannot be read
@@ -24,7 +29,7 @@ export function readPathData(
       const own = numbers.slice(i, i + per);
       // What goes on after a move is a line.
       const kind = letter === 'M' && i > 0 ? 'L' : letter;
-      path.push([kind, ...own] as unknown as Segment);
+      path.push(segmentOf(kind, own));
     }
   }
   if (path.length > 0 && path[0]?.[0] !== 'M') return { ok: false, problem: 'A path begins with M.' };
