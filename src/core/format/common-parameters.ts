@@ -1,4 +1,4 @@
-import { count, length, solvedLength, type Parameter } from '../parameter';
+import { count, length, solvedLength, type Parameters } from '../parameter';
 
 /** Decisions that every kind of piece has; a job file holds them in their own places. */
 export const COMMON_PARAMETERS = {
@@ -15,6 +15,4 @@ export type CommonName = keyof typeof COMMON_PARAMETERS;
 export const isCommon = (name: string): name is CommonName => Object.hasOwn(COMMON_PARAMETERS, name);
 
 /** The common decisions as parameters like any other. */
-export const commonParameters: Readonly<Record<string, Parameter>> = COMMON_PARAMETERS as unknown as Readonly<
-  Record<string, Parameter>
->;
+export const commonParameters: Parameters = COMMON_PARAMETERS;

@@ -7,7 +7,7 @@ import type { Size } from '../paper';
 import type { Rules, Usual } from '../rules';
 import type { Stock } from '../shop';
 import type { BlankProblem, Panel, ProcessLine, Repeats, Zone } from './blank';
-import { shapeOf, type Parameter, type ValuesOf } from '../parameter';
+import { shapeOf, type Parameters, type ValuesOf } from '../parameter';
 
 export const GROUPS = ['flat', 'folded', 'bound', 'wrap', 'large', 'label', 'die-cut', 'own'] as const;
 export type Group = (typeof GROUPS)[number];
@@ -66,7 +66,7 @@ export interface Format {
   readonly group: Group;
   /** What this kind usually has, where it differs from the rest. */
   readonly usual: Usual | undefined;
-  readonly parameters: Readonly<Record<string, Parameter>>;
+  readonly parameters: Parameters;
   /** The decisions as a job file holds them, with defaults filled in. */
   readonly shape: Readonly<Record<string, z.ZodType>>;
   readonly plan: (decisions: Readonly<Record<string, unknown>>, context: FormatContext) => Plan;
@@ -84,14 +84,13 @@ interface Definition<P> {
 }
 
 /** Puts a kind of piece into the common form. */
-export function defineFormat<P extends Readonly<Record<string, unknown>>>(definition: Definition<P>): Format {
+export function defineFormat<P extends Parameters>(definition: Definition<P>): Format {
   const { parameters, plan, usual, ...about } = definition;
-  const all = parameters as unknown as Readonly<Record<string, Parameter>>;
   return {
     ...about,
     usual,
-    parameters: all,
-    shape: shapeOf(all),
+    parameters,
+    shape: shapeOf(parameters),
     // The job was read by the schema of these very parameters.
     plan: (decisions, context) => plan(decisions as ValuesOf<P>, context),
   };

@@ -35,10 +35,12 @@ export interface Parameter<V = unknown> {
   readonly when?: (values: Readonly<Record<string, unknown>>) => boolean;
   readonly schema: z.ZodType<V>;
   readonly read: (text: string, context: FieldContext) => Parsed<V>;
-  readonly write: (value: V, unit: Unit, ppi?: number) => string;
+  // A method, so that a parameter of lengths is one of the parameters that somebody holds by name: what is written was
+  // read by the same parameter.
+  write(value: V, unit: Unit, ppi?: number): string;
 }
 
-export type Parameters = Readonly<Record<string, Parameter<never>>>;
+export type Parameters = Readonly<Record<string, Parameter>>;
 type Read<P> = P extends Parameter<infer V> ? V : never;
 /** The values of a set of parameters. */
 export type ValuesOf<P> = { readonly [K in keyof P]: Read<P[K]> };
@@ -204,14 +206,14 @@ export function choice<const O extends Readonly<Record<string, string>>>(
   options: O,
   more: More = {},
 ): Parameter<keyof O & string> {
-  const words = Object.keys(options) as (keyof O & string)[];
+  const words = Object.keys(options) as [keyof O & string, ...(keyof O & string)[]];
   return {
     kind: 'choice',
     label,
     help,
     default: both(preset),
     options: words.map((value) => ({ value, label: options[value] ?? value })),
-    schema: z.enum(words as unknown as [keyof O & string, ...(keyof O & string)[]]),
+    schema: z.enum(words),
     read: (text) => {
       const word = words.find((w) => w === text.trim().toLowerCase());
       return word ? ok(word) : wrong(text, `${label} is one of ${words.join(', ')}.`);

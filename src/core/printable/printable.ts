@@ -3,7 +3,7 @@ import type { Occasion, Day } from '../dates';
 import type { Measured } from '../figure';
 import type { FigureUnit } from '../figure';
 import type { JobUnit, Mm } from '../measure';
-import { Impossible, shapeOf, type Parameter, type ValuesOf } from '../parameter';
+import { Impossible, shapeOf, type Parameters, type ValuesOf } from '../parameter';
 import { inside } from './inside';
 import type { FaceName, Mark } from './mark';
 import type { Box } from './box';
@@ -90,7 +90,7 @@ export interface Printable {
   readonly group: PrintableGroup;
   /** The first is the kind as it is. */
   readonly presets: readonly Preset[];
-  readonly parameters: Readonly<Record<string, Parameter>>;
+  readonly parameters: Parameters;
   readonly shape: Readonly<Record<string, z.ZodType>>;
   /** @throws Impossible when the decisions cannot be in this box, naming the one to change */
   readonly solve: (decisions: Readonly<Record<string, unknown>>, box: Box, context: PrintableContext) => Solved;
@@ -113,18 +113,17 @@ interface Definition<P> {
 const LEAST_BOX = 5;
 
 /** Puts a kind of printable into the common form. */
-export function definePrintable<P extends Readonly<Record<string, unknown>>>(definition: Definition<P>): Printable {
+export function definePrintable<P extends Parameters>(definition: Definition<P>): Printable {
   const { parameters, solve, regions, ...about } = definition;
-  const all = parameters as unknown as Readonly<Record<string, Parameter>>;
   return {
     ...about,
-    parameters: all,
-    shape: shapeOf(all),
+    parameters,
+    shape: shapeOf(parameters),
     // The element was read by the schema of these very parameters.
     solve: (decisions, box, context) => {
       if (Math.min(box.width, box.height) < LEAST_BOX)
         throw new Impossible(
-          Object.keys(all)[0] ?? '',
+          Object.keys(parameters)[0] ?? '',
           `The box is ${context.write(box.width)} × ${context.write(box.height)}: at least ` +
             `${context.write(LEAST_BOX)} each way is wanted.`,
         );

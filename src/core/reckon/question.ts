@@ -1,6 +1,6 @@
 import type { Figure } from '../figure';
 import type { ScaleDrawing } from '../glossary';
-import type { Parameter, ValuesOf } from '../format';
+import type { Parameters, ValuesOf } from '../format';
 import type { JobUnit, Mm } from '../measure';
 
 /** What an answer is written with. */
@@ -14,7 +14,7 @@ export interface Question {
   readonly id: string;
   readonly title: string;
   readonly about: string;
-  readonly parameters: Readonly<Record<string, Parameter>>;
+  readonly parameters: Parameters;
   /** @throws Impossible when the values cannot be, naming the one to change */
   readonly answer: (values: Readonly<Record<string, unknown>>, writing: Writing) => readonly Figure[];
   /** What the answer looks like, to scale. */
@@ -30,11 +30,10 @@ interface Definition<P> extends Omit<Question, 'parameters' | 'answer' | 'draw'>
 }
 
 /** Puts a question into the common form. */
-export function defineQuestion<P extends Readonly<Record<string, unknown>>>(definition: Definition<P>): Question {
+export function defineQuestion<P extends Parameters>(definition: Definition<P>): Question {
   const { draw, ...rest } = definition;
   return {
     ...rest,
-    parameters: definition.parameters as unknown as Readonly<Record<string, Parameter>>,
     // The values were read by these very parameters.
     answer: (values, writing) => definition.answer(values as ValuesOf<P>, writing),
     ...(draw && {

@@ -14,10 +14,7 @@ import { COLOURS, FACES } from '../shell/theme';
 export type Typed = Readonly<Record<string, string>>;
 
 /** The decisions that are asked when a piece of a format is begun. */
-export const askedOf = (format: Format): Asked => ({
-  ...format.parameters,
-  bleed: COMMON_PARAMETERS.bleed as unknown as Parameter,
-});
+export const askedOf = (format: Format): Asked => ({ ...format.parameters, bleed: COMMON_PARAMETERS.bleed });
 
 export type Asked = Readonly<Record<string, Parameter>>;
 
