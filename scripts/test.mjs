@@ -94,7 +94,6 @@ passed += 1;
 /** With --changed, the files that differ from the shared branch and the tests that reach them; else everything. */
 const changed = process.argv.includes('--changed') ? changedFiles(root) : undefined;
 const touched = changed && testsTouching(root, changed);
-const readable = changed?.filter((file) => /\.([cm]?[jt]sx?)$/.test(file));
 if (changed?.length === 0) {
   console.log('\nNothing differs from the shared branch.\n0 passed, 0 failed');
   process.exit(0);
@@ -107,11 +106,11 @@ if (touched)
 
 await together([
   ['formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '--ignore-unknown', ...(changed ?? ['.'])]],
-  ...(readable?.length === 0
-    ? []
-    : [['lint', 'npx', ['eslint', '--concurrency', '2', '--max-warnings', '0', ...(readable ?? ['.'])]]]),
-  ['types', 'npx', ['tsc', '--noEmit']],
+  // What a change breaks may lie in files that it does not touch: types are seen from everywhere.
+  ['lint and types', 'npx', ['oxlint', '--deny-warnings', '.']],
   ['dependency rules', 'npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']],
+  // The same types again, read by the compiler that the editor has, with those that the build writes for the routes.
+  ...(process.env['YS_ALL'] === undefined ? [] : [['types of the routes', 'npx', ['tsc', '--noEmit']]]),
 ]);
 
 /** Runs a runner on everything, or on the files that are named; on none, where there are none. */
