@@ -76,7 +76,7 @@ export async function putBack(folder: string, day: string, at: Date): Promise<st
   const had = existsSync(path);
   // What had not been carried into the database yet belongs to the old one.
   for (const ending of ['', '-wal', '-shm'])
-    if (existsSync(`${path}${ending}`)) await rename(`${path}${ending}`, `${aside}${ending}`);
+    if (existsSync(/*turbopackIgnore: true*/ `${path}${ending}`)) await rename(`${path}${ending}`, `${aside}${ending}`);
   await rename(part, path);
   return had ? aside : undefined;
 }

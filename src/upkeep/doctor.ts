@@ -209,7 +209,11 @@ async function exportsOf(database: DatabaseFile, folder: string): Promise<Examin
 
 /** What was begun and not ended. */
 async function leavingsOf(folder: string): Promise<Examination> {
-  const parts = (await Promise.all(['assets', 'cache', 'copies'].map((name) => contentsOf(join(folder, name)))))
+  const parts = (
+    await Promise.all(
+      ['assets', 'cache', 'copies'].map((name) => contentsOf(join(/*turbopackIgnore: true*/ folder, name))),
+    )
+  )
     .flat()
     .filter(({ path }) => path.endsWith('.part'));
   const left = [...parts, ...(await contentsOf(join(folder, 'incoming')))];
@@ -234,7 +238,10 @@ async function roomOf(folder: string): Promise<Examination> {
   const free = (bavail * bsize) / MB;
   const sizes = await Promise.all(
     ['assets', 'exports', 'cache', 'copies'].map(async (name) => {
-      const bytes = (await contentsOf(join(folder, name))).reduce((sum, f) => sum + f.bytes, 0);
+      const bytes = (await contentsOf(join(/*turbopackIgnore: true*/ folder, name))).reduce(
+        (sum, f) => sum + f.bytes,
+        0,
+      );
       return `${name} ${(bytes / MB).toFixed(1)} MB`;
     }),
   );
