@@ -67,8 +67,13 @@ const config: NextConfig = {
   ],
   turbopack: { resolveAlias: { module: { browser: './src/shims/empty.ts' } } },
   devIndicators: false,
-  // The server’s own code stays readable instead of being pressed and mapped back: half a minute of every build.
-  experimental: { turbopackSourceMaps: false, serverMinification: false },
+  experimental: {
+    // The server’s own code stays readable instead of being pressed and mapped back: half a minute of every build.
+    turbopackSourceMaps: false,
+    serverMinification: false,
+    // What the next build can use is kept by those who build again: keeping it is a third of the work of the first.
+    turbopackFileSystemCacheForBuild: existsSync(join('.next', 'BUILD_ID')),
+  },
   // Types are checked by the project’s own tests, tests included.
   typescript: { ignoreBuildErrors: true },
 };
