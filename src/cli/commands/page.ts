@@ -1,4 +1,5 @@
 import { MAX_ASSET_BYTES } from '../../bring-in/asset';
+import { counted } from '../../core/measure';
 import { documentPage } from '../../output/document-page';
 import { UsageError, wholeNumber, type Arguments } from '../arguments';
 import { readBounded } from '../files';
@@ -16,8 +17,7 @@ export async function run(args: Arguments): Promise<number> {
   const read = await readDocument(file, bytes);
   if (!read.ok) throw new UsageError(read.problem);
   const count = read.document.pages.length;
-  if (page > count)
-    throw new UsageError(`“${file}” has ${count} ${count === 1 ? 'page' : 'pages'}; there is no page ${page}.`);
+  if (page > count) throw new UsageError(`“${file}” has ${counted(count, 'page')}; there is no page ${page}.`);
   await writeWhole(out, await documentPage(bytes, page, wide));
   return 0;
 }

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
-import { formatNumber, formatSize } from '@/core/measure';
+import { counted, formatNumber, formatSize } from '@/core/measure';
 import { useJob } from '../open-job/context';
 import { useDesk, useFindings, type Desk } from '../open-job/use-desk';
 import { COLOURS, FACES } from '../shell/theme';
@@ -69,7 +69,7 @@ export function Strip({ children }: { readonly children: ReactNode }) {
   );
 }
 
-const things = (count: number): string => `${count} ${count === 1 ? 'element' : 'elements'}`;
+const things = (count: number): string => counted(count, 'element');
 
 /** The piece in one line: what is held in the hand, and what is printed. */
 function sizesOf({ blank, job }: Desk): string {

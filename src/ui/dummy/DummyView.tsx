@@ -7,6 +7,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { DoubleSide, FrontSide, type Texture } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Folding } from '@/core/fold';
+import { counted } from '@/core/measure';
 import type { Size } from '@/core/paper';
 import { usePainting } from '../open-job/painting';
 import { useDesk } from '../open-job/use-desk';
@@ -59,7 +60,7 @@ export default function DummyView() {
     progress <= 0
       ? `Flat, ${folding.up} up`
       : progress >= steps.length
-        ? `Folded: ${steps.length} ${steps.length === 1 ? 'fold' : 'folds'}`
+        ? `Folded: ${counted(steps.length, 'fold')}`
         : `${at + 1}. ${steps[at]?.name ?? ''}`;
   const struck = new Set((folding.collisions ?? []).filter((c) => progress > c.step).flatMap((c) => c.facets));
   return (

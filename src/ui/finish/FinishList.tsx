@@ -5,6 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { useState } from 'react';
 import { baseOfSide, finishOn, followsWords, type Finishing } from '@/core/job';
 import { finishLayers } from '@/core/marks';
+import { counted } from '@/core/measure';
 import { ChoiceField } from '../field/ChoiceField';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
@@ -51,7 +52,7 @@ export function FinishList() {
             <b>{layer.name}</b> of the piece itself
           </span>
           <Box component="span" sx={{ fontFamily: FACES.figure, fontSize: 12.5 }}>
-            {layer.items.length} {layer.items.length === 1 ? 'line' : 'lines'}
+            {counted(layer.items.length, 'line')}
           </Box>
         </Box>
       ))}

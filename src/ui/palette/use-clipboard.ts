@@ -13,6 +13,7 @@ import {
   withoutElements,
 } from '@/core/edit';
 import { plainText } from '@/core/job';
+import { counted } from '@/core/measure';
 import { useJobStore } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { useSay } from '../shell/Messages';
@@ -54,7 +55,7 @@ export function useClipboard(isOff: () => boolean, onFiles: (files: readonly Fil
       const words = things.elements.flatMap((e) => (e.kind === 'text' ? [plainText(e.paragraphs)] : []));
       event.clipboardData.setData('text/plain', words.join('\n'));
       const count = things.elements.length;
-      const many = count === 1 ? '1 thing' : `${count} things`;
+      const many = counted(count, 'thing');
       if (event.type === 'copy') {
         say({ tone: 'done', text: `${many} copied.` });
         return;

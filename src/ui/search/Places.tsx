@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import type { ReactNode } from 'react';
+import { counted } from '@/core/measure';
 import { useJob } from '../open-job/context';
 import { COLOURS } from '../shell/theme';
 
@@ -67,4 +68,4 @@ export function Places({ places, none }: { readonly places: readonly Place[]; re
 const ROW = { display: 'flex', gap: 1, alignItems: 'center', py: 0.5, borderTop: `1px solid ${COLOURS.line}` };
 
 /** `1 place`, `12 places`. */
-export const countOf = (count: number): string => (count === 1 ? '1 place' : `${count} places`);
+export const countOf = (count: number): string => counted(count, 'place');

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { samePaint } from '@/core/compose';
 import type { ElementOf, SolidPaint } from '@/core/job';
+import { counted } from '@/core/measure';
 import type { VectorArt } from '@/core/shape';
 import { CheckField } from '../field/CheckField';
 import { NumberField } from '../field/NumberField';
@@ -41,10 +42,7 @@ export function VectorFields({ element }: { readonly element: ElementOf<'vector'
       <Box sx={{ fontSize: 13, maxWidth: 190, lineHeight: 1.35 }}>
         <b>{asset?.name ?? 'A drawing'}</b>
         <br />
-        {art
-          ? `${art.shapes.length} shape${art.shapes.length === 1 ? '' : 's'}, ${colours.length} ` +
-            `colour${colours.length === 1 ? '' : 's'}`
-          : 'not here'}
+        {art ? `${counted(art.shapes.length, 'shape')}, ${counted(colours.length, 'colour')}` : 'not here'}
       </Box>
       <Opener label="Colours" count={element.recolour.length} width={420}>
         <Group title="Colours of the drawing">
