@@ -8,6 +8,7 @@ import type { Composed, ElementContext } from './context';
 import { composeElement } from './element';
 import { composeFinish } from './finish';
 import { composedKind } from './kinds';
+import { weakMemo } from './memo';
 import { bareContext, type Memory } from './memory';
 import type { PlacedSide } from './sides';
 import type { Typesetting } from './typesetting';
@@ -19,39 +20,45 @@ const NO_FINISH: readonly Finishing[] = [];
  * is the same drawing.
  */
 export function drawSide(memory: Memory, piece: Piece, side: PlacedSide, set: Typesetting): Drawing {
-  const { name, boxes, turn, elements, surface } = side;
+  const { name, boxes, elements, surface } = side;
   const finish = piece.finish?.[name] ?? NO_FINISH;
-  const dependsOn = (e: Element) => composedKind(e.kind).dependsOn(e, { ...set, boxes, turn });
-  const from = [boxes, elements, piece.layers, surface.zones, finish, ...elements.flatMap(dependsOn)];
+  const context = contextOn(memory, side, set);
+  const shown = inPaintOrder(elements, piece.layers).map(({ element, locked }) => ({
+    element,
+    locked,
+    made: composeOnce(memory, element, context),
+  }));
+  const from = [boxes, elements, piece.layers, surface.zones, finish, ...shown.map(({ made }) => made)];
   return memory.drawn(name, from, () => {
-    const context = contextOn(memory, side, set);
-    return withBarePaper(composeSide(memory, side, piece.layers, finish, context), surface.zones);
+    const laid = shown.map((part) => asLaid(part, side));
+    return withBarePaper(sideOf(name, laid, finish, context), surface.zones);
   });
 }
 
+const shapesOf = weakMemo<ReadonlyMap<string, ElementOf<'shape'>>>();
+
 function contextOn(memory: Memory, { boxes, turn, elements }: PlacedSide, set: Typesetting): ElementContext {
-  const shapes = new Map(
-    elements.flatMap((e): [string, ElementOf<'shape'>][] => (e.kind === 'shape' ? [[e.id, e]] : [])),
-  );
-  return { ...bareContext(memory.context, boxes, turn, memory.typeContext), ...set, shape: (id) => shapes.get(id) };
+  const shapes = () =>
+    shapesOf(elements, [], () => new Map(elements.flatMap((e) => (e.kind === 'shape' ? [[e.id, e]] : []))));
+  return { ...bareContext(memory.context, boxes, turn, memory.typeContext), ...set, shape: (id) => shapes().get(id) };
 }
 
-function composeSide(
-  memory: Memory,
-  { name, elements }: PlacedSide,
-  layers: Piece['layers'],
+/** An element as it lies on its side: clipped by another, on a layer that may be locked. */
+function asLaid({ element, locked, made }: Shown & { readonly made: Composed }, side: PlacedSide): Composed {
+  const clipped = element.clipTo === null ? made : withClip(made, element, side.elements, side.boxes);
+  return locked ? { ...clipped, frame: { ...clipped.frame, locked } } : clipped;
+}
+
+function sideOf(
+  surface: string,
+  composed: readonly Composed[],
   finish: readonly Finishing[],
   context: ElementContext,
 ): Drawing {
-  const composed = inPaintOrder(elements, layers).map(({ element, locked }) => {
-    const made = composeOnce(memory, element, context);
-    const clipped = element.clipTo === null ? made : withClip(made, element, elements, context.boxes);
-    return locked ? { ...clipped, frame: { ...clipped.frame, locked } } : clipped;
-  });
   const frames = composed.map((c) => c.frame);
   const finished = composeFinish(finish, frames, context);
   return {
-    surface: name,
+    surface,
     boxes: context.boxes,
     frames,
     repeated: [],
@@ -66,18 +73,19 @@ function composeSide(
 function composeOnce(memory: Memory, element: Element, context: ElementContext): Composed {
   const placed = context.boxes.placed[element.id];
   if (!placed) throw new RangeError(`“${element.id}” is not on this side.`);
-  const { x, y, width, height } = placed;
-  // Copies may be laid on measures of the side.
-  const around = element.repeat.length > 0 ? [context.boxes] : [];
-  const from = [x, y, width, height, ...around, ...composedKind(element.kind).dependsOn(element, context)];
+  // What did not move has the same box; copies may be laid on measures of the side.
+  const around = element.repeat.length > 0 ? context.boxes : undefined;
+  const from = [placed, around, ...composedKind(element.kind).dependsOn(element, context)];
   return memory.composed(element, from, () => composeElement(element, placed, context));
 }
 
+interface Shown {
+  readonly element: Element;
+  readonly locked: boolean;
+}
+
 /** What is shown, lowest first: layer by layer, hidden ones left out. */
-function inPaintOrder(
-  elements: readonly Element[],
-  layers: Piece['layers'],
-): readonly { readonly element: Element; readonly locked: boolean }[] {
+function inPaintOrder(elements: readonly Element[], layers: Piece['layers']): readonly Shown[] {
   const [only] = layers;
   if (layers.length === 1 && only && !only.hidden && !only.locked)
     return elements.map((element) => ({ element, locked: false }));

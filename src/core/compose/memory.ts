@@ -1,6 +1,7 @@
 import type { Drawing } from '../drawing';
 import type { Element, FieldValues } from '../element';
-import type { ContentReader, SurfaceBoxes } from '../layout';
+import { createLayoutSolver, type ContentReader, type LayoutSolver, type SurfaceBoxes } from '../layout';
+import type { SideName } from '../job';
 import type { Turn } from '../printable';
 import type { TypeContext } from '../type';
 import { contentReader } from './content-size';
@@ -8,13 +9,15 @@ import type { ComposeContext, Composed, ElementContext } from './context';
 import { keyOfTurn } from './turns';
 import { memo, weakMemo, type Memo } from './memo';
 import type { SetTable } from './set-words';
-import type { Story } from './set-words';
+import type { Story, Words } from './set-words';
 
 /** What a composer remembers from one drawing of a piece to the next. */
 export interface Memory {
   readonly context: ComposeContext;
   /** Boxes of each side with its elements placed. */
   readonly solved: Memo<SurfaceBoxes>;
+  readonly solverOn: (side: SideName) => LayoutSolver;
+  readonly words: Memo<Words>;
   readonly stories: Memo<Story>;
   readonly tables: Memo<SetTable>;
   readonly composed: (element: Element, from: readonly unknown[], make: () => Composed) => Composed;
@@ -29,10 +32,19 @@ export interface Memory {
 export function createMemory(context: ComposeContext): Memory {
   const { book, fonts, hyphenator } = context;
   const typeContexts = new Map<string, TypeContext>();
-  const typeContext: Memory['typeContext'] = (measures, fields) => {
+  const alike = (measures: SurfaceBoxes['measures'], fields?: FieldValues): TypeContext => {
     const key = JSON.stringify([measures, fields]);
     const made = typeContexts.get(key) ?? { book, fonts, measures, hyphenator, ...(fields && { fields }) };
     typeContexts.set(key, made);
+    return made;
+  };
+  const plainContexts = weakMemo<TypeContext>();
+  const typeContext: Memory['typeContext'] = (measures, fields) =>
+    fields ? alike(measures, fields) : plainContexts(measures, [], () => alike(measures));
+  const solvers = new Map<SideName, LayoutSolver>();
+  const solverOn: Memory['solverOn'] = (side) => {
+    const made = solvers.get(side) ?? createLayoutSolver();
+    solvers.set(side, made);
     return made;
   };
   const readers = new WeakMap<SurfaceBoxes, Map<string, ContentReader>>();
@@ -47,6 +59,8 @@ export function createMemory(context: ComposeContext): Memory {
   return {
     context,
     solved: memo(),
+    solverOn,
+    words: memo(),
     stories: memo(),
     tables: memo(),
     composed: weakMemo(),

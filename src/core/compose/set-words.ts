@@ -1,5 +1,6 @@
 import type { SeenCell, TextElement } from '../element';
 import type { Rect } from '../geometry';
+import type { SideName } from '../job';
 import type { Mm } from '../measure';
 import type { NamedTracks } from '../layout';
 import type { FittedText } from '../type';
@@ -23,4 +24,18 @@ export interface SetTable {
   readonly cells: readonly PlacedCell[];
   /** What its rows take at this width, mm. */
   readonly needs: Mm;
+}
+
+/** A text, and where it stands. */
+export interface TextOnSide {
+  readonly side: SideName;
+  readonly text: TextElement;
+}
+
+/** The texts of a piece. */
+export interface Words {
+  /** By id. */
+  readonly texts: ReadonlyMap<string, TextOnSide>;
+  /** Texts that flow from frame to frame, in that order; one that stands alone is a chain of its own. */
+  readonly chains: readonly (readonly TextElement[])[];
 }

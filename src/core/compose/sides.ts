@@ -1,7 +1,7 @@
 import type { Element } from '../element';
 import { facingOf, type BlankSurface } from '../format';
 import { elementsOn, type Piece, type SideName } from '../job';
-import { solveLayout, type SurfaceBoxes } from '../layout';
+import type { SurfaceBoxes } from '../layout';
 import type { Turn } from '../printable';
 import type { Memory } from './memory';
 import { keyOfTurn, turnsOf } from './turns';
@@ -38,7 +38,7 @@ export function placedSides(
     const from = [elements, grids, groups, guides, surface.boxes, keyOfTurn(turn)];
     const boxes = memory.solved(name, from, () => {
       const layout = { side: name, elements, grids, groups, guides };
-      return solveLayout(surface.boxes, layout, memory.contentOn(surface.boxes, turn));
+      return memory.solverOn(name)(surface.boxes, layout, memory.contentOn(surface.boxes, turn));
     });
     return { name, surface, elements, boxes, turn };
   };

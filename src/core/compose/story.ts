@@ -31,10 +31,7 @@ export function boxOfFrame({ element, boxes, elements }: StoryFrame, grid: Basel
   const placed = boxes.placed[element.id] ?? { x: 0, y: 0, width: 0, height: 0 };
   const inner = innerOf(element, positive(placed), boxes);
   const isUpright = element.placement.rotate === 0 && element.placement.shear === 0;
-  const obstacles = obstaclesOn(
-    elements.filter((e) => e.id !== element.id),
-    boxes,
-  );
+  const obstacles = obstaclesOn(elements, boxes).filter((obstacle) => obstacle.element !== element.id);
   return {
     width: inner.width,
     height: inner.height,

@@ -2,12 +2,13 @@ import { hasFields, textsIn, type Element, type FieldValues, type TextElement } 
 import { elementsOn, type Piece, type SideName } from '../job';
 import { positive, type Rect, type SurfaceBoxes } from '../layout';
 import type { Turn } from '../printable';
+import type { TypeContext } from '../type';
 import type { ElementContext } from './context';
 import { fieldValues } from './field-values';
 import { weakMemo } from './memo';
 import { bareContext, type Memory } from './memory';
 import { setTable } from './set-table';
-import type { SetTable, Story } from './set-words';
+import type { SetTable, Story, TextOnSide, Words } from './set-words';
 import type { PlacedSide, SurfaceToDraw } from './sides';
 import { chainsOf, composeStory, type StoryFrame } from './story';
 import { obstaclesOn } from './wrap';
@@ -40,36 +41,39 @@ export function typeset(
 ): Typesetting {
   const names = surfaces.map(({ name }) => name);
   const setting: Setting = { memory, piece, sideOf, valuesOn: fieldValues(piece, names) };
-  const texts = textsOf(piece, names);
-  const stories = setStories(setting, texts, new Set(shown.map(({ name }) => name)));
+  const found = names.flatMap((side) => textsOn(piece, side));
+  const words = memory.words('words', found, () => flowing(found));
+  const stories = setStories(setting, words, new Set(shown.map(({ name }) => name)));
   const tables = setTables(setting, shown);
   for (const { cells } of tables.values()) for (const { text, story } of cells) stories.set(text.id, story);
   return {
-    text: (id) => texts.get(id)?.text,
+    text: (id) => words.texts.get(id)?.text,
     story: (id) => stories.get(id),
     table: (id) => tables.get(id),
   };
 }
 
-type Texts = ReadonlyMap<string, { readonly side: SideName; readonly text: TextElement }>;
+/** The texts of a side, each the same as long as it does not change. */
+const textsOn = (piece: Piece, side: SideName): readonly TextOnSide[] =>
+  elementsOn(piece, side)
+    .filter((element) => element.kind === 'text')
+    .map((text) => onSide(text, [side], () => ({ side, text })));
 
-const textsOf = (piece: Piece, sides: readonly SideName[]): Texts =>
-  new Map(
-    sides.flatMap((side) =>
-      elementsOn(piece, side).flatMap((element): [string, { side: SideName; text: TextElement }][] =>
-        element.kind === 'text' ? [[element.id, { side, text: element }]] : [],
-      ),
-    ),
-  );
+const onSide = weakMemo<TextOnSide>();
+
+const flowing = (found: readonly TextOnSide[]): Words => ({
+  texts: new Map(found.map((on) => [on.text.id, on])),
+  chains: chainsOf(found.map(({ text }) => text)),
+});
 
 const FIRST_TURN: Turn = { index: 0, isLeft: false };
 
 /** Texts that flow from frame to frame are set as one. */
-function setStories(setting: Setting, texts: Texts, shown: ReadonlySet<SideName>): Map<string, Story> {
+function setStories(setting: Setting, { texts, chains }: Words, shown: ReadonlySet<SideName>): Map<string, Story> {
   const { memory, piece, sideOf } = setting;
   const isShown = ({ id }: TextElement) => shown.has(texts.get(id)?.side ?? '');
   const found = new Map<string, Story>();
-  for (const chain of chainsOf([...texts.values()].map(({ text }) => text))) {
+  for (const chain of chains) {
     if (!chain.some(isShown)) continue;
     const frames = chain.flatMap((element): StoryFrame[] => {
       const side = sideOf(texts.get(element.id)?.side ?? '');
@@ -77,9 +81,12 @@ function setStories(setting: Setting, texts: Texts, shown: ReadonlySet<SideName>
     });
     const [first] = frames;
     if (!first) continue;
-    const context = textContext(setting, { name: first.side, boxes: first.boxes, turn: FIRST_TURN }, chain);
-    const from = [context.type, piece.baselineGrid, ...frames.flatMap(dependenciesOf)];
-    const story = memory.stories(first.element.id, from, () => composeStory(frames, context, piece.baselineGrid));
+    const on = { name: first.side, boxes: first.boxes, turn: FIRST_TURN };
+    const type = typeOn(setting, on, chain);
+    const from = [type, piece.baselineGrid, ...frames.flatMap(dependenciesOf)];
+    const story = memory.stories(first.element.id, from, () =>
+      composeStory(frames, textContext(setting, on, type), piece.baselineGrid),
+    );
     for (const { element } of frames) found.set(element.id, story);
   }
   return found;
@@ -87,17 +94,18 @@ function setStories(setting: Setting, texts: Texts, shown: ReadonlySet<SideName>
 
 /** What the text of a frame depends on: itself, its place, and what it keeps clear of. */
 function dependenciesOf({ element, boxes, elements }: StoryFrame): readonly unknown[] {
-  const own = boxes.placed[element.id];
-  return [element, own?.x, own?.y, own?.width, own?.height, wordsKeepOff(elements, boxes)];
+  // What did not move has the same box.
+  return [element, boxes.placed[element.id], wordsKeepOff(elements, boxes)];
 }
 
 const keptOff = weakMemo<string>();
 
 /** What the words of a side keep off, as text: the same for all of its frames. */
 const wordsKeepOff = (elements: readonly Element[], boxes: SurfaceBoxes): string =>
-  keptOff(elements, [boxes], () =>
-    elements.some((e) => e.wrap !== null) ? JSON.stringify(obstaclesOn(elements, boxes)) : '',
-  );
+  keptOff(elements, [boxes], () => {
+    const obstacles = obstaclesOn(elements, boxes);
+    return obstacles.length > 0 ? JSON.stringify(obstacles) : '';
+  });
 
 function setTables(setting: Setting, sides: readonly PlacedSide[]): ReadonlyMap<string, SetTable> {
   const { memory, piece } = setting;
@@ -106,9 +114,9 @@ function setTables(setting: Setting, sides: readonly PlacedSide[]): ReadonlyMap<
     for (const table of side.elements) {
       const placed = side.boxes.placed[table.id];
       if (table.kind !== 'table' || !placed) continue;
-      const context = textContext(setting, side, textsIn(table, memory.context.book));
-      const { x, y, width, height } = placed;
-      const from = [table, context.type, piece.baselineGrid, x, y, width, height];
+      const type = typeOn(setting, side, textsIn(table, memory.context.book));
+      const context = textContext(setting, side, type);
+      const from = [table, type, piece.baselineGrid, placed];
       const set = memory.tables(table.id, from, () =>
         setTable(table, positive(placed), context, (text, rect) => setCell(setting, side, context, text, rect)),
       );
@@ -139,13 +147,21 @@ const inCell = (boxes: SurfaceBoxes, id: string, rect: Rect): SurfaceBoxes => ({
   placed: { ...boxes.placed, [id]: { ...rect, name: '', rotate: 0 } },
 });
 
+type OnSide = Pick<PlacedSide, 'name' | 'boxes' | 'turn'>;
+
 /** What texts of a side are set with; those that their page fills in know what with. */
-function textContext(
+const typeOn = (
   { memory, valuesOn }: Setting,
-  { name, boxes, turn }: Pick<PlacedSide, 'name' | 'boxes' | 'turn'>,
+  { name, boxes: { measures } }: OnSide,
   texts: readonly TextElement[],
-): ElementContext {
-  const plain = bareContext(memory.context, boxes, turn, memory.typeContext);
-  const isFilled = texts.some((t) => t.paragraphs.some((p) => p.runs.some((r) => hasFields(r.text))));
-  return isFilled ? { ...plain, type: memory.typeContext(boxes.measures, { ...valuesOn(name) }) } : plain;
-}
+): TypeContext => memory.typeContext(measures, texts.some(isFilledIn) ? { ...valuesOn(name) } : undefined);
+
+const filledIn = weakMemo<boolean>();
+
+const isFilledIn = ({ paragraphs }: TextElement): boolean =>
+  filledIn(paragraphs, [], () => paragraphs.some((p) => p.runs.some((r) => hasFields(r.text))));
+
+const textContext = ({ memory }: Setting, { boxes, turn }: OnSide, type: TypeContext): ElementContext => ({
+  ...bareContext(memory.context, boxes, turn, memory.typeContext),
+  type,
+});

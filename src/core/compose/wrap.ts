@@ -15,6 +15,7 @@ import {
   type SurfaceBoxes,
 } from '../layout';
 import type { Mm } from '../measure';
+import { weakMemo } from './memo';
 import { outlineOf } from './shape';
 
 /** An outline that text keeps clear of, and how far. */
@@ -35,19 +36,22 @@ function outlineOfAny(element: Element, boxes: SurfaceBoxes): Path | undefined {
   return mapPath(path, pose(rect, rotate, shear));
 }
 
+type NamedObstacle = Obstacle & { readonly element: string };
+
+/** By side: each of its texts asks. */
+const known = weakMemo<readonly NamedObstacle[]>();
+
 /** What text of a side keeps clear of. */
-export function obstaclesOn(
-  elements: readonly Element[],
-  boxes: SurfaceBoxes,
-): readonly (Obstacle & { readonly element: string })[] {
-  return elements.flatMap((element) => {
-    if (element.wrap === null) return [];
-    const path = outlineOfAny(element, boxes);
-    return path
-      ? [{ element: element.id, parts: flatten(path, 0.1), gap: extentOf(element.wrap, boxes.measures) }]
-      : [];
-  });
-}
+export const obstaclesOn = (elements: readonly Element[], boxes: SurfaceBoxes): readonly NamedObstacle[] =>
+  known(elements, [boxes], () =>
+    elements
+      .filter((element) => element.wrap !== null)
+      .flatMap((element) => {
+        const path = outlineOfAny(element, boxes);
+        const gap = element.wrap === null ? 0 : extentOf(element.wrap, boxes.measures);
+        return path ? [{ element: element.id, parts: flatten(path, 0.1), gap }] : [];
+      }),
+  );
 
 /**
  * Spans across that obstacles take between two heights, from the left edge of a frame and below its head.

@@ -6,6 +6,7 @@ export * from './place';
 export * from './guide';
 export * from './landing';
 export * from './solve-layout';
+export * from './solve-again';
 export * from './repeat';
 export * from './ruler';
 export * from './snap';

@@ -35,17 +35,32 @@ export interface ContentReader {
   readonly tracks: (element: Element, rect: Rect) => NamedTracks | undefined;
 }
 
+/** A side as it was solved before. */
+export interface SolvedBefore {
+  readonly boxes: SurfaceBoxes;
+  /** The elements that are not where they were; left out, nobody knows. */
+  readonly moved: readonly Element[] | undefined;
+}
+
 /**
  * Places every element of a side: each against its box, which may be another element or a grid laid into one. Elements
  * that wait for each other are named in `circular` and stand against the trim.
+ * @param before what stands where it stood keeps that box, the same object
  */
-export function solveLayout(base: SurfaceBoxes, layout: SideLayout, content: ContentReader): SurfaceBoxes {
-  const placed: Record<string, PlacedBox> = {};
-  const grids: Record<string, NamedTracks> = {};
+export function solveLayout(
+  base: SurfaceBoxes,
+  layout: SideLayout,
+  content: ContentReader,
+  before?: SolvedBefore,
+): SurfaceBoxes {
+  const moved = before?.moved ?? layout.elements;
+  const waiting = new Set(moved.map(({ id }) => id));
+  const placed: Record<string, PlacedBox> = before?.moved ? { ...before.boxes.placed } : {};
+  const grids: Record<string, NamedTracks> = before?.moved ? { ...before.boxes.grids } : {};
   const circular = new Set<string>();
   // Filled as it goes: whatever a reference names is there before the reference is read.
   const boxes: SurfaceBoxes = { ...base, placed, grids, circular: [] };
-  const elements = new Map(layout.elements.map((e) => [e.id, e]));
+  const elements = new Map(moved.map((e) => [e.id, e]));
   const gridsById = new Map(layout.grids.filter((g) => !g.side || g.side === layout.side).map((g) => [g.id, g]));
   const rows = rowsOf(layout);
   const rowSpans = new Map<string, ReadonlyMap<string, Span>>();
@@ -122,7 +137,7 @@ export function solveLayout(base: SurfaceBoxes, layout: SideLayout, content: Con
 
   const place = (id: string): boolean => {
     const element = elements.get(id);
-    if (!element || placed[id]) return true;
+    if (!element || !waiting.has(id)) return true;
     return within(id, () => {
       // The height of set text follows from its width; the width of a picture may follow from its height.
       const { x: givenX, y: givenY } = element.placement;
@@ -131,20 +146,32 @@ export function solveLayout(base: SurfaceBoxes, layout: SideLayout, content: Con
       const first = heightFirst ? axisOf(element, 'y', undefined) : axisOf(element, 'x', undefined);
       const second = heightFirst ? axisOf(element, 'x', first.size) : axisOf(element, 'y', first.size);
       const rect = heightFirst ? rectOf(second, first) : rectOf(first, second);
-      placed[id] = { ...rect, name: content.name(element), rotate: element.placement.rotate };
+      const box = { ...rect, name: content.name(element), rotate: element.placement.rotate };
+      const was = before?.boxes.placed[id];
+      placed[id] = was && isSameBox(was, box) ? was : box;
+      waiting.delete(id);
       const tracks = content.tracks(element, rect);
       if (tracks) grids[id] = tracks;
+      else Reflect.deleteProperty(grids, id);
     });
   };
 
   for (const id of gridsById.keys()) layGrid(id);
-  for (const { id } of layout.elements) if (!place(id)) circular.add(id);
+  for (const { id } of moved) if (!place(id)) circular.add(id);
   const guides = layout.guides
     .filter((g) => !g.side || g.side === layout.side)
     .filter((g) => need(g.in) && !isMissing(g.in, boxes))
     .flatMap((guide) => guideLines(guide, boxes));
   return { ...boxes, guides, circular: [...circular] };
 }
+
+const isSameBox = (one: PlacedBox, two: PlacedBox): boolean =>
+  one.x === two.x &&
+  one.y === two.y &&
+  one.width === two.width &&
+  one.height === two.height &&
+  one.rotate === two.rotate &&
+  one.name === two.name;
 
 interface RowOf {
   readonly id: string;
