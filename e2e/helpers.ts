@@ -139,6 +139,19 @@ export async function openChoice(control: Locator): Promise<void> {
   await expect(control.page().getByRole('listbox')).toBeVisible();
 }
 
+/** Drops files and folders of the disk on the bench, mm on the side. */
+export async function dropAt(page: Page, files: readonly string[], x: number, y: number): Promise<void> {
+  const at = await onScreen(page, x, y);
+  const devtools = await page.context().newCDPSession(page);
+  for (const type of ['dragEnter', 'dragOver', 'drop'] as const)
+    await devtools.send('Input.dispatchDragEvent', {
+      type,
+      ...at,
+      data: { items: [], files: [...files], dragOperationsMask: 1 },
+    });
+  await devtools.detach();
+}
+
 /** Writes into a field and takes it with Enter. */
 export async function write(field: Locator, text: string): Promise<void> {
   await field.fill(text);

@@ -1,9 +1,13 @@
+import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { expect, type Page } from '@playwright/test';
 import {
   begin as beginAtSize,
   clickAt,
   cornerOf,
   dragFromTo,
+  dropAt,
   field,
   open,
   openChoice,
@@ -119,8 +123,9 @@ test('a grid in a box takes many pictures at once, in reading order; placeholder
   await page.getByRole('button', { name: 'Frame in each cell' }).click();
   await expect(page.locator('[data-bench]')).toContainText(/791 × 1157 px/);
   const { default: sharp } = await import('sharp');
-  const files = await Promise.all(
-    ['#aa2222', '#22aa22', '#2222aa', '#aaaa22'].map(async (background, i) => ({
+  const colours = ['#aa2222', '#22aa22', '#2222aa', '#aaaa22', '#22aaaa'];
+  const all = await Promise.all(
+    colours.map(async (background, i) => ({
       name: `${i + 1}.png`,
       mimeType: 'image/png',
       buffer: await sharp({ create: { width: 400, height: 600, channels: 3, background } })
@@ -128,6 +133,7 @@ test('a grid in a box takes many pictures at once, in reading order; placeholder
         .toBuffer(),
     })),
   );
+  const files = all.slice(0, 4);
   await page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles(files);
   await expect(page.locator('[data-bench] image')).toHaveCount(4);
   const corners = await page.locator('[data-bench] image').evaluateAll((images) =>
@@ -140,6 +146,26 @@ test('a grid in a box takes many pictures at once, in reading order; placeholder
   expect((second?.[0] ?? 0) > (first?.[0] ?? 0) + 50).toBe(true);
   expect((third?.[1] ?? 0) > (first?.[1] ?? 0) + 50).toBe(true);
   await saved(page);
+
+  // One step, taken back as one; then a folder with a folder in it, by the names of its files.
+  await page.locator('[data-bench]').focus();
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-bench] image')).toHaveCount(0);
+  const folder = await mkdtemp(join(tmpdir(), 'yellow-sheet-folder-'));
+  await mkdir(join(folder, 'more'));
+  await Promise.all([
+    ...all.map(({ name, buffer }, i) => writeFile(join(folder, i > 1 ? 'more' : '.', name), buffer)),
+    writeFile(join(folder, '.hidden'), 'a system keeps such files for itself'),
+    writeFile(join(folder, 'notes.txt'), 'not a picture'),
+  ]);
+  await dropAt(page, [folder], 74, 105);
+  await expect(page.locator('[data-bench] image')).toHaveCount(4);
+  await expect(page.getByText(/notes\.txt.* 4 frames filled\. 1 picture found no frame\./)).toBeVisible();
+  const job = await stored(page);
+  const held = job.pieces[0]?.surfaces['front']?.map((e) => e.kind === 'picture' && e.picture);
+  const names = held?.map((sha) => sha && job.assets[sha]?.name);
+  expect(names?.toSorted()).toEqual(['1.png', '2.png', '3.png', '4.png']);
+  await rm(folder, { recursive: true });
 });
 
 test('a drawing comes in as paths, is recoloured and taken apart; a PDF page is shown; what is not is said', async ({

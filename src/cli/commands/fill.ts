@@ -1,6 +1,6 @@
 import { facingOf, pageName } from '../../core/format';
 import { readRows } from '../../core/data';
-import { blankOf, type Job, withPiece } from '../../core/job';
+import { blankOf, plainName, type Job, withPiece } from '../../core/job';
 import { UsageError, wholeNumber, type Arguments } from '../arguments';
 import { readText } from '../files';
 import { openJobFile } from '../job-file';
@@ -41,6 +41,6 @@ export async function run(args: Arguments): Promise<number> {
 const picturesByName = (job: Job): ReadonlyMap<string, string> =>
   new Map(
     Object.entries(job.assets).flatMap(([sha, asset]) =>
-      asset.kind === 'picture' ? [[asset.name.trim().toLowerCase(), sha] as const] : [],
+      asset.kind === 'picture' ? [[plainName(asset.name), sha] as const] : [],
     ),
   );

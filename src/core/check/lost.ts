@@ -1,6 +1,6 @@
-import { evenTracks } from '../compose';
-import { baseOfSide, blankOf, elementsOn, sidesLaid, type Element, type Job, type Piece, type SideName } from '../job';
-import { boxName, isMissing, overlaps, insets, solveLayout, turnedBounds, TOUCH, type SurfaceBoxes } from '../layout';
+import { roughBoxes } from '../compose';
+import { baseOfSide, elementsOn, sidesLaid, type Element, type Job, type SideName } from '../job';
+import { boxName, isMissing, overlaps, insets, turnedBounds, TOUCH, type SurfaceBoxes } from '../layout';
 import { nameOf } from '../element';
 
 /** Something that a change of size, kind or fold leaves without its place. */
@@ -13,14 +13,14 @@ export interface Lost {
 
 /**
  * What no longer fits after a change and did before: content on a side that is gone, held against a box that is gone,
- * without room, off the piece, or past the trim.
+ * without room, off the piece, or past the trim. What content takes plays no part in it.
  */
 export function lostByChange(before: Job, after: Job): readonly Lost[] {
   const [old] = before.pieces;
   const [piece] = after.pieces;
   if (!old || !piece) return [];
-  const was = boxesOf(before, old);
-  const is = boxesOf(after, piece);
+  const was = roughBoxes(before, old);
+  const is = roughBoxes(after, piece);
   const sides = sidesLaid(piece).filter((side) => baseOfSide(side) === undefined);
   return sides.flatMap((side) =>
     elementsOn(piece, side).flatMap((element): Lost[] => {
@@ -37,17 +37,6 @@ export function lostByChange(before: Job, after: Job): readonly Lost[] {
     }),
   );
 }
-
-/** Sides with everything on them placed. What content takes is not measured here: it plays no part in what is lost. */
-const boxesOf = (job: Job, piece: Piece): ReadonlyMap<string, SurfaceBoxes> =>
-  new Map(
-    blankOf(job, piece).surfaces.map((s) => {
-      const layout = { side: s.name, elements: elementsOn(piece, s.name), ...piece };
-      return [s.name, solveLayout(s.boxes, layout, { name: nameOf, size: () => UNMEASURED, tracks: evenTracks })];
-    }),
-  );
-
-const UNMEASURED = 1;
 
 /** What is wrong with where an element stands; undefined when nothing is. */
 function trouble({ id, placement }: Element, boxes: SurfaceBoxes): string | undefined {

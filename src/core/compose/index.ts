@@ -6,6 +6,7 @@ export * from './ink';
 export { BOLD, faceOfWords, frameOfLine, shapedWords } from './lettering';
 export { TRACED_WIDTH, printableRefusal, solvePrintable, type SolvedPrintable } from './printable';
 export * from './needs';
+export * from './rough';
 export * from './holidays-needed';
 export * from './turns';
 export { outlineOf } from './shape';

@@ -4,6 +4,7 @@ import {
   type ElementOf,
   type Paragraph,
   elementsOn,
+  plainName,
   withSide,
   type Piece,
   type SideName,
@@ -27,8 +28,6 @@ export interface Filled {
   /** Rows for which there were no pages. */
   readonly left: number;
 }
-
-const plain = (name: string): string => name.trim().toLowerCase();
 
 /** New words set as those before them: paragraph by paragraph, the last going on. */
 export function inTheSameSetting(before: readonly Paragraph[], words: string): Paragraph[] {
@@ -66,15 +65,15 @@ export function fillPages(
 ): Filled {
   const missing = new Set<string>();
   const used = new Set<string>();
-  const columns = new Map(head.map((name, i) => [plain(name), i]));
+  const columns = new Map(head.map((name, i) => [plainName(name), i]));
   let out = piece;
   const filled: SideName[] = [];
   rows.slice(0, sets.length).forEach((row, r) => {
     for (const side of sets[r] ?? []) {
       const fill = (element: Element): readonly Element[] => {
-        const column = isSlot(element) ? columns.get(plain(element.name)) : undefined;
+        const column = isSlot(element) ? columns.get(plainName(element.name)) : undefined;
         if (column === undefined) return [element];
-        used.add(plain(element.name));
+        used.add(plainName(element.name));
         const value = row[column] ?? '';
         if (element.kind === 'text')
           return value === wordsAll(element)
@@ -82,7 +81,7 @@ export function fillPages(
             : [{ ...element, paragraphs: inTheSameSetting(element.paragraphs, value) }];
         if (element.kind !== 'picture') return [element];
         if (value === '') return [];
-        const picture = pictures.get(plain(value));
+        const picture = pictures.get(plainName(value));
         if (picture === undefined) missing.add(value);
         return [{ ...element, picture: picture ?? null, ...(picture === undefined && { wants: value }) }];
       };
@@ -93,7 +92,7 @@ export function fillPages(
   return {
     piece: out,
     sides: filled,
-    unused: head.filter((name) => !used.has(plain(name))),
+    unused: head.filter((name) => !used.has(plainName(name))),
     missing: [...missing],
     left: Math.max(0, rows.length - sets.length),
   };

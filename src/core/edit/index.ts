@@ -10,6 +10,7 @@ export * from './decide-printable';
 export * from './drawn-job';
 export * from './effect-set';
 export * from './families';
+export * from './fill-frames';
 export * from './fill-pages';
 export * from './finish';
 export * from './flow';

@@ -2,6 +2,7 @@
 export * from '../element';
 export * from './asset';
 export * from './named-measure';
+export * from './plain-name';
 export * from './kit';
 export * from './schema';
 export * from './with-piece';

@@ -5,6 +5,7 @@ import { framesAt } from '@/core/edit';
 import { elementsOn } from '@/core/job';
 import { useJob, useJobStore } from '../open-job/context';
 import { handlingOf } from '../slip/kinds';
+import { filesOf } from '../shell/files-of';
 import { fetched } from '../shell/fetched';
 import { COLOURS } from '../shell/theme';
 import { useBenchView } from '../view/bench-view';
@@ -55,8 +56,8 @@ export function Bench({ onDropFiles }: Props) {
   const onDoubleClick = useEnter(scene, toMm);
   const onDrop = (event: DragEvent) => {
     event.preventDefault();
-    const files = [...event.dataTransfer.files];
-    if (files.length > 0) onDropFiles(files, toMm(event));
+    const at = toMm(event);
+    void filesOf(event.nativeEvent).then((files) => files.length > 0 && onDropFiles(files, at));
   };
   return (
     <Box

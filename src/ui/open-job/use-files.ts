@@ -1,21 +1,41 @@
 'use client';
 import { useCallback } from 'react';
-import type { Asset, Element, Job } from '@/core/job';
-import { landingAt, solve, type Point } from '@/core/layout';
-import { wordsOf } from '../shell/api';
-import { addAsset } from '../shell/bring-in';
-import { useSay } from '../shell/Messages';
-import { changeSide, framesAt, freshId, landingOn, pieceOf } from '@/core/edit';
 import { artElement, pictureFrame } from '@/core/compose';
+import {
+  changeSide,
+  fillFrames,
+  framesAt,
+  freshId,
+  inReadingOrder,
+  landingOn,
+  pieceOf,
+  type FillPlace,
+} from '@/core/edit';
+import { elementsOn, withProfile, type Asset, type Element, type Job } from '@/core/job';
+import { landingAt, solve, type Landing, type Point } from '@/core/layout';
+import { counted } from '@/core/measure';
+import { wordsOf } from '../shell/api';
+import { addAsset, type Added } from '../shell/bring-in';
+import { useSay, type Message } from '../shell/Messages';
+import { Stopped } from '../shell/upload';
 import { useJobStore } from './context';
 import { useDesk } from './use-desk';
-import { elementsOn, withProfile } from '@/core/job';
 
-const withAsset = (job: Job, sha: string, asset: Asset): Job => ({ ...job, assets: { ...job.assets, [sha]: asset } });
+/** What is laid on a side; fonts and profiles go to the whole job. */
+type Laid = Added & { readonly asset: Exclude<Asset, { kind: 'font' | 'profile' }> };
+
+const isLaid = (added: Added): added is Laid => added.asset.kind !== 'font' && added.asset.kind !== 'profile';
+
+const withAssets = (job: Job, files: readonly Added[]): Job => ({
+  ...job,
+  assets: { ...job.assets, ...Object.fromEntries(files.map(({ sha, asset }) => [sha, asset])) },
+});
 
 /**
- * Takes in dropped or chosen files: pictures go into the frame they fall on, into the chosen frames in reading order,
- * or into frames of their own; drawings and PDF pages come as elements; fonts go into the job.
+ * Takes in dropped or chosen files: pictures go into the frames that ask for them by name, into the frame they fall on,
+ * into the chosen frames in reading order and, several at once, into the empty ones of this side and of those that
+ * follow; otherwise into frames of their own. Drawings and PDF pages come as elements; fonts go into the job. What is
+ * laid on the piece is one step, taken back as one.
  * @param eye what is looked at, mm on the side: what is not dropped anywhere comes there
  */
 export function useFiles(eye: () => Point | undefined) {
@@ -24,71 +44,89 @@ export function useFiles(eye: () => Point | undefined) {
   const say = useSay();
   return useCallback(
     async (files: readonly File[], at?: Point) => {
-      const { boxes } = desk.surface;
-      const { side } = store.getState();
-      /** Where what needs no frame lands; grows by what came before it. */
-      let landing = at ? landingAt(boxes, at) : landingOn(desk.drawing, eye());
-      const under = at ? framesAt(desk.drawing, at, 0).find((f) => f.kind === 'picture')?.element : undefined;
-      /** The chosen frames that still wait for a picture of this round, in reading order. */
-      const waiting = under ? [under] : at ? [] : inReadingOrder(desk.drawing.frames, store.getState().selection);
-      const taken: string[] = [];
-      for (const [i, file] of files.entries()) {
-        if (files.length > 1) say({ tone: 'done', text: `Bringing in ${i + 1} of ${files.length}: ${file.name}` });
-        try {
-          const { sha, asset, left } = await addAsset(file);
-          const { change } = store.getState();
-          if (left.length > 0) say({ tone: 'done', text: `${asset.name} came without: ${left.join('; ')}.` });
-          if (asset.kind === 'font') {
-            change(`Bring in ${asset.family}`, (now) => withAsset(now, sha, asset));
-            say({
-              tone: 'done',
-              text:
-                `${asset.family} can be chosen now.` +
-                (asset.embedding === 'print' ? ' Its maker allows print only, so it stays out of working files.' : ''),
-            });
-            continue;
-          }
-          if (asset.kind === 'profile') {
-            change(`Output profile ${asset.name}`, (now) => withProfile(now, sha, asset));
-            say({ tone: 'done', text: `Colours go to the press through “${asset.about}” now.` });
-            continue;
-          }
-          // Where it can be seen and moved.
-          if (!store.getState().station.opens) store.getState().goWhere('opens');
-          const frame = asset.kind === 'picture' ? waiting.shift() : undefined;
-          if (frame) {
-            change('Replace picture', (now) =>
-              changeSide(withAsset(now, sha, asset), side, (list) =>
-                list.map((e) => (e.id === frame && e.kind === 'picture' ? { ...e, picture: sha } : e)),
-              ),
-            );
-            taken.push(frame);
-          } else {
-            const isFirst = elementsOn(pieceOf(store.getState().job), side).length === 0;
-            const made = elementFor(sha, asset, isFirst);
-            const label = asset.kind === 'picture' ? 'Place picture' : `Bring in ${asset.name}`;
-            change(label, (now) => changeSide(withAsset(now, sha, asset), side, (list) => [...list, made]));
-            taken.push(made.id);
-            if (!at) landing = { ...landing, taken: [...landing.taken, solve(made.placement, boxes)] };
-          }
-        } catch (error) {
-          say({ tone: 'problem', text: wordsOf(error) });
+      const { drawing, surface } = desk;
+      const { side, selection } = store.getState();
+      const under = at && framesAt(drawing, at, 0).find((f) => f.kind === 'picture')?.element;
+      const chosen = inReadingOrder(
+        drawing.frames.filter((f) => f.kind === 'picture' && selection.includes(f.element)),
+      );
+      const place: FillPlace = {
+        side,
+        chosen: at ? (under === undefined ? [] : [under]) : chosen.map((f) => f.element),
+        goesOn: files.length > 1,
+      };
+      const { came, refused } = await broughtIn(files, say);
+      for (const added of came) if (!isLaid(added)) takeUp(added);
+      const laid = came.filter(isLaid);
+      if (laid.length > 0) layOut(laid, place);
+      else if (refused !== undefined) say({ tone: 'problem', text: refused });
+
+      /** A font or a profile. */
+      function takeUp({ sha, asset }: Added) {
+        const { change } = store.getState();
+        if (asset.kind === 'font') {
+          change(`Bring in ${asset.family}`, (now) => withAssets(now, [{ sha, asset, left: [] }]));
+          const kept =
+            asset.embedding === 'print' ? ' Its maker allows print only, so it stays out of working files.' : '';
+          say({ tone: 'done', text: `${asset.family} can be chosen now.${kept}` });
+        }
+        if (asset.kind === 'profile') {
+          change(`Output profile ${asset.name}`, (now) => withProfile(now, sha, asset));
+          say({ tone: 'done', text: `Colours go to the press through “${asset.about}” now.` });
         }
       }
-      if (taken.length > 0) store.getState().select(taken);
 
-      function elementFor(sha: string, asset: Exclude<Asset, { kind: 'font' | 'profile' }>, isFirst: boolean): Element {
+      function layOut(files: readonly Laid[], place: FillPlace) {
+        // Where it can be seen and moved.
+        if (!store.getState().station.opens) store.getState().goWhere('opens');
+        const pictures = files.flatMap(({ sha, asset }) =>
+          asset.kind === 'picture' ? [{ sha, name: asset.name }] : [],
+        );
+        const { filled, left } = fillFrames(store.getState().job, pictures, place);
+        const waits = new Set(left.map(({ sha }) => sha));
+        // Where frames were filled, pictures that found none are not strewn over the side.
+        const isMore = filled.length > 0 && left.length > 0 && place.goesOn;
+        const own = files.filter(({ sha, asset }) => asset.kind !== 'picture' || (waits.has(sha) && !isMore));
+        const made = elementsFor(own);
+        store.getState().change(labelOf(files, filled.length), (now) => {
+          const job = fillFrames(withAssets(now, files), pictures, place).job;
+          return changeSide(job, side, (list) => [...list, ...made]);
+        });
+        const here = filled.filter((f) => f.side === side).map((f) => f.element);
+        store.getState().select([...here, ...made.map((e) => e.id)]);
+        const text = [
+          ...(refused === undefined ? [] : [refused]),
+          ...(filled.length > 0 && files.length > 1 ? [`${counted(filled.length, 'frame')} filled.`] : []),
+          ...(isMore ? [`${counted(left.length, 'picture')} found no frame.`] : []),
+        ].join(' ');
+        if (text === '') return;
+        const others = files.filter((f) => waits.has(f.sha));
+        const layOthers = () => layOut(others, { side, chosen: [], goesOn: false });
+        say({
+          tone: refused === undefined ? 'done' : 'problem',
+          text,
+          ...(isMore && { action: { label: 'Lay them on this side', run: layOthers } }),
+        });
+      }
+
+      /** Each lands below what came before it. */
+      function elementsFor(files: readonly Laid[]): readonly Element[] {
+        let landing = at ? landingAt(surface.boxes, at) : landingOn(drawing, eye());
+        const isBare = elementsOn(pieceOf(store.getState().job), side).length === 0;
+        return files.map((file, i) => {
+          const element = elementFor(file, landing, isBare && i === 0);
+          if (!at) landing = { ...landing, taken: [...landing.taken, solve(element.placement, surface.boxes)] };
+          return element;
+        });
+      }
+
+      function elementFor({ sha, asset }: Laid, landing: Landing, isFirst: boolean): Element {
+        const { boxes } = surface;
         switch (asset.kind) {
-          case 'picture':
-            return pictureFrame(
-              freshId(),
-              sha,
-              asset,
-              boxes,
-              isFirst,
-              desk.rules.ppi.value * desk.blank.scale,
-              landing,
-            );
+          case 'picture': {
+            const ppi = desk.rules.ppi.value * desk.blank.scale;
+            return pictureFrame(freshId(), sha, asset, boxes, isFirst, ppi, landing);
+          }
           case 'drawing':
             return artElement(freshId(), sha, asset, asset, boxes, landing);
           case 'document':
@@ -100,21 +138,43 @@ export function useFiles(eye: () => Point | undefined) {
   );
 }
 
-/** The chosen picture frames from the top left, row by row. */
-function inReadingOrder(
-  frames: readonly {
-    readonly element: string;
-    readonly kind: string;
-    readonly rect: { readonly x: number; readonly y: number; readonly height: number };
-  }[],
-  selection: readonly string[],
-): string[] {
-  return frames
-    .filter((f) => f.kind === 'picture' && selection.includes(f.element))
-    .sort((a, b) => {
-      // Frames that overlap by half their height stand in one row.
-      const sameRow = Math.abs(a.rect.y - b.rect.y) < Math.min(a.rect.height, b.rect.height) / 2;
-      return sameRow ? a.rect.x - b.rect.x : a.rect.y - b.rect.y;
-    })
-    .map((f) => f.element);
+/** What has come of some files, and what is said of those that could not be read. */
+interface BroughtIn {
+  readonly came: readonly Added[];
+  readonly refused: string | undefined;
+}
+
+/** Files one after the other; where one cannot be read, the others go on. */
+async function broughtIn(files: readonly File[], say: (message: Message) => void): Promise<BroughtIn> {
+  const came: Added[] = [];
+  const refused: string[] = [];
+  for (const [i, file] of files.entries()) {
+    if (files.length > 1) say({ tone: 'done', text: `Bringing in ${i + 1} of ${files.length}: ${file.name}` });
+    try {
+      const added = await addAsset(file);
+      if (added.left.length > 0)
+        say({ tone: 'done', text: `${added.asset.name} came without: ${added.left.join('; ')}.` });
+      came.push(added);
+    } catch (error) {
+      refused.push(wordsOf(error));
+      // Who stops one of many wants no more of them; what has come is there.
+      if (error instanceof Stopped) break;
+    }
+  }
+  const [first, ...others] = refused;
+  return {
+    came,
+    refused:
+      first === undefined || others.length === 0
+        ? first
+        : `${first} ${counted(others.length, 'other file')} could not be taken either.`,
+  };
+}
+
+/** What the step is called. */
+function labelOf(files: readonly Laid[], filled: number): string {
+  const [only, ...more] = files;
+  if (more.length > 0) return filled > 0 ? `Fill ${counted(filled, 'frame')}` : `Bring in ${files.length} files`;
+  if (only?.asset.kind !== 'picture') return `Bring in ${only?.asset.name ?? ''}`;
+  return filled > 0 ? 'Replace picture' : 'Place picture';
 }

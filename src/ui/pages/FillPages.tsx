@@ -9,7 +9,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useMemo, useRef, useState } from 'react';
 import { facingOf, pageName } from '@/core/format';
-import { type Asset, type SideName, withPiece } from '@/core/job';
+import { plainName, type Asset, type SideName, withPiece } from '@/core/job';
 import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
 import { freshId, pieceOf, fillPages, pageCount, withBase, type NamedRows } from '@/core/edit';
@@ -25,8 +25,6 @@ interface Props {
   readonly from: number;
   readonly onClose: () => void;
 }
-
-const plain = (name: string): string => name.trim().toLowerCase();
 
 /** Lays the rows of a file and a folder of pictures onto pages of one layout, or of two on a spread. */
 export function FillPages({ from, onClose }: Props) {
@@ -60,7 +58,7 @@ export function FillPages({ from, onClose }: Props) {
       (p, set) => set.reduce((q, side, i) => withBase(q, [side], (i === 0 ? left : right) || null, freshId), p),
       piece,
     );
-    const known = new Map(pictures.map((f) => [plain(f.name), 'f'.repeat(64)]));
+    const known = new Map(pictures.map((f) => [plainName(f.name), 'f'.repeat(64)]));
     return rows && fillPages(based, sets, rows, known);
   }, [sets, piece, left, right, rows, pictures]);
 
@@ -81,8 +79,8 @@ export function FillPages({ from, onClose }: Props) {
     if (!rows) return;
     const work = new AbortController();
     under.current = work;
-    const wanted = new Set(rows.rows.flat().map(plain));
-    const files = pictures.filter((f) => wanted.has(plain(f.name)));
+    const wanted = new Set(rows.rows.flat().map(plainName));
+    const files = pictures.filter((f) => wanted.has(plainName(f.name)));
     const assets: Record<string, Asset> = {};
     const shas = new Map<string, string>();
     try {
@@ -91,7 +89,7 @@ export function FillPages({ from, onClose }: Props) {
         const { sha, asset } = await addAsset(file);
         if (work.signal.aborted) return setDone(undefined);
         assets[sha] = asset;
-        shas.set(plain(file.name), sha);
+        shas.set(plainName(file.name), sha);
       }
     } catch (error) {
       setDone(undefined);

@@ -13,7 +13,8 @@ const isPassing = (error: unknown): boolean =>
   error instanceof Unreachable ||
   (error instanceof ApiError && (FOR_NOW.includes(error.status) || error.details['again'] === true));
 
-class Stopped extends Error {}
+/** The user stopped a file on its way. */
+export class Stopped extends Error {}
 
 /**
  * Sends a file as the body of a request, with what it should be when it arrives (RFC 9530); where the line breaks it is
@@ -36,7 +37,7 @@ export async function upload<T>(path: string, file: File): Promise<T> {
       }
     }
   } catch (error) {
-    throw error instanceof Stopped ? new Error(`“${file.name}” was stopped. Nothing was changed.`) : error;
+    throw error instanceof Stopped ? new Stopped(`“${file.name}” was stopped. Nothing was changed.`) : error;
   } finally {
     end();
   }
