@@ -7,7 +7,7 @@ import { withClip } from './clip';
 import type { Composed, ElementContext } from './context';
 import { composeElement } from './element';
 import { composeFinish } from './finish';
-import { composedKind } from './kinds';
+import { composedKind, type Dependency } from './kinds';
 import { weakMemo } from './memo';
 import { bareContext, type Memory } from './memory';
 import type { PlacedSide } from './sides';
@@ -20,18 +20,21 @@ const NO_FINISH: readonly Finishing[] = [];
  * is the same drawing.
  */
 export function drawSide(memory: Memory, piece: Piece, side: PlacedSide, set: Typesetting): Drawing {
-  const { name, boxes, elements, surface } = side;
+  const { name, boxes, turn, elements, surface } = side;
   const finish = piece.finish?.[name] ?? NO_FINISH;
-  const context = contextOn(memory, side, set);
+  // Wanted only where something changed.
+  let made: ElementContext | undefined;
+  const context = () => (made ??= contextOn(memory, side, set));
+  const facts = { ...set, boxes, turn };
   const shown = inPaintOrder(elements, piece.layers).map(({ element, locked }) => ({
     element,
     locked,
-    made: composeOnce(memory, element, context),
+    made: composeOnce(memory, element, facts, context),
   }));
   const from = [boxes, elements, piece.layers, surface.zones, finish, ...shown.map(({ made }) => made)];
   return memory.drawn(name, from, () => {
     const laid = shown.map((part) => asLaid(part, side));
-    return withBarePaper(sideOf(name, laid, finish, context), surface.zones);
+    return withBarePaper(sideOf(name, laid, finish, context()), surface.zones);
   });
 }
 
@@ -70,13 +73,18 @@ function sideOf(
 }
 
 /** An element; one that did not change is not composed twice. */
-function composeOnce(memory: Memory, element: Element, context: ElementContext): Composed {
-  const placed = context.boxes.placed[element.id];
+function composeOnce(
+  memory: Memory,
+  element: Element,
+  facts: Pick<ElementContext, Dependency>,
+  context: () => ElementContext,
+): Composed {
+  const placed = facts.boxes.placed[element.id];
   if (!placed) throw new RangeError(`“${element.id}” is not on this side.`);
   // What did not move has the same box; copies may be laid on measures of the side.
-  const around = element.repeat.length > 0 ? context.boxes : undefined;
-  const from = [placed, around, ...composedKind(element.kind).dependsOn(element, context)];
-  return memory.composed(element, from, () => composeElement(element, placed, context));
+  const around = element.repeat.length > 0 ? facts.boxes : undefined;
+  const from = [placed, around, ...composedKind(element.kind).dependsOn(element, facts)];
+  return memory.composed(element, from, () => composeElement(element, placed, context()));
 }
 
 interface Shown {

@@ -32,15 +32,13 @@ export interface Memory {
 export function createMemory(context: ComposeContext): Memory {
   const { book, fonts, hyphenator } = context;
   const typeContexts = new Map<string, TypeContext>();
-  const alike = (measures: SurfaceBoxes['measures'], fields?: FieldValues): TypeContext => {
-    const key = JSON.stringify([measures, fields]);
+  const keyOf = weakMemo<string>();
+  const typeContext: Memory['typeContext'] = (measures, fields) => {
+    const key = `${keyOf(measures, [], () => JSON.stringify(measures))} ${fields ? JSON.stringify(fields) : ''}`;
     const made = typeContexts.get(key) ?? { book, fonts, measures, hyphenator, ...(fields && { fields }) };
     typeContexts.set(key, made);
     return made;
   };
-  const plainContexts = weakMemo<TypeContext>();
-  const typeContext: Memory['typeContext'] = (measures, fields) =>
-    fields ? alike(measures, fields) : plainContexts(measures, [], () => alike(measures));
   const solvers = new Map<SideName, LayoutSolver>();
   const solverOn: Memory['solverOn'] = (side) => {
     const made = solvers.get(side) ?? createLayoutSolver();

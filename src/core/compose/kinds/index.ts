@@ -22,3 +22,5 @@ const KINDS: { readonly [K in ElementKind]: ComposedKindOf<ElementOf<K>> } = {
 
 /** How a kind of element is drawn: it is given elements of that kind only. */
 export const composedKind = (kind: ElementKind): ComposedKindOf<Element> => KINDS[kind] as ComposedKindOf<Element>;
+
+export type { Dependency } from './define';
