@@ -322,6 +322,38 @@ test('the order of a side is changed in its list, by hand and by keyboard, and u
   await expect.poll(names).toEqual(before);
 });
 
+test('styles come into another order by keyboard, and their keys with them; a locked layer keeps its order', async ({
+  page,
+}) => {
+  await openCopy(page, 'demo-meteor-night');
+  await page.getByRole('button', { name: /^Styles/ }).click();
+  const styles = page.getByRole('group', { name: /^style / });
+  const names = () => styles.evaluateAll((groups) => groups.map((g) => g.getAttribute('aria-label')?.slice(6) ?? ''));
+  const before = await names();
+  const [first = '', second = ''] = before;
+  await expect(styles.nth(0).getByText('Alt 1')).toBeVisible();
+  await page.getByRole('button', { name: `Order of ${first}`, exact: true }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(`${first} is at the place of ${first}.`)).toBeAttached();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(`${first} is at the place of ${second}.`)).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect.poll(names).toEqual([second, first, ...before.slice(2)]);
+  await expect(styles.nth(0).getByText('Alt 1')).toBeVisible();
+
+  await page.getByRole('button', { name: /^On this side/ }).click();
+  const layer = page.getByRole('group', { name: 'artwork' });
+  const rows = layer.locator('button[aria-pressed]');
+  const order = await rows.allTextContents();
+  await layer.getByLabel('locked').check();
+  await rows.first().focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Space');
+  await saved(page);
+  expect(await rows.allTextContents()).toEqual(order);
+});
+
 test('things are copied into another job with what they need; text from elsewhere becomes a table', async ({
   page,
 }) => {

@@ -5,3 +5,11 @@ export const putRecord = <R extends { readonly id: string }>(list: readonly R[],
 /** A list without the record of an id. */
 export const withoutRecord = <R extends { readonly id: string }>(list: readonly R[], id: string): R[] =>
   list.filter((r) => r.id !== id);
+
+/** A list with the record of an id where another one stands, which gives way. */
+export function movedRecord<R extends { readonly id: string }>(list: readonly R[], id: string, to: string): R[] {
+  const [from, there] = [id, to].map((one) => list.findIndex((r) => r.id === one));
+  const moved = list[from ?? -1];
+  if (!moved || there === undefined || there < 0) return [...list];
+  return withoutRecord(list, id).toSpliced(there, 0, moved);
+}

@@ -127,7 +127,7 @@ const PERCENT = /^(\d+(?:[.,]\d+)?)\s*%?$/;
 
 const numberOf = (text: string): number => Number(text.replace(',', '.'));
 
-function readPart(part: Part, { placement }: Element, context: PlacementContext): Parsed<Partial<Said>> {
+function readPart(part: Part, { kind, placement }: Element, context: PlacementContext): Parsed<Partial<Said>> {
   const { word, rest } = part;
   const look = (said: Look): Parsed<Partial<Said>> => ({ ok: true, value: { look: said } });
   switch (word) {
@@ -153,7 +153,7 @@ function readPart(part: Part, { placement }: Element, context: PlacementContext)
       return { ok: true, value: { opacity: percent / 100 } };
     }
     default: {
-      const read = readPlacement(rest, placement, context);
+      const read = readPlacement(rest, placement, { ...context, isLine: kind === 'line' });
       if (read.ok) return { ok: true, value: { placement: read.value } };
       // After the first bar mostly something else than a place is meant.
       if (part.at > 0 && !/[:;,]/.test(rest))

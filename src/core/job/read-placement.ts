@@ -17,6 +17,15 @@ export interface PlacementContext extends FieldContext {
   readonly measures: readonly NamedMeasure[];
   /** Where the element stands now. */
   readonly rect: Rect;
+  /** What has no height, or no width, and is seen all the same: a line. */
+  readonly isLine?: boolean;
+}
+
+/** Why nothing can be so wide or high; undefined where it can. */
+export function sizeProblem(size: Len, isLine: boolean): string | undefined {
+  const least = typeof size === 'number' ? size : 'percent' in size ? size.percent : undefined;
+  if (least === undefined || least > 0 || (least === 0 && isLine)) return undefined;
+  return least < 0 ? 'A size cannot be negative.' : 'Nothing is seen of a size of 0. Give it more, or remove it.';
 }
 
 type AxisName = 'x' | 'y';
@@ -134,10 +143,8 @@ function readGiven(piece: Piece, before: Placement, context: PlacementContext): 
   const read = readFact(text.replace('−', '-'), context, context.measures);
   const from = at + said.lastIndexOf(text);
   if (!read.ok) return refused({ ...read.error, at: read.error.at + from });
-  const isNegative =
-    typeof read.value === 'number' ? read.value < 0 : 'percent' in read.value && read.value.percent < 0;
-  if (key === 'size' && isNegative)
-    return refused({ at: from, length: text.length, message: 'A size cannot be negative.' });
+  const problem = key === 'size' ? sizeProblem(read.value, context.isLine ?? false) : undefined;
+  if (problem !== undefined) return refused({ at: from, length: text.length, message: problem });
   return { ok: true, value: { axis, key, value: read.value } };
 }
 

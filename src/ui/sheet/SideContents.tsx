@@ -68,6 +68,7 @@ export function SideContents() {
                 <ElementRow
                   key={e.id}
                   element={e}
+                  isHeld={layer.locked}
                   isChosen={selection.includes(e.id)}
                   onChoose={(extend) => select(extend ? [...new Set([...selection, e.id])] : [e.id])}
                 />
@@ -86,13 +87,15 @@ export function SideContents() {
 
 interface RowProps {
   readonly element: Element;
+  /** Its layer is locked. */
+  readonly isHeld: boolean;
   readonly isChosen: boolean;
   readonly onChoose: (extend: boolean) => void;
 }
 
 /** An element by its name: pressed it is selected, drawn it goes to another place in the order. */
-function ElementRow({ element, isChosen, onChoose }: RowProps) {
-  const { ref, style, handle } = useSortedRow(element.id);
+function ElementRow({ element, isHeld, isChosen, onChoose }: RowProps) {
+  const { ref, style, handle } = useSortedRow(element.id, isHeld);
   return (
     <ButtonBase
       ref={ref}

@@ -8,13 +8,14 @@ import { SolidPaintField } from '../field/PaintField';
 import { WordsField } from '../field/WordsField';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
-import { addPlainStyle, putStyle, usesOf, withoutStyle } from '@/core/edit';
+import { addPlainStyle, movedRecord, putStyle, usesOf, withoutStyle } from '@/core/edit';
 import { Opener } from '../slip/Opener';
 import { LetterFields } from '../slip/text/LetterFields';
 import { ParagraphFields } from '../slip/text/ParagraphFields';
 import { SpecField } from '../slip/text/SpecField';
 import { CellStyleList } from './CellStyleList';
 import { Fold } from '../shell/Fold';
+import { GripRow, Sortable, SortedRows } from '../shell/Sortable';
 
 /** What a fact of a look is called. */
 const FACTS: Readonly<Record<string, string>> = {
@@ -42,6 +43,9 @@ export function StyleList() {
   const { job } = useDesk();
   const change = useJob((s) => s.change);
   const { styles } = job;
+  const nameOf = (id: string) => styles.find((s) => s.id === id)?.name ?? '';
+  const move = (id: string, to: string) =>
+    change(`Order ${nameOf(id)}`, (now) => ({ ...now, styles: movedRecord(now.styles, id, to) }));
   return (
     <Fold title="Styles" count={styles.length + job.cellStyles.length}>
       {styles.length === 0 && (
@@ -49,13 +53,20 @@ export function StyleList() {
           A style is a look with a name, such as “Body”. Base others on it; what you change of it, they follow.
         </Box>
       )}
-      {styles.map((style) => (
-        <StyleFields
-          key={style.id}
-          style={style}
-          nth={style.of === 'paragraph' ? styles.filter((s) => s.of === 'paragraph').indexOf(style) + 1 : undefined}
-        />
-      ))}
+      <Sortable nameOf={nameOf} onMove={move}>
+        <SortedRows ids={styles.map(({ id }) => id)}>
+          {styles.map((style) => (
+            <GripRow key={style.id} id={style.id} name={style.name}>
+              <StyleFields
+                style={style}
+                nth={
+                  style.of === 'paragraph' ? styles.filter((s) => s.of === 'paragraph').indexOf(style) + 1 : undefined
+                }
+              />
+            </GripRow>
+          ))}
+        </SortedRows>
+      </Sortable>
       <CellStyleList />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button

@@ -15,6 +15,9 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { GripVertical } from 'lucide-react';
 import type { CSSProperties, ReactNode } from 'react';
 
 /** A press draws a thing only after so many px: until then it is a press. */
@@ -64,9 +67,15 @@ export function SortedRows({ ids, children }: { readonly ids: readonly string[];
   );
 }
 
-/** What a row of a list needs to be drawn: where it is, and what it is drawn by. */
-export function useSortedRow(id: string) {
-  const { setNodeRef, listeners, attributes, transform, transition, isDragging } = useSortable({ id });
+/**
+ * What a row of a list needs to be drawn: where it is, and what it is drawn by.
+ * @param isHeld it stays where it is
+ */
+export function useSortedRow(id: string, isHeld = false) {
+  const { setNodeRef, listeners, attributes, transform, transition, isDragging } = useSortable({
+    id,
+    disabled: isHeld,
+  });
   const style: CSSProperties = {
     transition: transition ?? undefined,
     ...(transform && { transform: `translate3d(0, ${Math.round(transform.y)}px, 0)` }),
@@ -75,6 +84,31 @@ export function useSortedRow(id: string) {
   // A row is a button already.
   const { 'aria-describedby': describedBy } = attributes;
   return { ref: setNodeRef, style, handle: { ...listeners, 'aria-describedby': describedBy } };
+}
+
+/** A row of fields, drawn by a grip in the margin beside it. */
+export function GripRow({
+  id,
+  name,
+  children,
+}: {
+  readonly id: string;
+  readonly name: string;
+  readonly children: ReactNode;
+}) {
+  const { ref, style, handle } = useSortedRow(id);
+  return (
+    <Box ref={ref} style={style} sx={{ position: 'relative' }}>
+      <ButtonBase
+        {...handle}
+        aria-label={`Order of ${name}`}
+        sx={{ position: 'absolute', left: -20, top: 2, width: 18, height: 24, cursor: 'grab', touchAction: 'none' }}
+      >
+        <GripVertical size={14} aria-hidden />
+      </ButtonBase>
+      {children}
+    </Box>
+  );
 }
 
 /** What is said of drawing to those who hear the page. */

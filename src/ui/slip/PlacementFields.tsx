@@ -4,6 +4,7 @@ import {
   elementsOn,
   isMeasureRef,
   readFact,
+  sizeProblem,
   writeLength,
   type Axis,
   type AxisKey,
@@ -163,7 +164,11 @@ function AxisFields({ element, axis }: { readonly element: Element; readonly axi
           read={(text) =>
             (key === 'size' && SIZE_WORDS[text.trim().toLowerCase()]) || readFact(text, context, measures)
           }
-          refuse={(len) => (key === 'size' && isNegative(len) ? 'A size cannot be negative.' : undefined)}
+          refuse={(len) =>
+            key === 'size' && len !== undefined && len !== 'content'
+              ? sizeProblem(len, element.kind === 'line')
+              : undefined
+          }
           onChange={(len) => set(key, len)}
         />
       ))}
@@ -176,6 +181,3 @@ const SIZE_WORDS: Readonly<Record<string, Parsed<'content' | undefined>>> = {
   '': { ok: true, value: undefined },
   content: { ok: true, value: 'content' },
 };
-
-const isNegative = (len: Len | 'content' | undefined): boolean =>
-  typeof len === 'number' ? len < 0 : typeof len === 'object' && 'percent' in len && len.percent < 0;
