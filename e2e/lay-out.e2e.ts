@@ -329,6 +329,10 @@ test('styles come into another order by keyboard, and their keys with them; a lo
   await page.getByRole('button', { name: /^Styles/ }).click();
   const styles = page.getByRole('group', { name: /^style / });
   const names = () => styles.evaluateAll((groups) => groups.map((g) => g.getAttribute('aria-label')?.slice(6) ?? ''));
+  for (let i = 1; i <= 3; i += 1) {
+    await page.getByRole('button', { name: 'Add a paragraph style' }).click();
+    await expect(styles).toHaveCount(i);
+  }
   const before = await names();
   const [first = '', second = ''] = before;
   await expect(styles.nth(0).getByText('Alt 1')).toBeVisible();
