@@ -293,6 +293,16 @@ test('a picture is moved within its frame, toned, and gets a shadow; undo takes 
   await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /0 elements/);
 });
 
+/** Draws what has the focus down by one, from its own place to that of the next. */
+async function laidDown(page: Page, name: string, next: string): Promise<void> {
+  await page.keyboard.press('Space');
+  // The arrows act once the rows were measured, which is when the first place is told.
+  await expect(page.getByText(`${name} is at the place of ${name}.`)).toBeAttached();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(`${name} is at the place of ${next}.`)).toBeAttached();
+  await page.keyboard.press('Space');
+}
+
 test('the order of a side is changed in its list, by hand and by keyboard, and undone', async ({ page }) => {
   await openCopy(page, 'demo-meteor-night');
   await page.getByRole('button', { name: /^On this side/ }).click();
@@ -302,12 +312,7 @@ test('the order of a side is changed in its list, by hand and by keyboard, and u
   const [first = '', second = '', third = ''] = before;
   const row = (name: string) => rows.filter({ hasText: name }).first();
   await row(first).focus();
-  await page.keyboard.press('Space');
-  // The arrows act once the rows were measured, which is when the first place is told.
-  await expect(page.getByText(`${first} is at the place of ${first}.`)).toBeAttached();
-  await page.keyboard.press('ArrowDown');
-  await expect(page.getByText(`${first} is at the place of ${second}.`)).toBeAttached();
-  await page.keyboard.press('Space');
+  await laidDown(page, first, second);
   await expect.poll(names).toEqual([second, first, ...before.slice(2)]);
   const from = await cornerOf(row(third));
   const to = await cornerOf(row(second));
@@ -337,11 +342,7 @@ test('styles come into another order by keyboard, and their keys with them; a lo
   const [first = '', second = ''] = before;
   await expect(styles.nth(0).getByText('Alt 1')).toBeVisible();
   await page.getByRole('button', { name: `Order of ${first}`, exact: true }).focus();
-  await page.keyboard.press('Space');
-  await expect(page.getByText(`${first} is at the place of ${first}.`)).toBeAttached();
-  await page.keyboard.press('ArrowDown');
-  await expect(page.getByText(`${first} is at the place of ${second}.`)).toBeAttached();
-  await page.keyboard.press('Space');
+  await laidDown(page, first, second);
   await expect.poll(names).toEqual([second, first, ...before.slice(2)]);
   await expect(styles.nth(0).getByText('Alt 1')).toBeVisible();
 

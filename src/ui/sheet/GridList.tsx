@@ -11,7 +11,7 @@ import { useDesk } from '../open-job/use-desk';
 import { BoxField } from '../slip/BoxField';
 import { TrackSizesField } from '../field/TrackSizesField';
 import { Fold } from '../shell/Fold';
-import { GripRow, Sortable, SortedRows } from '../shell/Sortable';
+import { SortedRecords } from '../shell/Sortable';
 import { BaselineFields } from './BaselineFields';
 import { GridMargins } from '../field/GridMargins';
 
@@ -24,9 +24,8 @@ export function GridList() {
   const selection = useJob((s) => s.selection);
   const context = { unit: job.unit, ppi: rules.ppi.value };
   const shown = piece.grids.filter((g) => g.side === undefined || g.side === side);
-  const nameOf = (id: string) => piece.grids.find((g) => g.id === id)?.name ?? '';
-  const move = (id: string, to: string) =>
-    change(`Order ${nameOf(id)}`, (now) => changePiece(now, (p) => ({ ...p, grids: movedRecord(p.grids, id, to) })));
+  const move = (id: string, to: string, name: string) =>
+    change(`Order ${name}`, (now) => changePiece(now, (p) => ({ ...p, grids: movedRecord(p.grids, id, to) })));
   const put = (grid: NamedGrid) => change('Grid', (now) => putGrid(now, grid));
   const add = () => {
     const [one] = selection;
@@ -37,95 +36,89 @@ export function GridList() {
   };
   return (
     <Fold title="Grids" count={shown.length}>
-      <Sortable nameOf={nameOf} onMove={move}>
-        <SortedRows ids={shown.map(({ id }) => id)}>
-          {shown.map((grid) => (
-            <GripRow key={grid.id} id={grid.id} name={grid.name}>
-              <Box
-                role="group"
-                aria-label={grid.name}
-                sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'flex-end', pb: 0.75 }}
-              >
-                <WordsField
-                  label="grid"
-                  value={grid.name}
-                  most={60}
-                  width={96}
-                  refuse={(name) => (name === '' ? 'A grid needs a name.' : undefined)}
-                  onChange={(name) => put({ ...grid, name })}
-                />
-                <BoxField label="in" value={grid.in} width={150} onChange={(box) => put({ ...grid, in: box })} />
-                <NumberField
-                  label="columns"
-                  name={`${grid.name}-columns`}
-                  value={grid.columns}
-                  least={1}
-                  most={100}
-                  whole
-                  width={58}
-                  onChange={(columns) => put({ ...grid, columns, columnWidths: undefined })}
-                />
-                <HeldLengthField
-                  {...context}
-                  label="gutter"
-                  value={grid.gutter}
-                  width={70}
-                  onChange={(gutter) => put({ ...grid, gutter })}
-                />
-                <NumberField
-                  label="rows"
-                  name={`${grid.name}-rows`}
-                  value={grid.rows}
-                  least={1}
-                  most={100}
-                  whole
-                  width={58}
-                  onChange={(rows) => put({ ...grid, rows, rowHeights: undefined })}
-                />
-                <HeldLengthField
-                  {...context}
-                  label="row gutter"
-                  value={grid.rowGutter}
-                  width={76}
-                  onChange={(rowGutter) => put({ ...grid, rowGutter })}
-                />
-                <TrackSizesField
-                  {...context}
-                  label="widths"
-                  value={grid.columnWidths}
-                  onChange={(columnWidths) =>
-                    put({ ...grid, columnWidths, ...(columnWidths && { columns: columnWidths.length }) })
-                  }
-                />
-                <TrackSizesField
-                  {...context}
-                  label="heights"
-                  value={grid.rowHeights}
-                  onChange={(rowHeights) =>
-                    put({ ...grid, rowHeights, ...(rowHeights && { rows: rowHeights.length }) })
-                  }
-                />
-                <GridMargins
-                  {...context}
-                  name={grid.name}
-                  margins={grid.margins}
-                  facing={grid.facing}
-                  onChange={(to) => put({ ...grid, ...to })}
-                />
-                <Button
-                  size="small"
-                  onClick={() => make('Frames in every cell', (now) => framesInCells(withJob(desk, now), grid))}
-                >
-                  Frame in each cell
-                </Button>
-                <Button size="small" onClick={() => change('Remove grid', (now) => removeGrid(now, grid.id))}>
-                  Remove
-                </Button>
-              </Box>
-            </GripRow>
-          ))}
-        </SortedRows>
-      </Sortable>
+      <SortedRecords records={shown} onMove={move}>
+        {(grid) => (
+          <Box
+            role="group"
+            aria-label={grid.name}
+            sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'flex-end', pb: 0.75 }}
+          >
+            <WordsField
+              label="grid"
+              value={grid.name}
+              most={60}
+              width={96}
+              refuse={(name) => (name === '' ? 'A grid needs a name.' : undefined)}
+              onChange={(name) => put({ ...grid, name })}
+            />
+            <BoxField label="in" value={grid.in} width={150} onChange={(box) => put({ ...grid, in: box })} />
+            <NumberField
+              label="columns"
+              name={`${grid.name}-columns`}
+              value={grid.columns}
+              least={1}
+              most={100}
+              whole
+              width={58}
+              onChange={(columns) => put({ ...grid, columns, columnWidths: undefined })}
+            />
+            <HeldLengthField
+              {...context}
+              label="gutter"
+              value={grid.gutter}
+              width={70}
+              onChange={(gutter) => put({ ...grid, gutter })}
+            />
+            <NumberField
+              label="rows"
+              name={`${grid.name}-rows`}
+              value={grid.rows}
+              least={1}
+              most={100}
+              whole
+              width={58}
+              onChange={(rows) => put({ ...grid, rows, rowHeights: undefined })}
+            />
+            <HeldLengthField
+              {...context}
+              label="row gutter"
+              value={grid.rowGutter}
+              width={76}
+              onChange={(rowGutter) => put({ ...grid, rowGutter })}
+            />
+            <TrackSizesField
+              {...context}
+              label="widths"
+              value={grid.columnWidths}
+              onChange={(columnWidths) =>
+                put({ ...grid, columnWidths, ...(columnWidths && { columns: columnWidths.length }) })
+              }
+            />
+            <TrackSizesField
+              {...context}
+              label="heights"
+              value={grid.rowHeights}
+              onChange={(rowHeights) => put({ ...grid, rowHeights, ...(rowHeights && { rows: rowHeights.length }) })}
+            />
+            <GridMargins
+              {...context}
+              name={grid.name}
+              margins={grid.margins}
+              facing={grid.facing}
+              onChange={(to) => put({ ...grid, ...to })}
+            />
+            <Button
+              size="small"
+              onClick={() => make('Frames in every cell', (now) => framesInCells(withJob(desk, now), grid))}
+            >
+              Frame in each cell
+            </Button>
+            <Button size="small" onClick={() => change('Remove grid', (now) => removeGrid(now, grid.id))}>
+              Remove
+            </Button>
+          </Box>
+        )}
+      </SortedRecords>
       <BaselineFields />
       <Button size="small" sx={{ justifySelf: 'start' }} onClick={add}>
         {selection.length > 0 ? 'Divide the selected box' : 'Divide a box'}

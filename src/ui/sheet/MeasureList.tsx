@@ -8,7 +8,7 @@ import { freshId, movedRecord, putMeasure, withoutMeasure } from '@/core/edit';
 import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { Fold } from '../shell/Fold';
-import { GripRow, Sortable, SortedRows } from '../shell/Sortable';
+import { SortedRecords } from '../shell/Sortable';
 
 /** Lengths with a name: written once, used in any field by that name, changed here. */
 export function MeasureList() {
@@ -27,9 +27,8 @@ function Measures() {
   const { measures, unit } = job;
   const used = measuresUsed(job.pieces);
   const put = (measure: NamedMeasure) => change('Measure', (now) => putMeasure(now, measure));
-  const nameOf = (id: string) => measures.find((m) => m.id === id)?.name ?? '';
-  const move = (id: string, to: string) =>
-    change(`Order ${nameOf(id)}`, (now) => ({ ...now, measures: movedRecord(now.measures, id, to) }));
+  const move = (id: string, to: string, name: string) =>
+    change(`Order ${name}`, (now) => ({ ...now, measures: movedRecord(now.measures, id, to) }));
   const isTaken = (name: string, id: string) =>
     measures.some((m) => m.id !== id && m.name.toLowerCase() === name.toLowerCase());
   return (
@@ -40,50 +39,46 @@ function Measures() {
           and everything follows.
         </Box>
       )}
-      <Sortable nameOf={nameOf} onMove={move}>
-        <SortedRows ids={measures.map(({ id }) => id)}>
-          {measures.map((m) => (
-            <GripRow key={m.id} id={m.id} name={m.name}>
-              <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
-                <WordsField
-                  label={used.has(m.id) ? 'name' : 'name (not used)'}
-                  value={m.name}
-                  most={60}
-                  width={128}
-                  refuse={(name) =>
-                    name === ''
-                      ? 'A measure needs a name.'
-                      : !/[a-z]/i.test(name)
-                        ? 'A name has letters in it.'
-                        : isTaken(name, m.id)
-                          ? 'Another measure is called so.'
-                          : undefined
-                  }
-                  onChange={(name) => put({ ...m, name })}
-                />
-                <LengthField
-                  label="value"
-                  name={`measure-${m.name}`}
-                  value={m.value}
-                  unit={unit}
-                  ppi={rules.ppi.value}
-                  negative="allowed"
-                  width={84}
-                  onChange={(value) => put({ ...m, value })}
-                />
-                <Button
-                  size="small"
-                  sx={{ minWidth: 0 }}
-                  aria-label={`Remove ${m.name}; what uses it keeps its length`}
-                  onClick={() => change('Remove measure', (now) => withoutMeasure(now, m.id))}
-                >
-                  Remove
-                </Button>
-              </Box>
-            </GripRow>
-          ))}
-        </SortedRows>
-      </Sortable>
+      <SortedRecords records={measures} onMove={move}>
+        {(m) => (
+          <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
+            <WordsField
+              label={used.has(m.id) ? 'name' : 'name (not used)'}
+              value={m.name}
+              most={60}
+              width={128}
+              refuse={(name) =>
+                name === ''
+                  ? 'A measure needs a name.'
+                  : !/[a-z]/i.test(name)
+                    ? 'A name has letters in it.'
+                    : isTaken(name, m.id)
+                      ? 'Another measure is called so.'
+                      : undefined
+              }
+              onChange={(name) => put({ ...m, name })}
+            />
+            <LengthField
+              label="value"
+              name={`measure-${m.name}`}
+              value={m.value}
+              unit={unit}
+              ppi={rules.ppi.value}
+              negative="allowed"
+              width={84}
+              onChange={(value) => put({ ...m, value })}
+            />
+            <Button
+              size="small"
+              sx={{ minWidth: 0 }}
+              aria-label={`Remove ${m.name}; what uses it keeps its length`}
+              onClick={() => change('Remove measure', (now) => withoutMeasure(now, m.id))}
+            >
+              Remove
+            </Button>
+          </Box>
+        )}
+      </SortedRecords>
       <Button
         size="small"
         sx={{ justifySelf: 'start' }}

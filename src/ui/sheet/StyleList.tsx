@@ -15,7 +15,7 @@ import { ParagraphFields } from '../slip/text/ParagraphFields';
 import { SpecField } from '../slip/text/SpecField';
 import { CellStyleList } from './CellStyleList';
 import { Fold } from '../shell/Fold';
-import { GripRow, Sortable, SortedRows } from '../shell/Sortable';
+import { SortedRecords } from '../shell/Sortable';
 
 /** What a fact of a look is called. */
 const FACTS: Readonly<Record<string, string>> = {
@@ -43,9 +43,8 @@ export function StyleList() {
   const { job } = useDesk();
   const change = useJob((s) => s.change);
   const { styles } = job;
-  const nameOf = (id: string) => styles.find((s) => s.id === id)?.name ?? '';
-  const move = (id: string, to: string) =>
-    change(`Order ${nameOf(id)}`, (now) => ({ ...now, styles: movedRecord(now.styles, id, to) }));
+  const move = (id: string, to: string, name: string) =>
+    change(`Order ${name}`, (now) => ({ ...now, styles: movedRecord(now.styles, id, to) }));
   return (
     <Fold title="Styles" count={styles.length + job.cellStyles.length}>
       {styles.length === 0 && (
@@ -53,20 +52,14 @@ export function StyleList() {
           A style is a look with a name, such as “Body”. Base others on it; what you change of it, they follow.
         </Box>
       )}
-      <Sortable nameOf={nameOf} onMove={move}>
-        <SortedRows ids={styles.map(({ id }) => id)}>
-          {styles.map((style) => (
-            <GripRow key={style.id} id={style.id} name={style.name}>
-              <StyleFields
-                style={style}
-                nth={
-                  style.of === 'paragraph' ? styles.filter((s) => s.of === 'paragraph').indexOf(style) + 1 : undefined
-                }
-              />
-            </GripRow>
-          ))}
-        </SortedRows>
-      </Sortable>
+      <SortedRecords records={styles} onMove={move}>
+        {(style) => (
+          <StyleFields
+            style={style}
+            nth={style.of === 'paragraph' ? styles.filter((s) => s.of === 'paragraph').indexOf(style) + 1 : undefined}
+          />
+        )}
+      </SortedRecords>
       <CellStyleList />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button

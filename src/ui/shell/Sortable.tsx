@@ -87,15 +87,7 @@ export function useSortedRow(id: string, isHeld = false) {
 }
 
 /** A row of fields, drawn by a grip in the margin beside it. */
-export function GripRow({
-  id,
-  name,
-  children,
-}: {
-  readonly id: string;
-  readonly name: string;
-  readonly children: ReactNode;
-}) {
+function GripRow({ id, name, children }: { readonly id: string; readonly name: string; readonly children: ReactNode }) {
   const { ref, style, handle } = useSortedRow(id);
   return (
     <Box ref={ref} style={style} sx={{ position: 'relative' }}>
@@ -108,6 +100,33 @@ export function GripRow({
       </ButtonBase>
       {children}
     </Box>
+  );
+}
+
+interface RecordsProps<R> {
+  readonly records: readonly R[];
+  /** @param name of the one that is moved */
+  readonly onMove: (id: string, to: string, name: string) => void;
+  readonly children: (record: R) => ReactNode;
+}
+
+/** Rows of fields, one for each record, in the order that somebody gives them. */
+export function SortedRecords<R extends { readonly id: string; readonly name: string }>({
+  records,
+  onMove,
+  children,
+}: RecordsProps<R>) {
+  const nameOf = (id: string) => records.find((r) => r.id === id)?.name ?? '';
+  return (
+    <Sortable nameOf={nameOf} onMove={(id, to) => onMove(id, to, nameOf(id))}>
+      <SortedRows ids={records.map(({ id }) => id)}>
+        {records.map((record) => (
+          <GripRow key={record.id} id={record.id} name={record.name}>
+            {children(record)}
+          </GripRow>
+        ))}
+      </SortedRows>
+    </Sortable>
   );
 }
 
