@@ -35,8 +35,8 @@ function Measures() {
     <>
       {measures.length === 0 && (
         <Box sx={{ fontSize: 13 }}>
-          A measure is a length with a name, such as “edge distance”. Write its name into any length. When it is changed
-          here, everything follows.
+          A length with a name, such as “edge distance”. Write its name into any length; when it is changed here,
+          everything follows.
         </Box>
       )}
       <SortedRecords records={measures} onMove={move}>
