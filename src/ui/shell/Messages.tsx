@@ -1,7 +1,9 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
 import Snackbar from '@mui/material/Snackbar';
+import { X } from 'lucide-react';
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 
 export interface Message {
@@ -49,9 +51,14 @@ export function MessageProvider({ children }: { readonly children: ReactNode }) 
           sx={{ maxWidth: 640, bgcolor: message?.tone === 'problem' ? 'error.main' : 'primary.main' }}
           action={
             action && (
-              <Button color="inherit" size="small" onClick={act}>
-                {action.label}
-              </Button>
+              <>
+                <Button color="inherit" size="small" onClick={act}>
+                  {action.label}
+                </Button>
+                <IconButton color="inherit" size="small" aria-label="Close" onClick={close}>
+                  <X size={18} aria-hidden />
+                </IconButton>
+              </>
             )
           }
         >
