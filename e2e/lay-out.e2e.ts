@@ -160,7 +160,7 @@ test('a grid in a box takes many pictures at once, in reading order; placeholder
   ]);
   await dropAt(page, [folder], 74, 105);
   await expect(page.locator('[data-bench] image')).toHaveCount(4);
-  await expect(page.getByText(/notes\.txt.* 4 frames filled\. 1 picture found no frame\./)).toBeVisible();
+  await expect(page.getByText(/^4 frames filled\. 1 picture found no frame\. .*notes\.txt/)).toBeVisible();
   const job = await stored(page);
   const held = job.pieces[0]?.surfaces['front']?.map((e) => e.kind === 'picture' && e.picture);
   const names = held?.map((sha) => sha && job.assets[sha]?.name);

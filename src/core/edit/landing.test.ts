@@ -40,6 +40,28 @@ test('not on top of what is there: below it, and above it where there is no room
   expect((await place(makeJob([small]), 'rectangle')).rect.x).toBeGreaterThan(30);
 });
 
+test('beside what fills the column, and smaller where there is no room for it as large as it is', async () => {
+  const column = frame('column', [30, 8, 60, 190]);
+  const beside = await place(makeJob([column]), 'picture');
+  expect(overlaps(beside.rect, { x: 30, y: 8, width: 60, height: 190 })).toBe(false);
+  // A gap of 42 mm in the middle of the side, from edge to edge.
+  const shelves = [frame('top', [5, 5, 138, 79]), frame('bottom', [5, 126, 138, 79])];
+  const between = await place(makeJob(shelves), 'picture');
+  expect([between.rect.y >= 84, between.rect.y + between.rect.height <= 126]).toEqual([true, true]);
+  const usual = (await place(makeJob([]), 'picture')).rect;
+  expect(between.rect.width / usual.width).toBeCloseTo(3 / 4, 6);
+  expect(between.rect.width / between.rect.height).toBeCloseTo(usual.width / usual.height, 6);
+});
+
+test('words take half the room where nothing goes from side to side, and lie on top where all is full', async () => {
+  const left = frame('left', [5, 5, 60, 200]);
+  const { rect } = await place(makeJob([left]), 'text');
+  expect(rect.x).toBeGreaterThanOrEqual(65);
+  expect(rect.width).toBeCloseTo(69, 6);
+  const full = Array.from({ length: 8 }, (_, i) => frame(`f${i}`, [5, 5 + i * 25, 138, 25]));
+  expect((await place(makeJob(full), 'text')).rect.y).toBeGreaterThan(5);
+});
+
 test('a ground, and what fills most of the side, is lain upon', async () => {
   const ground = frame('ground', [-3, -3, 154, 216]);
   const panel = frame('panel', [8, 8, 132, 180]);

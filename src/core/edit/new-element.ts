@@ -10,7 +10,19 @@ import {
   type Job,
   type SideName,
 } from '../job';
-import { boxRect, insets, landed, landingOnBare, moveTo, placed, type Landing, type SurfaceBoxes } from '../layout';
+import {
+  boxRect,
+  freePlace,
+  insets,
+  landed,
+  landedSmaller,
+  landingOnBare,
+  moveTo,
+  placed,
+  type Landing,
+  type Rect,
+  type SurfaceBoxes,
+} from '../layout';
 import { pieceOf } from './on-side';
 
 /** A short id that no element of the job has. */
@@ -38,16 +50,22 @@ export function newElement(what: Addable, boxes: SurfaceBoxes, landing: Landing 
   const box = boxRect(against, boxes);
   const size = Math.min(room.width, room.height) / 3;
   const places: Places = {
-    sized: (width, height) => placed(landed(landing, { width, height }), against, boxes),
+    sized: (width, height) => placed(landedSmaller(landing, { width, height }), against, boxes),
     across: (height, held) => {
       const eye = { ...landing.eye, x: room.x + room.width / 2 };
-      const { y } = landed({ ...landing, eye }, { width: room.width, height });
-      const { left, right } = insets(room, box);
-      return { against, x: { start: left, end: right }, y: { start: y - box.y, size: held ?? height } };
+      const whole = { width: room.width, height };
+      const rect = freePlace({ ...landing, eye }, whole) ?? columnPlace(landing, height) ?? landed(landing, whole);
+      const { left, right } = insets(rect, box);
+      return { against, x: { start: left, end: right }, y: { start: rect.y - box.y, size: held ?? height } };
     },
   };
   return Element.parse({ id: freshId(), ...inputFor(what, places, size) });
 }
+
+/** Half or a third as wide as the room, where nothing fits that goes from side to side. */
+const columnPlace = (landing: Landing, height: number): Rect | undefined =>
+  freePlace(landing, { width: landing.room.width / 2, height }) ??
+  freePlace(landing, { width: landing.room.width / 3, height });
 
 /** What is as large as it is, and what goes from side to side. */
 interface Places {

@@ -1,4 +1,4 @@
-import { overlaps, type Point, type Rect } from '../geometry';
+import type { Point, Rect } from '../geometry';
 import type { BoxRef } from '../element';
 import type { SurfaceBoxes } from './boxes';
 
@@ -30,27 +30,76 @@ export const landingAt = ({ bleed }: SurfaceBoxes, eye: Point): Landing => ({
   taken: [],
 });
 
+/** What a thing may become where there is no room for it as large as it is: shares of its size [own]. */
+const SMALLER = [1, 3 / 4, 1 / 2, 1 / 3];
+
+/** How many places beside what is there are tried in each direction, from the nearest on. */
+const TRIED = 40;
+
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
 /**
  * The place of a thing of a size: about the eye, in the room, and not on top of what is there; it moves down, or else
- * up, to the nearest stretch that is free. Where none is, it lies on top after all.
+ * up, to the nearest stretch that is free, or else to the side. Where none is, it lies on top after all.
  * @param size mm
  */
-export function landed({ room, eye, taken }: Landing, size: { readonly width: number; readonly height: number }): Rect {
-  const { width, height } = size;
-  const bottom = room.y + room.height - height;
-  const x = clamp(eye.x - width / 2, room.x, room.x + room.width - width);
-  const wanted = clamp(eye.y - height / 2, room.y, bottom);
-  const at = (y: number): Rect => ({ x, y, width, height });
-  // What has no height of its own, as a line, still keeps things off.
-  const beside = taken.filter((rect) => overlaps({ ...rect, y: 0, height: 1 }, { x, y: 0, width, height: 1 }));
-  const isFree = (y: number) =>
-    y >= room.y && y <= bottom && beside.every((rect) => rect.y >= y + height || rect.y + rect.height <= y);
-  const nearest = (list: readonly number[]) =>
-    [...list].sort((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted)).find(isFree);
-  if (isFree(wanted)) return at(wanted);
-  const below = nearest(beside.map((r) => r.y + r.height + GAP).filter((y) => y > wanted));
-  return at(below ?? nearest(beside.map((r) => r.y - GAP - height)) ?? wanted);
+export const landed = (landing: Landing, size: Size): Rect => freePlace(landing, size) ?? wantedPlace(landing, size);
+
+/** The same for what may be smaller: as large as there is room for, down to a third. */
+export function landedSmaller(landing: Landing, { width, height }: Size): Rect {
+  for (const share of SMALLER) {
+    const free = freePlace(landing, { width: width * share, height: height * share });
+    if (free) return free;
+  }
+  return wantedPlace(landing, { width, height });
 }
+
+/** About the eye, in the room, whatever is there. */
+const wantedPlace = ({ room, eye }: Landing, { width, height }: Size): Rect => ({
+  x: clamp(eye.x - width / 2, room.x, room.x + room.width - width),
+  y: clamp(eye.y - height / 2, room.y, room.y + room.height - height),
+  width,
+  height,
+});
+
+/** The nearest place that nothing stands on; undefined where the room is full. */
+export function freePlace(landing: Landing, size: Size): Rect | undefined {
+  const { room, taken } = landing;
+  const wanted = wantedPlace(landing, size);
+  const right = room.x + room.width - size.width;
+  const bottom = room.y + room.height - size.height;
+  const isFree = ({ x, y }: Point) =>
+    x >= room.x &&
+    x <= right &&
+    y >= room.y &&
+    y <= bottom &&
+    taken.every((rect) => isApart(rect, { ...wanted, x, y }));
+  if (isFree(wanted)) return wanted;
+  const away = ({ x, y }: Point) => Math.hypot(x - wanted.x, y - wanted.y);
+  const nearest = (places: readonly Point[]) => [...places].sort((a, b) => away(a) - away(b)).find(isFree);
+  const below = taken.map((r) => r.y + r.height + GAP);
+  const above = taken.map((r) => r.y - GAP - size.height);
+  const inColumn = (ys: readonly number[]) => nearest(ys.map((y) => ({ x: wanted.x, y })));
+  const anywhere = () => {
+    const xs = [room.x, right, ...taken.flatMap((r) => [r.x + r.width + GAP, r.x - GAP - size.width])];
+    const ys = [wanted.y, room.y, bottom, ...below, ...above];
+    const across = closest(xs, wanted.x);
+    return nearest(closest(ys, wanted.y).flatMap((y) => across.map((x) => ({ x, y }))));
+  };
+  const free = inColumn(below.filter((y) => y > wanted.y)) ?? inColumn(above) ?? anywhere();
+  return free && { ...wanted, ...free };
+}
+
+/** The numbers that are nearest to one, each once. */
+const closest = (list: readonly number[], to: number): readonly number[] =>
+  [...new Set(list)].sort((a, b) => Math.abs(a - to) - Math.abs(b - to)).slice(0, TRIED);
+
+/** Whether two boxes lie beside each other. What has no height of its own, as a line, still keeps things off. */
+const isApart = (a: Rect, b: Rect): boolean =>
+  a.x >= b.x + b.width || a.x + a.width <= b.x || a.y >= b.y + b.height || a.y + a.height <= b.y;
 
 /** Kept between two bounds; where there is no room between them, at the first. */
 const clamp = (value: number, least: number, most: number): number => Math.max(least, Math.min(value, most));

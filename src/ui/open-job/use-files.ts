@@ -55,28 +55,38 @@ export function useFiles(eye: () => Point | undefined) {
         chosen: at ? (under === undefined ? [] : [under]) : chosen.map((f) => f.element),
         goesOn: files.length > 1,
       };
-      const { came, refused } = await broughtIn(files, say);
-      for (const added of came) if (!isLaid(added)) takeUp(added);
+      const { came, refused, lost } = await broughtIn(files, say);
+      const taken = came.flatMap((added) => (isLaid(added) ? [] : [takeUp(added)]));
+      const before = [...taken, ...(refused === undefined ? [] : [refused]), ...lost];
       const laid = came.filter(isLaid);
-      if (laid.length > 0) layOut(laid, place);
-      else if (refused !== undefined) say({ tone: 'problem', text: refused });
+      if (laid.length > 0) layOut(laid, place, before);
+      else tell(before);
 
-      /** A font or a profile. */
-      function takeUp({ sha, asset }: Added) {
+      /** All of a round in one message: a second one would cover the first. */
+      function tell(words: readonly string[], action?: Message['action']) {
+        const text = words.filter((word) => word !== '').join(' ');
+        if (text === '') return;
+        const tone = refused === undefined && lost.length === 0 ? 'done' : 'problem';
+        say({ tone, text, ...(action && { action }) });
+      }
+
+      /** A font or a profile. @returns what is said of it */
+      function takeUp({ sha, asset }: Added): string {
         const { change } = store.getState();
         if (asset.kind === 'font') {
           change(`Bring in ${asset.family}`, (now) => withAssets(now, [{ sha, asset, left: [] }]));
           const kept =
             asset.embedding === 'print' ? ' Its maker allows print only, so it stays out of working files.' : '';
-          say({ tone: 'done', text: `${asset.family} can be chosen now.${kept}` });
+          return `${asset.family} can be chosen now.${kept}`;
         }
         if (asset.kind === 'profile') {
           change(`Output profile ${asset.name}`, (now) => withProfile(now, sha, asset));
-          say({ tone: 'done', text: `Colours go to the press through “${asset.about}” now.` });
+          return `Colours go to the press through “${asset.about}” now.`;
         }
+        return '';
       }
 
-      function layOut(files: readonly Laid[], place: FillPlace) {
+      function layOut(files: readonly Laid[], place: FillPlace, before: readonly string[] = []) {
         // Where it can be seen and moved.
         if (!store.getState().station.opens) store.getState().goWhere('opens');
         const pictures = files.flatMap(({ sha, asset }) =>
@@ -94,19 +104,16 @@ export function useFiles(eye: () => Point | undefined) {
         });
         const here = filled.filter((f) => f.side === side).map((f) => f.element);
         store.getState().select([...here, ...made.map((e) => e.id)]);
-        const text = [
-          ...(refused === undefined ? [] : [refused]),
-          ...(filled.length > 0 && files.length > 1 ? [`${counted(filled.length, 'frame')} filled.`] : []),
-          ...(isMore ? [`${counted(left.length, 'picture')} found no frame.`] : []),
-        ].join(' ');
-        if (text === '') return;
         const others = files.filter((f) => waits.has(f.sha));
         const layOthers = () => layOut(others, { side, chosen: [], goesOn: false });
-        say({
-          tone: refused === undefined ? 'done' : 'problem',
-          text,
-          ...(isMore && { action: { label: 'Lay them on this side', run: layOthers } }),
-        });
+        tell(
+          [
+            filled.length > 0 && files.length > 1 ? `${counted(filled.length, 'frame')} filled.` : '',
+            isMore ? `${counted(left.length, 'picture')} found no frame.` : '',
+            ...before,
+          ],
+          isMore ? { label: 'Lay them on this side', run: layOthers } : undefined,
+        );
       }
 
       /** Each lands below what came before it. */
@@ -138,37 +145,39 @@ export function useFiles(eye: () => Point | undefined) {
   );
 }
 
-/** What has come of some files, and what is said of those that could not be read. */
+/** What has come of some files, and what is said of those that could not be read, or not whole. */
 interface BroughtIn {
   readonly came: readonly Added[];
   readonly refused: string | undefined;
+  readonly lost: readonly string[];
 }
 
 /** Files one after the other; where one cannot be read, the others go on. */
 async function broughtIn(files: readonly File[], say: (message: Message) => void): Promise<BroughtIn> {
   const came: Added[] = [];
-  const refused: string[] = [];
+  const refused: unknown[] = [];
   for (const [i, file] of files.entries()) {
     if (files.length > 1) say({ tone: 'done', text: `Bringing in ${i + 1} of ${files.length}: ${file.name}` });
     try {
-      const added = await addAsset(file);
-      if (added.left.length > 0)
-        say({ tone: 'done', text: `${added.asset.name} came without: ${added.left.join('; ')}.` });
-      came.push(added);
+      came.push(await addAsset(file));
     } catch (error) {
-      refused.push(wordsOf(error));
+      refused.push(error);
       // Who stops one of many wants no more of them; what has come is there.
       if (error instanceof Stopped) break;
     }
   }
-  const [first, ...others] = refused;
-  return {
-    came,
-    refused:
-      first === undefined || others.length === 0
-        ? first
-        : `${first} ${counted(others.length, 'other file')} could not be taken either.`,
-  };
+  const lost = came.flatMap(({ asset, left }) =>
+    left.length > 0 ? [`${asset.name} came without: ${left.join('; ')}.`] : [],
+  );
+  return { came, refused: refusal(refused, came.length > 0), lost };
+}
+
+/** What is said of files that were refused. Beside others that came, “nothing was changed” would not be true. */
+function refusal([first, ...others]: readonly unknown[], isBesideOthers: boolean): string | undefined {
+  if (first === undefined) return undefined;
+  const said = isBesideOthers && first instanceof Error ? first.message : wordsOf(first);
+  if (others.length === 0) return said;
+  return `${said} ${counted(others.length, 'other file')} could not be taken either.`;
 }
 
 /** What the step is called. */
