@@ -16,6 +16,9 @@ import { checkDesk, openDesk, paintingOf, type AssetSource, type Desk } from './
 const PT = 72 / 25.4;
 const PIECES = LAID_OUT.map(({ file }) => file);
 
+/** Pictures at a part of their pixels: what is asked here of a file does not depend on how many there are. */
+const SMALL = IS_ALL ? 1 : 0.4;
+
 /** Letters and figures alone: how lines break, and the hyphens where they do, is no part of what was typed. */
 const letters = (text: string): string =>
   text
@@ -107,7 +110,8 @@ describe('the pieces of the demo', () => {
       const { job, assets } = await demoPiece(file);
       const desk = await openDesk(job, assets);
       expect(checkDesk(desk).filter((f) => f.severity !== 'note')).toEqual([]);
-      const pdf = await pdfOf(job, assets);
+      const smaller = await demoPiece(file, SMALL);
+      const pdf = await pdfOf(smaller.job, smaller.assets);
       await inFolder((folder) => {
         const path = join(folder, 'f.pdf');
         writeFileSync(path, pdf);

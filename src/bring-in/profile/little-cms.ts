@@ -143,8 +143,8 @@ export async function openProfile(
     pictures: once(() => {
       // 16 bits in, although pictures have 8: by its way from 8 bits the library errs by up to 2.7 % of ink. What comes
       // out is rounded to 8 by the library.
-      const toCmyk = link(srgb, rgb16, profile, cmyk8, INTENT[way.intent], black | fine);
-      const toRgb = link(profile, cmyk16, srgb, rgb8, shown, compensate);
+      const toCmyk = once(() => link(srgb, rgb16, profile, cmyk8, INTENT[way.intent], black | fine));
+      const toRgb = once(() => link(profile, cmyk16, srgb, rgb8, shown, compensate));
       const fromRgb = taggedWith(cms, (own) => link(own, rgb16, profile, cmyk8, INTENT[way.intent], black | fine));
       const fromGrey = taggedWith(cms, (own) => {
         const grey16 = cms.cmsFormatterForColorspaceOfProfile(own, 2, false);
@@ -153,10 +153,10 @@ export async function openProfile(
       const toLab = (pixels: Uint8Array) => labsInStrips(cms, cmykToLab, pixels, 4);
       const limiterTo = memoize(String, (limit: number) => inkLimiter(limit, toLab));
       return {
-        rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk, pixels, 3, 4),
+        rgbToCmyk: (pixels) => convertInStrips(cms, toCmyk(), pixels, 3, 4),
         taggedToCmyk: (icc, pixels) => convertInStrips(cms, fromRgb(icc), pixels, 3, 4),
         taggedToGrey: (icc, pixels) => everyThird(convertInStrips(cms, fromGrey(icc), pixels, 1, 3)),
-        cmykToRgb: (pixels) => convertInStrips(cms, toRgb, pixels, 4, 3),
+        cmykToRgb: (pixels) => convertInStrips(cms, toRgb(), pixels, 4, 3),
         rgbToLab: (pixels) => labsInStrips(cms, rgbToLab, pixels, 3),
         cmykToLab: toLab,
         heldTo: (limit, pixels) => limiterTo(limit)(pixels),
