@@ -3,7 +3,7 @@ import { blankOf, type Element, type Job } from '../job';
 import { landed, landingAt, landingOnBare, overlaps, type Rect } from '../layout';
 import { openDesk } from '../../output';
 import { drawnJobOf } from '../../testing/drawn';
-import { landingOn } from './landing';
+import { landingOn, styleUsedIn } from './landing';
 import { added, pieceOf } from './on-side';
 import { newElement, type Addable } from './new-element';
 
@@ -67,6 +67,37 @@ test('a ground, and what fills most of the side, is lain upon', async () => {
   const panel = frame('panel', [8, 8, 132, 180]);
   const bare = await place(makeJob([]), 'text');
   expect((await place(makeJob([ground, panel]), 'text')).rect).toEqual(bare.rect);
+});
+
+test('words take the style that was used last in their place', async () => {
+  const folder = begin('brochure', { fold: 'letter' });
+  const styled = (id: string, panel: Rect, style: string | null) => ({
+    ...words(id, id, [panel.x + 10, 20, 60, 10]),
+    style,
+  });
+  const styles = ['head', 'body'].map((id) => ({
+    of: 'paragraph' as const,
+    id,
+    name: id,
+    basedOn: null,
+    next: null,
+    look: {},
+  }));
+  const [side] = blankOf(folder, pieceOf(folder)).surfaces;
+  const [first, second, third] = side?.boxes.panels ?? [];
+  if (!side || !first || !second || !third) throw new Error('no panels');
+  const elements = [
+    styled('a', first, 'head'),
+    styled('b', first, 'body'),
+    styled('c', first, null),
+    styled('d', second, 'head'),
+  ];
+  const job = { ...added(folder, side.name, elements).job, styles };
+  const { drawing } = await drawn(job);
+  const used = ({ x, width }: Rect) => styleUsedIn(landingOn(drawing, { x: x + width / 2, y: 100 }), drawing, elements);
+  expect([used(first), used(second), used(third)]).toEqual(['body', 'head', null]);
+  expect(newElement('text', drawing.boxes, undefined, 'body')).toMatchObject({ style: 'body', look: {} });
+  expect(newElement('text', drawing.boxes)).toMatchObject({ style: null, look: { sizePt: 12 } });
 });
 
 test('where one looks', async () => {

@@ -1,5 +1,6 @@
 import type { Drawing } from '../drawing';
-import { intersection, type Landing, type Point, type Rect } from '../layout';
+import type { Element } from '../job';
+import { intersection, overlaps, type Landing, type Point, type Rect } from '../layout';
 import { isGround } from './gestures';
 
 /** What covers so much of the room lies beneath what comes, as a ground does [own]. */
@@ -22,6 +23,16 @@ export function landingOn({ boxes, frames }: Drawing, eye?: Point): Landing {
     eye: eye ?? { x: room.x + room.width / 2, y: room.y + room.height / 3 },
     taken: frames.filter((frame) => !isGround(frame, boxes) && !isBeneath(frame.rect)).map(({ rect }) => rect),
   };
+}
+
+/**
+ * The paragraph style that was used last in a place: that of the uppermost text there that has one.
+ * @param elements what lies on the side
+ */
+export function styleUsedIn({ room }: Landing, { frames }: Drawing, elements: readonly Element[]): string | null {
+  const styleOf = new Map(elements.flatMap((e) => (e.kind === 'text' && e.style !== null ? [[e.id, e.style]] : [])));
+  const last = frames.findLast(({ element, rect }) => styleOf.has(element) && overlaps(rect, room));
+  return (last && styleOf.get(last.element)) ?? null;
 }
 
 const areaOf = ({ width, height }: Rect): number => width * height;

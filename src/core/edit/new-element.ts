@@ -44,8 +44,16 @@ const NEW_BORDERS = { top: RULE, header: RULE, bottom: RULE, rows: { ...RULE, wi
 /** How high a new text, and about how high a new table is, mm. */
 const [TEXT, TABLE] = [12, 24];
 
-/** A new element, plain, about as large as a hand would draw it, where there is room for it. */
-export function newElement(what: Addable, boxes: SurfaceBoxes, landing: Landing = landingOnBare(boxes)): Element {
+/**
+ * A new element, plain, about as large as a hand would draw it, where there is room for it.
+ * @param style the paragraph style of a text, where it is not to be plain
+ */
+export function newElement(
+  what: Addable,
+  boxes: SurfaceBoxes,
+  landing: Landing = landingOnBare(boxes),
+  style: string | null = null,
+): Element {
   const { room, against } = landing;
   const box = boxRect(against, boxes);
   const size = Math.min(room.width, room.height) / 3;
@@ -59,7 +67,7 @@ export function newElement(what: Addable, boxes: SurfaceBoxes, landing: Landing 
       return { against, x: { start: left, end: right }, y: { start: rect.y - box.y, size: held ?? height } };
     },
   };
-  return Element.parse({ id: freshId(), ...inputFor(what, places, size) });
+  return Element.parse({ id: freshId(), ...inputFor(what, places, size, style) });
 }
 
 /** Half or a third as wide as the room, where nothing fits that goes from side to side. */
@@ -73,14 +81,14 @@ interface Places {
   readonly across: (height: number, held?: 'content') => ElementInput['placement'];
 }
 
-function inputFor(what: Addable, { sized, across }: Places, size: number): object {
+function inputFor(what: Addable, { sized, across }: Places, size: number, style: string | null): object {
   switch (what) {
     case 'line':
       return { kind: 'line', placement: sized(size * 1.5, 0), stroke: { paint: BLACK, widthPt: 0.5 } };
     case 'picture':
       return { kind: 'picture', placement: sized(size * 1.5, size), picture: null };
     case 'text':
-      return { kind: 'text', placement: across(TEXT), look: { sizePt: 12 } };
+      return { kind: 'text', placement: across(TEXT), style, look: style === null ? { sizePt: 12 } : {} };
     case 'table':
       return {
         kind: 'table',

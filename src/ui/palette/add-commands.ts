@@ -1,6 +1,16 @@
 import { artElement, plainName } from '@/core/compose';
-import { cellId, FORM_KINDS, formKind } from '@/core/job';
-import { added, boundsOf, changeSide, freshId, landingOn, newElement, type Addable } from '@/core/edit';
+import { cellId, elementsOn, FORM_KINDS, formKind } from '@/core/job';
+import {
+  added,
+  boundsOf,
+  changeSide,
+  freshId,
+  landingOn,
+  newElement,
+  pieceOf,
+  styleUsedIn,
+  type Addable,
+} from '@/core/edit';
 import { centreOf, type Landing } from '@/core/layout';
 import { lookedAt } from '../view/bench-view';
 import { inGroup, type Command, type Entry } from '../open-job/command';
@@ -49,7 +59,9 @@ function addTo(context: CommandContext, present: Present, kind: Addable): void {
   const { state } = present;
   const there = landing(context, present);
   state.goWhere('opens');
-  const element = newElement(kind, context.desk.drawing.boxes, there);
+  const { drawing } = context.desk;
+  const style = styleUsedIn(there, drawing, elementsOn(pieceOf(state.job), state.side));
+  const element = newElement(kind, drawing.boxes, there, style);
   state.make(`Add ${kind}`, (now) => added(now, state.side, [element]));
   if (kind === 'text') state.type(element.id);
   if (kind === 'path') state.editPath(element.id);
