@@ -2,7 +2,7 @@
 
 /** Rooms of the core, the lowest floor first: a room knows those of lower floors, and none beside it. */
 const CORE_FLOORS = [
-  ['colour', 'data', 'dates', 'measure'],
+  ['chance', 'colour', 'data', 'dates', 'measure'],
   ['figure', 'geometry', 'paper'],
   ['impose', 'parameter'],
   ['printable'],
@@ -12,6 +12,7 @@ const CORE_FLOORS = [
   ['format', 'type'],
   ['job', 'reckon'],
   ['compose', 'marks', 'save'],
+  ['drift'],
   ['edit'],
   ['check'],
 ];

@@ -1,5 +1,6 @@
 import { leavesOf, type Frame } from '../drawing';
 import { EDGE_NAMES, TOUCH, insets, IDENTITY, isUpright, mappedBounds, type Rect } from '../layout';
+import { paperShows } from './cut-chance';
 import { laidOn, reachesOut, stretched, type Reaching } from './reaching';
 import { framed, replace, writeIn, type Report, type Rule, type Subject } from './rule';
 
@@ -36,7 +37,7 @@ function shortEdges(subject: Subject, element: Reaching, rect: Rect): Report[] {
       where: rect,
       message:
         `Stops at the trim on the ${list(held)} edge${held.length > 1 ? 's' : ''}; it has to run ` +
-        `${writeIn(subject.job, toBleed[held[0] ?? 'top'])} further.`,
+        `${writeIn(subject.job, toBleed[held[0] ?? 'top'])} further${paperShows(subject, held[0] ?? 'top', 0)}.`,
       fixes: [replace('Let it bleed', { ...element, atTrim: 'bleeds' })],
     });
   }
@@ -45,7 +46,7 @@ function shortEdges(subject: Subject, element: Reaching, rect: Rect): Report[] {
       const mm = toTrim[edge];
       return mm > 0
         ? `${writeIn(subject.job, mm)} before the ${edge} trim`
-        : `${writeIn(subject.job, -mm)} past the ${edge} trim, inside the bleed`;
+        : `${writeIn(subject.job, -mm)} past the ${edge} trim, inside the bleed${paperShows(subject, edge, -mm)}`;
     });
     const onTrim = stretched(rect, Object.fromEntries(short.map((edge) => [edge, toTrim[edge]])));
     reports.push({

@@ -1,3 +1,4 @@
+import { checked } from '../../testing/checked';
 import { checkDesk, openDesk } from '../../output';
 import { begin, box, element, inMemory, line, makeJob, picture, pictureFacts, words } from '../../testing/jobs';
 import type { Element, Job } from '../job';
@@ -6,16 +7,15 @@ import { Effect, blankOf, redecided, tableOfWords, takeHouse } from '../job';
 import { House, SHIPPED_PRINTERS, filesBy } from '../shop';
 import { RULES, applyChange, figureChanges, lostByChange, withinLimit, type Finding } from './index';
 
-const findings = async (job: Job): Promise<readonly Finding[]> => checkDesk(await openDesk(job, inMemory()));
-const of = async (front: readonly Element[], more: Partial<Job> = {}) => findings(makeJob(front, more));
+const of = async (front: readonly Element[], more: Partial<Job> = {}) => checked(makeJob(front, more));
 const ids = (found: readonly Finding[]) => found.map((f) => `${f.rule}/${f.element ?? ''}`);
 
 /** Applies the first fix of a finding and checks again. */
 async function fixed(job: Job, rule: string): Promise<readonly Finding[]> {
-  const finding = (await findings(job)).find((f) => f.rule === rule);
+  const finding = (await checked(job)).find((f) => f.rule === rule);
   const fix = finding?.fixes[0];
   if (!fix) throw new Error(`${rule} was not found, or has no fix: ${JSON.stringify(finding)}`);
-  return findings(applyChange(job, fix.change));
+  return checked(applyChange(job, fix.change));
 }
 
 const SHA = 'a'.repeat(64);
@@ -30,8 +30,8 @@ test('a sound page has nothing found', async () => {
 describe('bleed', () => {
   test('a background that stops at the trim', async () => {
     const job = makeJob([box('ground', [0, 0, 148, 210], { atTrim: 'stops' })]);
-    expect(ids(await findings(job))).toEqual(['bleed/ground']);
-    expect((await findings(job))[0]?.message).toContain('top, right, bottom and left');
+    expect(ids(await checked(job))).toEqual(['bleed/ground']);
+    expect((await checked(job))[0]?.message).toContain('top, right, bottom and left');
     expect(await fixed(job, 'bleed')).toEqual([]);
   });
   test.each([
@@ -39,17 +39,17 @@ describe('bleed', () => {
     ['past the trim, inside the bleed', [-1, 0, 149, 210]],
   ] as const)('an edge %s', async (_words, r) => {
     const job = makeJob([box('ground', r)]);
-    expect(ids(await findings(job))).toEqual(['bleed/ground']);
+    expect(ids(await checked(job))).toEqual(['bleed/ground']);
     expect(await fixed(job, 'bleed')).toEqual([]);
   });
   test('without bleed there is nothing to miss', async () => {
     const none = { top: 0, right: 0, bottom: 0, left: 0 };
     const job = makeJob([box('ground', [0, 0, 148, 210], { atTrim: 'stops' })], {}, { bleed: none });
-    expect(await findings(job)).toEqual([]);
+    expect(await checked(job)).toEqual([]);
   });
   test('a picture that does not fill its bleeding frame', async () => {
     const job = makeJob([picture('sky', SHA, [0, 0, 148, 210], { fit: { mode: 'fit' } })], withPicture(3000, 3000));
-    expect(ids(await findings(job))).toEqual(['bleed/sky']);
+    expect(ids(await checked(job))).toEqual(['bleed/sky']);
     expect(await fixed(job, 'bleed')).toEqual([]);
   });
 });
@@ -57,7 +57,7 @@ describe('bleed', () => {
 describe('safe area', () => {
   test('type in the danger rim, moved inside by its fix', async () => {
     const job = makeJob([words('credit', 'Free entry', [1, 100, 60, 8])]);
-    expect(ids(await findings(job))).toEqual(['safe-area/credit']);
+    expect(ids(await checked(job))).toEqual(['safe-area/credit']);
     expect(await fixed(job, 'safe-area')).toEqual([]);
   });
   test('counts the ink, not the frame: a frame to the edge with its words well inside is fine', async () => {
@@ -97,7 +97,7 @@ describe('safe area', () => {
 
 test('text overflow names the hidden words, and its fix shows them', async () => {
   const job = makeJob([words('list', 'one\ntwo\nthree\nfour', [10, 10, 60, 12])]);
-  const [found] = await findings(job);
+  const [found] = await checked(job);
   expect(found).toMatchObject({ rule: 'text-overflow', severity: 'fault' });
   expect(found?.message).toContain('three');
   expect(await fixed(job, 'text-overflow')).toEqual([]);
@@ -119,7 +119,7 @@ describe('pictures', () => {
       [picture('sky', SHA, [20, 20, 60, 60], { fit: { mode: 'scale', percent: 200 } })],
       withPicture(900, 900),
     );
-    expect(ids(await findings(job))).toEqual(['picture-resolution/sky']);
+    expect(ids(await checked(job))).toEqual(['picture-resolution/sky']);
     expect(await fixed(job, 'picture-resolution')).toEqual([]);
   });
   test('an empty frame and a lost picture', async () => {
@@ -137,7 +137,7 @@ describe('type and lines', () => {
     [7, { kind: 'paper' }, false],
   ] as const)('%d pt in %j: %s', async (sizePt, paint, isFound) => {
     const job = makeJob([words('small', 'Small', [20, 20, 60, 20], { sizePt, paint })]);
-    expect((await findings(job)).some((f) => f.rule === 'type-small')).toBe(isFound);
+    expect((await checked(job)).some((f) => f.rule === 'type-small')).toBe(isFound);
     if (isFound) expect(await fixed(job, 'type-small')).toEqual([]);
   });
   test('a hairline in a tint needs twice the width', async () => {
@@ -148,7 +148,7 @@ describe('type and lines', () => {
     });
     expect(await of([line('rule', [20, 20, 60, 0], { stroke: stroke(100, 0.25) })])).toEqual([]);
     const job = makeJob([line('rule', [20, 20, 60, 0], { stroke: stroke(40, 0.25) })]);
-    expect(ids(await findings(job))).toEqual(['line-thin/rule']);
+    expect(ids(await checked(job))).toEqual(['line-thin/rule']);
     expect(await fixed(job, 'line-thin')).toEqual([]);
   });
 });
@@ -157,7 +157,7 @@ describe('ink', () => {
   test('more than the paper takes; the fix keeps the black', async () => {
     const heavy = { kind: 'process' as const, c: 90, m: 90, y: 90, k: 90 };
     const job = makeJob([box('dark', [20, 20, 40, 40], { fill: heavy })]);
-    expect(ids(await findings(job))).toEqual(['total-ink/dark']);
+    expect(ids(await checked(job))).toEqual(['total-ink/dark']);
     expect(await fixed(job, 'total-ink')).toEqual([]);
     expect(withinLimit({ c: 90, m: 90, y: 90, k: 90 }, 300)).toEqual({ c: 70, m: 70, y: 70, k: 90 });
     expect(withinLimit({ c: 100, m: 0, y: 0, k: 0 }, 300)).toEqual({ c: 100, m: 0, y: 0, k: 0 });
@@ -166,7 +166,7 @@ describe('ink', () => {
     const rgb = [box('sea', [20, 20, 40, 40], { fill: { kind: 'rgb', r: 40, g: 90, b: 120 } })];
     expect(await of(rgb)).toEqual([]);
     const job = makeJob(rgb, { house: House.parse({ name: 'Copperplate Yard', rgb: 'refuse' }) });
-    expect(ids(await findings(job))).toEqual(['rgb-left/sea']);
+    expect(ids(await checked(job))).toEqual(['rgb-left/sea']);
     expect(await fixed(job, 'rgb-left')).toEqual([]);
   });
 });
@@ -174,17 +174,17 @@ describe('ink', () => {
 describe('type', () => {
   test('typewriter signs are found, in the language of the text, and all mended at once', async () => {
     const job = makeJob([words('t', 'She said "no" - twice...', [20, 20, 100, 20])]);
-    const [found] = await findings(job);
+    const [found] = await checked(job);
     expect(found).toMatchObject({ rule: 'typography', severity: 'note' });
     expect(found?.message).toContain('4 places');
     expect(await fixed(job, 'typography')).toEqual([]);
     const german = makeJob([words('t', 'Sie sagte „nein“', [20, 20, 100, 20], {}, { language: 'de' })]);
-    expect(await findings(german)).toEqual([]);
+    expect(await checked(german)).toEqual([]);
   });
 
   test('type read from afar is large enough for it', async () => {
     const job = makeJob([words('t', 'Moor', [20, 20, 100, 20], { sizePt: 12 })], { readingDistance: 1500 });
-    const [found] = await findings(job);
+    const [found] = await checked(job);
     // 1500 mm ÷ 300 ÷ 0.7 = 7.14 mm = 20.2 pt [cp].
     expect(found).toMatchObject({ rule: 'type-distance', message: expect.stringContaining('20.2 pt') as string });
     expect(await fixed(job, 'type-distance')).toEqual([]);
@@ -199,20 +199,20 @@ describe('type', () => {
     const [piece] = letter.pieces;
     if (!piece) throw new Error('no piece');
     const laid = { ...letter, pieces: [{ ...piece, surfaces: { front: three } }] };
-    expect(await findings(laid)).toMatchObject([{ rule: 'type-families', element: null, severity: 'note' }]);
+    expect(await checked(laid)).toMatchObject([{ rule: 'type-families', element: null, severity: 'note' }]);
   });
 
   test('what does not fit is enlarged, tightened by at most a tenth, or flows on to the next side', async () => {
     const long = 'Eyes need about twenty minutes to learn the dark and one headlamp to forget it.';
     const job = makeJob([words('t', long, [20, 20, 60, 15])], {}, { sides: 2 });
-    const overflow = (await findings(job)).find((f) => f.rule === 'text-overflow');
+    const overflow = (await checked(job)).find((f) => f.rule === 'text-overflow');
     expect(overflow?.fixes.map((f) => f.label)).toEqual([
       'Enlarge the frame',
       'Tighten it, at most by a tenth',
       'Flow on: back',
     ]);
     for (const { change } of overflow?.fixes ?? []) {
-      const after = await findings(applyChange(job, change));
+      const after = await checked(applyChange(job, change));
       expect(after.filter((f) => f.rule === 'text-overflow')).toEqual([]);
     }
   });
@@ -220,7 +220,7 @@ describe('type', () => {
 
 test('a missing font is named, and another can stand in for good', async () => {
   const job = makeJob([words('heading', 'Moon', [20, 20, 60, 20], { family: 'Nowhere Sans' })]);
-  expect((await findings(job))[0]?.message).toContain('Nowhere Sans');
+  expect((await checked(job))[0]?.message).toContain('Nowhere Sans');
   expect(await fixed(job, 'missing')).toEqual([]);
 });
 
@@ -232,7 +232,7 @@ test('a sign that the font lacks is found before the press does', async () => {
 
 test('an empty back can be made a blank one', async () => {
   const job = makeJob([box('ground', [0, 0, 148, 210])], {}, { sides: 2 });
-  expect(await findings(job)).toMatchObject([{ rule: 'empty-page', surface: 'back' }]);
+  expect(await checked(job)).toMatchObject([{ rule: 'empty-page', surface: 'back' }]);
   expect(await fixed(job, 'empty-page')).toEqual([]);
 });
 
@@ -262,7 +262,7 @@ describe('placement', () => {
       },
     };
     const job = makeJob([third], {}, { grid: { columns: 2, gutter: 4, rows: 1, rowGutter: 4 } });
-    expect(ids(await findings(job))).toEqual(['placement/third']);
+    expect(ids(await checked(job))).toEqual(['placement/third']);
     expect(await fixed(job, 'placement')).toEqual([]);
   });
   test('what lies wholly off the piece', async () => {
@@ -415,7 +415,7 @@ test('files have to go so many working days before the due date, weekends left o
 
 describe('distances that are almost the same', () => {
   const at = (id: string, left: number) => box(id, [left, 20, 10, 10]);
-  const near = async (job: Job) => (await findings(job)).filter((f) => f.rule === 'near-miss');
+  const near = async (job: Job) => (await checked(job)).filter((f) => f.rule === 'near-miss');
   test('one of several is named and put right by its fix', async () => {
     const job = makeJob(
       [at('a', 12), at('b', 12), at('c', 12), at('d', 12.3)].map((e, i) => ({
@@ -447,5 +447,5 @@ test('a picture where a vector logo is expected is pointed out', async () => {
   const job = makeJob([picture('logo', sha, [20, 20, 30, 30], { expects: 'vector' })], {
     assets: { [sha]: pictureFacts(900, 900) },
   });
-  expect((await findings(job)).map((f) => f.rule)).toContain('vector-wanted');
+  expect((await checked(job)).map((f) => f.rule)).toContain('vector-wanted');
 });

@@ -1,5 +1,6 @@
 import type { Blank } from '../format';
 import type { Drawing } from '../drawing';
+import { driftSide, type DriftSide } from '../drift';
 import { blankOf, elementsOn, rulesFor, styleBook, type Job, type Piece, type SideName } from '../job';
 import { blankProblemsRule } from './blank-problems';
 import { bleedRule } from './bleed';
@@ -21,6 +22,7 @@ import { coatOnGlueRule } from './coat-on-glue';
 import { coatSolidRule } from './coat-solid';
 import { copiesLeftRule } from './copies-left';
 import { cutBleedRule } from './cut-bleed';
+import { foldDriftRule } from './fold-drift';
 import { foldMeetRule } from './fold-meet';
 import { foreignPageRule } from './foreign-page';
 import { finishLostRule } from './finish-lost';
@@ -41,6 +43,7 @@ import { typeDistanceRule } from './type-distance';
 import { typeFamiliesRule } from './type-families';
 import { typeSmallRule } from './type-small';
 import { typographyRule } from './typography';
+import { unevenBorderRule } from './uneven-border';
 import { vectorWantedRule } from './vector-wanted';
 import { zonesRule } from './zones';
 
@@ -49,6 +52,7 @@ export const RULES: readonly Rule[] = [
   blankProblemsRule,
   bleedRule,
   safeAreaRule,
+  unevenBorderRule,
   zonesRule,
   textOverflowRule,
   tablePastBoxRule,
@@ -66,6 +70,7 @@ export const RULES: readonly Rule[] = [
   cutBleedRule,
   coatOnGlueRule,
   foldMeetRule,
+  foldDriftRule,
   whiteMissingRule,
   totalInkRule,
   rgbLeftRule,
@@ -100,15 +105,18 @@ export function checkSurface(
   blank: Blank = blankOf(job, piece),
 ): readonly Finding[] {
   const elements = new Map(elementsOn(piece, side).map((element) => [element.id, element]));
+  const rules = rulesFor(job, piece);
+  let drift: { readonly side: DriftSide | undefined } | undefined;
   const subject = {
     job,
     piece,
     side,
     blank,
-    rules: rulesFor(job, piece),
+    rules,
     drawing,
     elements,
     book: styleBook(job),
+    drift: () => (drift ??= { side: driftSide({ blank, drawing, rules, press: job.house.press }) }).side,
   };
   const findings = RULES.flatMap((rule) =>
     rule.check(subject).map((report): Finding => ({

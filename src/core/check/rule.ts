@@ -1,4 +1,5 @@
 import type { Blank } from '../format';
+import type { DriftSide } from '../drift';
 import type { Drawing, Frame, Note } from '../drawing';
 import {
   elementsOn,
@@ -75,6 +76,8 @@ export interface Subject {
   readonly elements: ReadonlyMap<string, Element>;
   /** The job’s type styles. */
   readonly book: StyleBook;
+  /** What the machines of the house do to the side; worked out when it is first asked for. */
+  readonly drift: () => DriftSide | undefined;
 }
 
 /** What a rule reports; the registry adds where it was found. */

@@ -1,6 +1,7 @@
 import type { Element } from '../job';
 import { EDGE_NAMES, TOUCH, insets, moveTo, overlaps, type Rect } from '../layout';
 import type { Mm } from '../measure';
+import { cutInto } from './cut-chance';
 import { typeIn } from './type-in';
 import { framed, replace, writeIn, type Report, type Rule, type Subject } from './rule';
 
@@ -49,7 +50,7 @@ function report(
     if (mm < 0) return `cut at the ${edge} edge`;
     return (
       `${writeIn(subject.job, mm)} from the ${edge} trim (${writeIn(subject.job, subject.blank.safe[edge])} ` +
-      'wanted)'
+      `wanted${cutInto(subject, edge, toTrim[edge])})`
     );
   });
   const moved = into(rect, bounds, boxes.safe);

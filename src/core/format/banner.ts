@@ -123,6 +123,7 @@ export const banner = defineFormat({
       finished: d.size,
       flat: { width: width * k, height: height * k },
       scale: d.scale,
+      ...(d.hem > 0 && { edges: 'hem' as const }),
       surfaces: [
         {
           name: 'front',

@@ -89,6 +89,8 @@ export interface Blank {
   readonly pressed: { readonly trim: Size; readonly withBleed: Size };
   /** How it folds, where it does. */
   readonly folding?: Folding;
+  /** What its edges are made by, where no knife cuts them. */
+  readonly edges?: 'hem';
   /** Drawn this many times smaller than life; figures give both. */
   readonly scale: number;
 }

@@ -55,6 +55,7 @@ export function completeBlank(plan: Plan, commons: PieceCommons, context: Format
     pressed: lifeSize(pressed, scale),
     ...(plan.folding && { folding: plan.folding }),
     scale,
+    ...(plan.edges && { edges: plan.edges }),
   };
 }
 

@@ -52,6 +52,8 @@ export interface Plan {
   readonly problems?: readonly BlankProblem[];
   readonly folding?: Folding;
   readonly scale?: number;
+  /** What its edges are made by, where no knife cuts them. */
+  readonly edges?: 'hem';
   /** The surface that goes through the press, where that is not the first. */
   readonly pressed?: string;
   /** A sheet that the piece itself names, checked beside the house’s. */

@@ -13,6 +13,10 @@ import {
   COATINGS,
   COATING_SHOWN,
   COMMON_COATINGS,
+  MACHINES,
+  usualFigures,
+  type MachineFigures,
+  type MachineKind,
   type Coating,
   type CoatingFacts,
 } from '../shop';
@@ -60,6 +64,8 @@ export interface Rules {
   /** More pixels to the inch than this are of no use to the house; undefined where it does not say. */
   readonly maxPpi: number | undefined;
   readonly unprintable: Ruled<Mm>;
+  /** What each machine is off by. */
+  readonly machines: Readonly<Record<MachineKind, Ruled<MachineFigures>>>;
   /** The house by name; undefined when the job has none and common practice stands in. */
   readonly house: string | undefined;
 }
@@ -190,6 +196,18 @@ export function resolveRules(input: RulesInput): Rules {
       { shown: COATING_SHOWN[coating], ...COMMON_COATINGS[coating], ...definedOf(house.coatings?.[coating]) },
     ]),
   ) as Record<Coating, CoatingCode>;
+  const foldTolerance = housed(
+    house,
+    house.foldTolerance,
+    COMMON.foldTolerance,
+    'Common practice: 0.5 to 1.5 mm by machine',
+  );
+  const trimTolerance = housed(
+    house,
+    house.trimTolerance,
+    COMMON.trimTolerance,
+    'Common practice: the knife wanders by 1 mm',
+  );
   return {
     bleed,
     safe: housed(house, house.safe, safeHabit.mm, safeHabit.rule, input.safe),
@@ -214,18 +232,9 @@ export function resolveRules(input: RulesInput): Rules {
     profile,
     conversion: conversionKey({ profile, intent: input.intent ?? USUAL.intent, blackPoint: input.ownBlack !== true }),
     thickness: ruled(thickness.mm, undefined, thickness.rule),
-    foldTolerance: housed(
-      house,
-      house.foldTolerance,
-      COMMON.foldTolerance,
-      'Common practice: 0.5 to 1.5 mm by machine',
-    ),
-    trimTolerance: housed(
-      house,
-      house.trimTolerance,
-      COMMON.trimTolerance,
-      'Common practice: the knife wanders by 1 mm',
-    ),
+    foldTolerance,
+    trimTolerance,
+    machines: machinesOf(house, { guillotine: trimTolerance, folder: foldTolerance }),
     allowance: house.allowance,
     lines,
     coatings,
@@ -246,6 +255,24 @@ export function resolveRules(input: RulesInput): Rules {
     ),
     house: house.name.trim() === '' ? undefined : house.name,
   };
+}
+
+/** The machines of a house: what it says of them, and common practice for the rest. */
+function machinesOf(house: House, wanders: { readonly guillotine: Ruled<Mm>; readonly folder: Ruled<Mm> }) {
+  const machines = MACHINES.map((kind): [MachineKind, Ruled<MachineFigures>] => {
+    const usual = usualFigures(kind, house.press ?? 'offset');
+    const own = definedOf(house.machines?.[kind]);
+    const wander = kind === 'guillotine' || kind === 'folder' ? wanders[kind] : undefined;
+    const figures = { ...usual, ...(wander && { drift: wander.value }), ...own };
+    const isOwn = Object.keys(own).length > 0;
+    return [
+      kind,
+      isOwn
+        ? ruled(figures, undefined, `${house.name || 'The house'} says so`)
+        : ruled(figures, undefined, wander?.rule ?? 'Common practice'),
+    ];
+  });
+  return Object.fromEntries(machines) as Record<MachineKind, Ruled<MachineFigures>>;
 }
 
 /** The wishes that were made, without those left open. */

@@ -1,3 +1,4 @@
+export * from './machine';
 export * from './process';
 export * from './records';
 export * from './shelf';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Edges, extent } from '../element';
 import { COATINGS } from './coating';
+import { HouseMachines, PRESSES } from './machine';
 import { LINE_FORMS, PROCESSES } from './process';
 
 export const STOCKS = ['coated', 'uncoated', 'newsprint'] as const;
@@ -84,6 +85,8 @@ export const House = z.strictObject({
   markOffset: extent.optional(),
   trimTolerance: extent.optional().describe('How far the knife may wander, mm.'),
   foldTolerance: extent.optional().describe('How far the folder may wander, mm.'),
+  press: z.enum(PRESSES).optional().describe('How it prints; left out, offset.'),
+  machines: HouseMachines.optional().describe('What its machines are off by.'),
   allowance: z.enum(['even', 'shift', 'thickness']).optional().describe('How it wants panels to differ.'),
   leadDays: z.number().int().min(0).max(365).optional().describe('Working days from files to delivery.'),
 });

@@ -1,0 +1,14 @@
+/** Numbers from 0 up to 1, evenly spread. */
+export type Random = () => number;
+
+/** The same numbers for the same seed: the mulberry32 generator (public domain, from memory). */
+export function seededRandom(seed: number): Random {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = state;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}

@@ -1,0 +1,111 @@
+/** What the machines of a house do, as findings: how many copies, from where on it is rare, and a fix that holds. */
+import { begin, box, makeJob, shape, words } from '../../testing/jobs';
+import { checked, findingsOf } from '../../testing/checked';
+import { House } from '../shop';
+import { elementsOn, type Element, type Job } from '../job';
+import { added, pieceOf } from '../edit';
+import { blankOf } from '../job';
+import { applyChange } from './rule';
+
+const house = House.parse({ name: 'Yard', trimTolerance: 1, machines: { guillotine: { pile: 0 } } });
+
+const frame = (inset: number): Element =>
+  shape(
+    'frame',
+    [inset, inset, 148 - 2 * inset, 210 - 2 * inset],
+    { form: 'rectangle', radius: 0 },
+    {
+      fill: null,
+      stroke: { paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 }, widthPt: 1, align: 'in' },
+    },
+  );
+
+/** The job with the first fix of the only finding of a rule. */
+async function mended(job: Job, rule: string): Promise<Job> {
+  const [finding, ...others] = await findingsOf(job, rule);
+  expect(others).toEqual([]);
+  const [fix] = finding?.fixes ?? [];
+  if (!fix) throw new Error('nothing mends it');
+  return applyChange(job, fix.change);
+}
+
+describe('a frame 3 mm from the edge', () => {
+  const job = makeJob([frame(3)], { house });
+
+  test('is crooked, says how often and how wide it is here and there', async () => {
+    const [finding] = await findingsOf(job, 'uneven-border');
+    expect(finding).toMatchObject({ severity: 'warning', element: 'frame' });
+    const mm = String.raw`[\d.]+ mm`;
+    expect(finding?.message).toMatch(
+      new RegExp(
+        String.raw`^Its border of 3 mm is crooked on \d{3} in 1,000 copies: at worst [12]\S* mm on one side and ` +
+          String.raw`[34]\S* mm across from it \(the knife cuts to ± 1 mm\)\. From ${mm} on it is one in a thousand\.$`,
+      ),
+    );
+  });
+
+  test('drawn in, it is found no more', async () => {
+    const after = await mended(job, 'uneven-border');
+    expect(await findingsOf(after, 'uneven-border')).toEqual([]);
+    const [now] = elementsOn(pieceOf(after), 'front');
+    expect(now?.placement.x).not.toEqual(frame(3).placement.x);
+  });
+
+  test('at a house that cuts truly there is nothing to say', async () => {
+    const true2 = { ...house, trimTolerance: 0.2 };
+    expect(await findingsOf({ ...job, house: true2 }, 'uneven-border')).toEqual([]);
+  });
+});
+
+test('the border of a sticker is too narrow for the die', async () => {
+  const sticker = begin('sticker', { size: '60 x 40 mm', shape: 'rectangle', border: '0' });
+  const [side] = blankOf(sticker, pieceOf(sticker)).surfaces;
+  if (!side) throw new Error('no side');
+  const { width, height } = side.boxes.trim;
+  const inner = box('inner', [1, 1, width - 2, height - 2]);
+  const job = { ...added(sticker, side.name, [inner]).job, house: House.parse({ press: 'flexo' }) };
+  const [finding] = await findingsOf(job, 'uneven-border');
+  expect(finding?.message).toMatch(/border of 1 mm .* \(the die cuts to ± 0\.8 mm\)/);
+  expect(await findingsOf(await mended(job, 'uneven-border'), 'uneven-border')).toEqual([]);
+});
+
+describe('near the knife', () => {
+  test('type says how many copies are cut into', async () => {
+    const near = makeJob([words('t', 'Near', [0.4, 50, 40, 10])], { house });
+    const [finding] = await findingsOf(near, 'safe-area');
+    expect(finding?.message).toMatch(/\d+ in 1,000 copies are cut into/);
+    const far = makeJob([words('t', 'Near', [3, 50, 40, 10])], { house });
+    expect((await findingsOf(far, 'safe-area'))[0]?.message).not.toMatch(/copies/);
+  });
+
+  test('what ends inside the bleed says how many show paper', async () => {
+    const short = makeJob([box('short', [-0.5, 0, 149, 210])], { house });
+    const found = (await checked(short)).filter((f) => f.rule === 'bleed');
+    expect(found.map((f) => f.message).join(' ')).toMatch(/paper shows on \d+ in 1,000 copies/);
+  });
+});
+
+describe('a colour that changes on a fold', () => {
+  const folder = begin('brochure', { fold: 'half' });
+  const [side] = blankOf(folder, pieceOf(folder)).surfaces;
+  const [left] = side?.boxes.panels ?? [];
+  if (!side || !left) throw new Error('no panels');
+  const { trim } = side.boxes;
+  const panel = box('panel', [trim.x, trim.y, left.width, trim.height]);
+  const job = added(folder, side.name, [panel]).job;
+
+  test('stands beside it on so many copies, and is taken round it', async () => {
+    const [finding] = await findingsOf(job, 'fold-drift');
+    expect(finding?.message).toMatch(
+      /Its right edge lies on the fold\. A stripe .* shows on \d+ in 1,000 copies, at worst/,
+    );
+    const after = await mended(job, 'fold-drift');
+    expect(await findingsOf(after, 'fold-drift')).toEqual([]);
+    // Nor is it taken for one that was meant to end on the fold.
+    expect(await findingsOf(after, 'fold-meet')).toEqual([]);
+  });
+
+  test('at a folder that is true there is nothing to say', async () => {
+    expect(await findingsOf({ ...job, house: House.parse({ foldTolerance: 0.1 }) }, 'fold-drift')).toEqual([]);
+  });
+});
