@@ -24,7 +24,7 @@ const UI_FLOORS = [
   ['view', 'field'],
   ['format', 'dummy'],
   ['printable', 'slip'],
-  ['sheet', 'finish', 'size', 'pages', 'palette'],
+  ['sheet', 'finish', 'pile', 'size', 'pages', 'palette'],
   ['bench', 'search', 'stations', 'reckoner', 'glossary', 'books', 'board'],
   ['job-page'],
 ];

@@ -89,8 +89,6 @@ export async function platesOf(
       '-dBATCH',
       '-dSAFER',
       '-sDEVICE=tiffsep',
-      // A page is drawn in few bands: in many, each thing is looked at again in every one of them.
-      '-dBufferSpace=200000000',
       `-r${ppi * finer}`,
       `-dDownScaleFactor=${finer}`,
       `-dFirstPage=${page}`,

@@ -36,6 +36,7 @@ export const foldDriftRule: Rule = {
             severity: 'note',
             element: element.id,
             where: rect,
+            copy: off.indexOf(Math.max(...off)),
             message:
               `Its ${edge} edge lies on the fold. A stripe of more than ${write(SEEN / blank.scale)} shows on ` +
               `${inAThousand(seen)}, at worst ${write(Math.max(...off))}.`,

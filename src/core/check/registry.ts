@@ -129,6 +129,7 @@ export function checkSurface(
       where: report.where,
       message: report.message,
       fixes: report.fixes ?? [],
+      ...(report.copy !== undefined && { copy: report.copy }),
     })),
   );
   return findings.sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));

@@ -63,6 +63,8 @@ export interface Finding {
   readonly message: string;
   readonly why: string;
   readonly fixes: readonly Fix[];
+  /** The copy on which it is seen best, of the thousand that are drawn, from 0. */
+  readonly copy?: number;
 }
 
 /** One side of a piece, with everything a rule may look at. */
@@ -87,6 +89,8 @@ export interface Report {
   readonly where: Rect;
   readonly message: string;
   readonly fixes?: readonly Fix[];
+  /** The copy on which it is seen best, from 0. */
+  readonly copy?: number;
 }
 
 export interface Rule {

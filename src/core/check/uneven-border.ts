@@ -26,6 +26,7 @@ export const unevenBorderRule: Rule = {
           severity: 'warning',
           element: element.id,
           where: frame.ink,
+          copy: worst.copy,
           message:
             `Its border of ${write(width)} is crooked on ${inAThousand(chance)}: at worst ${write(worst.narrow)} ` +
             `on one side and ${write(worst.wide)} across from it (${byWords(side.line.trimming.by)} to ` +

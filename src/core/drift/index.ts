@@ -1,5 +1,6 @@
 export * from './border';
 export * from './chance';
 export * from './copies';
+export * from './rank';
 export * from './side';
 export * from './trimming';

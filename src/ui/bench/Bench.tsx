@@ -27,6 +27,7 @@ interface Props {
   readonly onDropFiles: (files: readonly File[], at: { x: number; y: number }) => void;
 }
 
+const PilePicture = fetched(() => import('../pile/PilePicture').then((m) => m.PilePicture));
 const PlatePicture = fetched(() => import('../finish/PlatePicture').then((m) => m.PlatePicture));
 
 /** How near to an element a double click has to be, px. */
@@ -106,11 +107,12 @@ export function Bench({ onDropFiles }: Props) {
 
 /** The pages as they are printed, or the plates of one. */
 function Artwork({ scene }: { readonly scene: Scene }) {
-  const { desk, beside, context, at, press, plates, seen, whole } = scene;
+  const { desk, beside, context, at, press, plates, pile, seen, whole } = scene;
   const { drawing, job } = desk;
   const width = useBenchView((v) => v.width);
   const height = useBenchView((v) => v.height);
   const white = job.stock.white ?? '#ffffff';
+  if (pile) return <PilePicture at={at} room={{ width, height }} />;
   return (
     <>
       {beside && (

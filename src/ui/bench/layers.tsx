@@ -217,7 +217,7 @@ export const LAYERS: readonly BenchLayer[] = [
   },
   {
     name: 'line code',
-    isShown: ({ shows, plates, isTrimmed }) => shows('line-code') && !isTrimmed && !plates,
+    isShown: ({ shows, plates, pile, isTrimmed }) => shows('line-code') && !isTrimmed && !plates && !pile,
     Draw: Lines,
   },
   {
@@ -232,7 +232,7 @@ export const LAYERS: readonly BenchLayer[] = [
   },
   {
     name: 'distances',
-    isShown: ({ guides, isTrimmed, plates }) => guides && !isTrimmed && !plates,
+    isShown: ({ guides, isTrimmed, plates, pile }) => guides && !isTrimmed && !plates && !pile,
     Draw: Distances,
   },
   {
@@ -247,7 +247,7 @@ export const LAYERS: readonly BenchLayer[] = [
   },
   {
     name: 'findings',
-    isShown: ({ shows }) => shows('findings'),
+    isShown: ({ shows, pile }) => shows('findings') && !pile,
     Draw: Findings,
   },
   {

@@ -10,6 +10,7 @@ import { usePainting } from '../open-job/painting';
 import type { Layer, Station } from '../open-job/station';
 import { useDesk, useFindings, type Desk, type Checked } from '../open-job/use-desk';
 import { projection, useBenchView, type Projection } from '../view/bench-view';
+import { usePileView } from '../view/pile-view';
 import { usePlateView } from '../view/plate-view';
 
 /** A drawing on the bench, and where it lies. */
@@ -33,6 +34,8 @@ export interface Scene {
   /** Separations stand in for the artwork. */
   readonly plates: boolean;
   readonly gamut: boolean;
+  /** Copies stand in for the artwork. */
+  readonly pile: boolean;
   /** Cut to the trim. */
   readonly isTrimmed: boolean;
   /** Distances, safe area and columns. */
@@ -74,13 +77,15 @@ export function useScene(): Scene {
   const { scale, x, y, guides, trimmed } = useBenchView();
   const wantsPlates = usePlateView((s) => s.plates);
   const gamut = usePlateView((s) => s.gamut);
+  const wantsPile = usePileView((v) => v.mode !== 'none');
   const findings = useFindings();
   const shows = (layer: Layer) => station.shows.has(layer);
 
   const press = usePressSheet(shows('press-sheet'));
   const isTrimmed = trimmed && station.trims;
   const plates = wantsPlates && shows('plates');
-  const isSpread = beside !== undefined && press === undefined && !isTrimmed && !plates;
+  const pile = wantsPile && shows('pile');
+  const isSpread = beside !== undefined && press === undefined && !isTrimmed && !plates && !pile;
   const besideDx = beside?.dx ?? 0;
   const at = useMemo(() => projection({ scale, x, y }), [scale, x, y]);
   const besideAt = useMemo(() => projection({ scale, x: x + besideDx * scale, y }), [scale, x, y, besideDx]);
@@ -101,6 +106,7 @@ export function useScene(): Scene {
     press,
     plates,
     gamut,
+    pile,
     isTrimmed,
     guides,
     safe: insets(boxes.safe, boxes.trim),

@@ -3,10 +3,11 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
-import { MARKS, PROFILES, House } from '@/core/shop';
+import { MARKS, PRESSES, PROFILES, House } from '@/core/shop';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
+import { MachineRows } from './MachineRows';
 import { CoatingRows, LineRows } from './ProcessRows';
 import type { FormProps } from './form-props';
 import { RecordForm, SheetsField } from './RecordForm';
@@ -93,6 +94,16 @@ export function PrinterForm({ record, onKeep, ...rest }: FormProps<House>) {
         />
       ))}
       <ChoiceField
+        label="It prints by"
+        width="100%"
+        value={house.press ?? 'open'}
+        options={[
+          { value: 'open' as const, label: 'common practice' },
+          ...PRESSES.map((p) => ({ value: p, label: p })),
+        ]}
+        onChange={(to) => (to === 'open' ? open('press') : set({ press: to }))}
+      />
+      <ChoiceField
         label="Panels differ"
         width="100%"
         value={house.allowance ?? 'open'}
@@ -138,6 +149,7 @@ export function PrinterForm({ record, onKeep, ...rest }: FormProps<House>) {
           />
         ))}
       </Box>
+      <MachineRows house={house} onChange={set} />
       <LineRows house={house} onChange={set} />
       <CoatingRows house={house} onChange={set} />
     </RecordForm>

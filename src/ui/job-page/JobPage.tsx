@@ -24,6 +24,7 @@ import { useKeys } from '../palette/use-keys';
 import { fetchWhenIdle, fetched } from '../shell/fetched';
 import { useSay } from '../shell/Messages';
 import { YellowSheet } from '../sheet/YellowSheet';
+import { usePileView } from '../view/pile-view';
 import { usePlateView } from '../view/plate-view';
 import { STATIONS } from '../stations';
 import { JobProvider, shownJob, useJob, useJobStore } from '../open-job/context';
@@ -114,7 +115,13 @@ function OpenJob({ current, left, sitting, older }: Opened) {
   }, [at]);
   useAutosave(store, sitting);
   useOlder(store, older);
-  useEffect(() => () => usePlateView.getState().reset(), []);
+  useEffect(
+    () => () => {
+      usePlateView.getState().reset();
+      usePileView.getState().reset();
+    },
+    [],
+  );
   return (
     <JobProvider value={store}>
       <Workplace head={current.head} />

@@ -6,6 +6,8 @@ import type { Command } from './command';
 export type Layer =
   /** The whole sheet of the printer, with marks and boxes. */
   | 'press-sheet'
+  /** Copies as the machines make them instead of the artwork, where that is asked for. */
+  | 'pile'
   /** Separations instead of the artwork, where that is asked for. */
   | 'plates'
   | 'finish'

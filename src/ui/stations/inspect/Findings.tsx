@@ -9,6 +9,7 @@ import { Heading } from '../../shell/Heading';
 import { COLOURS, FACES } from '../../shell/theme';
 import { useFix, useSeeFinding } from '../../open-job/use-fix';
 import { SIGN } from '../../sheet/Checks';
+import { usePileView } from '../../view/pile-view';
 
 /** So many alike each stand by themselves. */
 const FEW = 2;
@@ -115,6 +116,12 @@ function One({ finding, number, isPart = false }: OneProps) {
   const selection = useJob((s) => s.selection);
   const see = useSeeFinding();
   const fix = useFix();
+  const setPile = usePileView((v) => v.set);
+  /** The copy on which it is seen best, on the bench. */
+  const seeCopy = (finding: Finding, copy = 0) => {
+    see(finding);
+    setPile({ mode: 'one', copy, care: 1 });
+  };
   const { severity, element, message, why, rule } = finding;
   const isHere = finding.surface === surface.name;
   const name = element ? (nameIn(element) ?? 'element') : undefined;
@@ -145,6 +152,11 @@ function One({ finding, number, isPart = false }: OneProps) {
         <Button size="small" variant="outlined" onClick={() => see(finding)}>
           Show
         </Button>
+        {finding.copy !== undefined && (
+          <Button size="small" variant="outlined" onClick={() => seeCopy(finding, finding.copy)}>
+            Copy {finding.copy + 1}
+          </Button>
+        )}
         {finding.fixes.map((f, n) => (
           <Button key={f.label} size="small" variant="contained" onClick={() => fix(finding, n)}>
             {f.label}
