@@ -62,6 +62,19 @@ test('words take half the room where nothing goes from side to side, and lie on 
   expect((await place(makeJob(full), 'text')).rect.y).toBeGreaterThan(5);
 });
 
+test.each([
+  [139.7, 215.9, 4.7625],
+  [88.9, 50.8, 3.175],
+])('a side of inches, %s × %s mm, is gone across from edge to edge', async (width, height, safe) => {
+  const inches = makeJob(
+    [],
+    {},
+    { size: { width, height }, safe: { top: safe, right: safe, bottom: safe, left: safe } },
+  );
+  const { element } = await place(inches, 'text');
+  expect(element.placement.x).toEqual({ start: 0, end: 0 });
+});
+
 test('a ground, and what fills most of the side, is lain upon', async () => {
   const ground = frame('ground', [-3, -3, 154, 216]);
   const panel = frame('panel', [8, 8, 132, 180]);

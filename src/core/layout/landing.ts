@@ -1,6 +1,7 @@
 import type { Point, Rect } from '../geometry';
 import type { BoxRef } from '../element';
 import type { SurfaceBoxes } from './boxes';
+import { TOUCH } from './place';
 
 /** Where a new thing lands: what it is held against, the room for it there, and the middle that is wanted for it. */
 export interface Landing {
@@ -72,10 +73,10 @@ export function freePlace(landing: Landing, size: Size): Rect | undefined {
   const right = room.x + room.width - size.width;
   const bottom = room.y + room.height - size.height;
   const isFree = ({ x, y }: Point) =>
-    x >= room.x &&
-    x <= right &&
-    y >= room.y &&
-    y <= bottom &&
+    x >= room.x - TOUCH &&
+    x <= right + TOUCH &&
+    y >= room.y - TOUCH &&
+    y <= bottom + TOUCH &&
     taken.every((rect) => isApart(rect, { ...wanted, x, y }));
   if (isFree(wanted)) return wanted;
   const away = ({ x, y }: Point) => Math.hypot(x - wanted.x, y - wanted.y);

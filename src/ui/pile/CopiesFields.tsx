@@ -1,0 +1,98 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Slider from '@mui/material/Slider';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useId } from 'react';
+import { COPIES } from '@/core/drift';
+import { formatLength, formatNumber } from '@/core/measure';
+import { MACHINE_TITLES } from '@/core/shop';
+import { NumberField } from '../field/NumberField';
+import { useDesk } from '../open-job/use-desk';
+import { Heading } from '../shell/Heading';
+import { COLOURS } from '../shell/theme';
+import { usePileView, type PileMode } from '../view/pile-view';
+import { usePile } from './use-pile';
+
+const MODES: readonly { readonly mode: PileMode; readonly words: string }[] = [
+  { mode: 'none', words: 'As meant' },
+  { mode: 'one', words: 'One copy' },
+  { mode: 'fan', words: 'The pile' },
+  { mode: 'all', words: 'All cuts' },
+];
+
+/** How far off the figures of the house a house may be, either way. */
+const [CAREFUL, CARELESS] = [0.25, 2];
+
+/** A thousand copies, as the machines make them: which of them the bench shows, and how good the house is. */
+export function CopiesFields() {
+  const { mode, copy, care, set } = usePileView();
+  const { job, blank } = useDesk();
+  const pile = usePile();
+  const careLabel = useId();
+  if (!pile) return null;
+  const { trimming } = pile.side.line;
+  const drift = trimming.figures.drift * blank.scale * care;
+  const show = (to: number) => set({ mode: 'one', copy: to });
+  return (
+    <section aria-label="Copies">
+      <Heading>A thousand copies</Heading>
+      <Box sx={{ px: 2.5, py: 0.5, display: 'grid', gap: 0.75 }}>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          fullWidth
+          value={mode}
+          onChange={(_event, to: PileMode | null) => to && set({ mode: to })}
+          aria-label="What is shown of the copies"
+        >
+          {MODES.map(({ mode: value, words }) => (
+            <ToggleButton key={value} value={value} sx={{ px: 0.5, py: 0.25, textTransform: 'none' }}>
+              {words}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
+          <NumberField
+            label="copy"
+            width={84}
+            whole
+            value={copy + 1}
+            least={1}
+            most={COPIES}
+            onChange={(to) => show(to - 1)}
+          />
+          <Button size="small" variant="outlined" onClick={() => show(pile.usual)}>
+            Usual
+          </Button>
+          <Button size="small" variant="outlined" onClick={() => show(pile.worst)}>
+            Worst
+          </Button>
+        </Box>
+        <Box>
+          <Box id={careLabel} sx={{ fontSize: 13 }}>
+            {MACHINE_TITLES[trimming.by]} ± {formatLength(drift, job.unit)}
+            {care === 1
+              ? `: ${trimming.rule.toLowerCase().replace(/\.$/, '')}`
+              : `, ${formatNumber(care, 2)} × its figure`}
+          </Box>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, fontSize: 12.5, color: COLOURS.sheetSoft }}>
+            careful
+            <Slider
+              size="small"
+              value={care}
+              min={CAREFUL}
+              max={CARELESS}
+              step={0.25}
+              marks={[{ value: 1 }]}
+              aria-labelledby={careLabel}
+              onChange={(_event, to: number | readonly number[]) => set({ care: typeof to === 'number' ? to : 1 })}
+            />
+            careless
+          </Box>
+        </Box>
+      </Box>
+    </section>
+  );
+}
