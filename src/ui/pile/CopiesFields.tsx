@@ -11,8 +11,9 @@ import { MACHINE_TITLES } from '@/core/shop';
 import { NumberField } from '../field/NumberField';
 import { useDesk } from '../open-job/use-desk';
 import { Heading } from '../shell/Heading';
-import { COLOURS } from '../shell/theme';
+import { COLOURS, FACES } from '../shell/theme';
 import { usePileView, type PileMode } from '../view/pile-view';
+import { offWords } from './off-words';
 import { usePile } from './use-pile';
 
 const MODES: readonly { readonly mode: PileMode; readonly words: string }[] = [
@@ -34,6 +35,7 @@ export function CopiesFields() {
   if (!pile) return null;
   const { trimming } = pile.side.line;
   const drift = trimming.figures.drift * blank.scale * care;
+  const shown = pile.copies[copy];
   const show = (to: number) => set({ mode: 'one', copy: to });
   return (
     <section aria-label="Copies">
@@ -53,7 +55,7 @@ export function CopiesFields() {
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-        <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', pl: '4px' }}>
           <NumberField
             label="copy"
             width={84}
@@ -72,10 +74,12 @@ export function CopiesFields() {
         </Box>
         <Box>
           <Box id={careLabel} sx={{ fontSize: 13 }}>
-            {MACHINE_TITLES[trimming.by]} ± {formatLength(drift, job.unit)}
-            {care === 1
-              ? `: ${trimming.rule.toLowerCase().replace(/\.$/, '')}`
-              : `, ${formatNumber(care, 2)} × its figure`}
+            <b>
+              {MACHINE_TITLES[trimming.by]} ± {formatLength(drift, job.unit)}
+            </b>
+            <Box component="span" sx={{ color: COLOURS.sheetSoft, fontSize: 12.5, display: 'block' }}>
+              {care === 1 ? trimming.rule : `${formatNumber(care, 2)} × its figure`}
+            </Box>
           </Box>
           <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, fontSize: 12.5, color: COLOURS.sheetSoft }}>
             careful
@@ -92,6 +96,11 @@ export function CopiesFields() {
             careless
           </Box>
         </Box>
+        {mode === 'one' && shown && (
+          <Box role="status" data-off sx={{ fontSize: 13, fontFamily: FACES.figure }}>
+            {offWords(pile.side, shown, (mm) => formatLength(Math.round(mm * blank.scale * 20) / 20, job.unit))}
+          </Box>
+        )}
       </Box>
     </section>
   );

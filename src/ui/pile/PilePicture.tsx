@@ -3,11 +3,11 @@ import { useEffect, useRef, useState } from 'react';
 import type { Build } from '@/core/colour';
 import { useDesk } from '../open-job/use-desk';
 import { usePainting } from '../open-job/painting';
-import { COLOURS } from '../shell/theme';
+import { FAULT, INK } from '../shell/theme';
 import type { Projection } from '../view/bench-view';
 import { usePileView } from '../view/pile-view';
 import { sideCanvas } from '../view/side-canvas';
-import { drawAll, drawCopy, drawFan, type PileParts } from './draw-pile';
+import { drawAll, drawCopy, drawFan, drawMeant, type PileParts } from './draw-pile';
 import { usePile } from './use-pile';
 
 /** Longest side of the print that copies are cut from, pixels. */
@@ -41,7 +41,8 @@ export function PilePicture({ at, room }: Props) {
       folds: pile.side.folds,
       passes: drawing.coats.map(({ path, coating }) => ({ path, colour: shown(rules.coatings[coating].shown) })),
       white: job.stock.white ?? '#ffffff',
-      ink: COLOURS.ink,
+      ink: INK,
+      knife: FAULT,
       at,
     };
     const frame = requestAnimationFrame(() => {
@@ -51,6 +52,7 @@ export function PilePicture({ at, room }: Props) {
       switch (mode) {
         case 'one':
           if (one) drawCopy(context, parts, one);
+          drawMeant(context, parts);
           return;
         case 'fan':
           drawFan(context, parts, pile.copies, fanned(pile.copies.length));

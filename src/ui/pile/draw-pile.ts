@@ -15,11 +15,15 @@ export interface PileParts {
   readonly passes: readonly { readonly path: Path; readonly colour: string }[];
   readonly white: string;
   readonly ink: string;
+  /** Of the cuts of many copies, on dark and light alike. */
+  readonly knife: string;
   readonly at: Projection;
 }
 
 /** How far a fanned copy lies from the one above it, as a share of the side. */
-const FAN = 0.035;
+const FAN = 0.03;
+/** How much of that it lies higher. */
+const RISE = 0.25;
 
 type Context = CanvasRenderingContext2D;
 
@@ -55,24 +59,42 @@ export function drawCopy(context: Context, parts: PileParts, copy: Copy, by: Poi
   context.restore();
 }
 
+/** Where the edge was meant, beside where it is. */
+export function drawMeant(context: Context, { outline, at, knife }: PileParts): void {
+  context.save();
+  context.translate(at.x(0), at.y(0));
+  context.scale(at.scale, at.scale);
+  context.setLineDash([4 / at.scale, 3 / at.scale]);
+  context.lineWidth = 1 / at.scale;
+  context.strokeStyle = knife;
+  context.stroke(new Path2D(pathText(outline)));
+  context.restore();
+}
+
 /** Where it is folded on this copy. */
-function drawFolds(context: Context, { folds, at, ink }: PileParts, copy: Copy): void {
+function drawFolds(context: Context, parts: PileParts, copy: Copy): void {
+  const { at, ink } = parts;
   context.save();
   context.setLineDash([3 / at.scale, 3 / at.scale]);
   context.lineWidth = 1 / at.scale;
   context.strokeStyle = ink;
   context.globalAlpha = 0.7;
-  folds.forEach(({ from, to }, i) => {
-    const off = copy.folds[i] ?? 0;
-    const isUpright = Math.abs(from.x - to.x) < Math.abs(from.y - to.y);
-    const [dx, dy] = isUpright ? [off, 0] : [0, off];
+  for (const [from, to] of foldsOf(parts, copy)) {
     context.beginPath();
-    context.moveTo(from.x + dx, from.y + dy);
-    context.lineTo(to.x + dx, to.y + dy);
+    context.moveTo(from.x, from.y);
+    context.lineTo(to.x, to.y);
     context.stroke();
-  });
+  }
   context.restore();
 }
+
+const foldsOf = ({ folds }: PileParts, copy: Copy): readonly (readonly [Point, Point])[] =>
+  folds.map(({ from, to }, i) => {
+    const off = copy.folds[i] ?? 0;
+    const isUpright = Math.abs(from.x - to.x) < Math.abs(from.y - to.y);
+    const moved = ({ x, y }: Point) => (isUpright ? { x: x + off, y } : { x, y: y + off });
+    return [moved(from), moved(to)];
+  });
 
 function shifted(context: Context, { x, y, turn }: Shift, middle: Point): void {
   context.translate(middle.x + x, middle.y + y);
@@ -103,36 +125,40 @@ export function drawFan(context: Context, parts: PileParts, copies: readonly Cop
   const middle = (shown.length - 1) / 2;
   [...shown.entries()].reverse().forEach(([i, number]) => {
     const copy = copies[number];
-    if (copy) drawCopy(context, parts, copy, { x: (i - middle) * step, y: (middle - i) * step * 0.4 });
+    if (copy) drawCopy(context, parts, copy, { x: (i - middle) * step, y: (middle - i) * step * RISE });
   });
 }
 
-/** How dark one of so many cuts is: together they are as dark where most of them lie. */
-const FAINT = 0.06;
+/** So many copies are drawn over each other, each so faint that they are darkest where most of them are cut. */
+const [OVER, FAINT] = [200, 0.05];
+
+/** How much the print fades beneath the cuts. */
+const PALE = 0.55;
 
 /** The print as it is meant, and where each copy is cut and folded. */
 export function drawAll(context: Context, parts: PileParts, copies: readonly Copy[]): void {
-  const { at, art, bleed, ink, white } = parts;
+  const { at, art, bleed, knife, white } = parts;
+  const shown = copies.slice(0, OVER);
   context.save();
   context.translate(at.x(0), at.y(0));
   context.scale(at.scale, at.scale);
   context.fillStyle = white;
   context.fillRect(bleed.x, bleed.y, bleed.width, bleed.height);
   context.drawImage(art, bleed.x, bleed.y, bleed.width, bleed.height);
-  context.lineWidth = 1 / at.scale;
-  context.strokeStyle = ink;
+  // Paler, so that the cuts stand out on whatever is printed.
+  context.globalAlpha = PALE;
+  context.fillRect(bleed.x, bleed.y, bleed.width, bleed.height);
+  context.lineWidth = 1.25 / at.scale;
+  context.strokeStyle = knife;
   context.globalAlpha = FAINT;
-  for (const copy of copies) context.stroke(cutOf(parts, copy));
-  context.restore();
-  for (const copy of copies.slice(0, FEWER)) {
-    context.save();
-    context.translate(at.x(0), at.y(0));
-    context.scale(at.scale, at.scale);
-    context.globalAlpha = FAINT;
-    drawFolds(context, parts, copy);
-    context.restore();
+  for (const copy of shown) {
+    context.stroke(cutOf(parts, copy));
+    for (const [from, to] of foldsOf(parts, copy)) {
+      context.beginPath();
+      context.moveTo(from.x, from.y);
+      context.lineTo(to.x, to.y);
+      context.stroke();
+    }
   }
+  context.restore();
 }
-
-/** Folds of so many copies show where they lie. */
-const FEWER = 60;

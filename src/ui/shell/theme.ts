@@ -51,8 +51,9 @@ export const COLOURS = {
   sheetSoft: '#5f4a06',
 } as const;
 
-/** Ink, where a colour is wanted that is worked with. */
+/** Ink, and what is wrong, where a colour is wanted that is worked with. */
 export const INK = LIGHT.ink;
+export const FAULT = LIGHT.fault;
 
 /** The parts of a colour, as the variables of the theme want them for what is half clear. */
 const channels = (hex: string): string => [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)).join(' ');

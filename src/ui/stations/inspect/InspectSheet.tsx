@@ -2,12 +2,12 @@
 import { CopiesFields } from '../../pile/CopiesFields';
 import { Findings } from './Findings';
 
-/** What would go wrong, and what the machines make of a thousand copies. */
+/** What the machines make of a thousand copies, and what would go wrong. */
 export function InspectSheet() {
   return (
     <>
-      <Findings />
       <CopiesFields />
+      <Findings />
     </>
   );
 }
