@@ -99,6 +99,12 @@ module.exports = {
       'Readers of other people’s files give the core its own terms.',
     ),
     only(
+      'intake-reads-bytes',
+      '^src/intake/',
+      ['^src/core/(chance|geometry|measure|shop|element|parameter)/'],
+      'The print house at the other end knows the bytes and its own book; it shares nothing with what wrote them.',
+    ),
+    only(
       'output-puts-together',
       '^src/output/',
       ['^src/core/', '^src/paint/', '^src/bring-in/'],
@@ -113,7 +119,7 @@ module.exports = {
     only(
       'cli-has-no-screen',
       '^src/cli/',
-      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/', '^src/demo/', '^src/upkeep/'],
+      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/', '^src/demo/', '^src/upkeep/', '^src/intake/'],
       'The same core without a screen or a server.',
     ),
     only(
@@ -126,7 +132,7 @@ module.exports = {
     only(
       'server-knows-no-screen',
       '^src/server/',
-      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/', '^src/demo/', '^src/upkeep/'],
+      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/output/', '^src/demo/', '^src/upkeep/', '^src/intake/'],
       'The server keeps and makes; it shows nothing.',
     ),
     only(

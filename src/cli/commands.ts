@@ -169,6 +169,13 @@ export const COMMANDS: readonly Command[] = [
     load: () => import('./commands/restore'),
   },
   {
+    name: 'intake',
+    typed: ['ys intake FILE.pdf … --printer NAME'],
+    about: 'What a print house answers to files, anybody’s: taken, taken with remarks, or sent back.',
+    options: [['--printer NAME', 'a printer that ships; otherwise common practice']],
+    load: () => import('./commands/intake'),
+  },
+  {
     name: 'pages',
     typed: ['ys pages FILE.pdf'],
     about: 'The pages of a PDF and their sizes, mm.',

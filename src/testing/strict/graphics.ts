@@ -1,5 +1,5 @@
 import { PDFArray, PDFDict, PDFName, PDFRef, PDFStream, type PDFObject } from '@cantoo/pdf-lib';
-import { operationsOf, type Operation, type Token } from './content';
+import { operationsOf, type Operation, type Token } from '../../intake/pdf';
 import { checkSpace, type Spots } from './colour';
 import { dictOf, entry, listOf, name, nameText, numbersOf, resolved, unpacked, type OpenFile } from './reader';
 
@@ -90,6 +90,7 @@ const OPERANDS: Readonly<Record<string, number>> = {
   d1: 6,
   BX: 0,
   EX: 0,
+  BI: 1,
 };
 
 const BLENDS = [

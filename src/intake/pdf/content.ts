@@ -17,14 +17,14 @@ export interface Operation {
 
 const SPACE = /[\0\t\n\f\r ]/;
 const DELIMITER = /[()<>[\]{}/%\0\t\n\f\r ]/;
-const NUMBER = /^[+-]?(?:\d+\.?\d*|\.\d+)$/;
+const NUMBER = /^[+-]?(?:\d+(?:\.\d*)?|\.\d+)$/;
 
 /**
  * Reads a content stream, whole.
  * @throws RangeError where it cannot be read
  */
 export function operationsOf(bytes: Uint8Array): readonly Operation[] {
-  const text = Buffer.from(bytes).toString('latin1');
+  const text = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength).toString('latin1');
   let at = 0;
 
   const skip = (): void => {
@@ -109,6 +109,23 @@ export function operationsOf(bytes: Uint8Array): readonly Operation[] {
     return NUMBER.test(said) ? { kind: 'number', value: Number(said) } : { kind: 'word', text: said };
   }
 
+  /** A picture within the content, as the dictionary that it begins with; its bytes are passed over (8.9.7). */
+  const inlinePicture = (): Operation => {
+    const entries = new Map<string, Token>();
+    for (skip(); !text.startsWith('ID', at); skip()) {
+      const key = token();
+      skip();
+      const value = token();
+      if (key.kind !== 'name') throw new RangeError('A picture within the content has no name before a value.');
+      entries.set(key.text, value);
+    }
+    const end = /\sEI(?![^\0\t\n\f\r ])/g;
+    end.lastIndex = at + 2;
+    if (!end.exec(text)) throw new RangeError('A picture within the content does not end.');
+    at = end.lastIndex;
+    return { operator: 'BI', operands: [{ kind: 'dict', entries }] };
+  };
+
   const operations: Operation[] = [];
   let operands: Token[] = [];
   for (skip(); at < text.length; skip()) {
@@ -117,7 +134,7 @@ export function operationsOf(bytes: Uint8Array): readonly Operation[] {
       operands.push(next);
       continue;
     }
-    operations.push({ operator: next.text, operands });
+    operations.push(next.text === 'BI' ? inlinePicture() : { operator: next.text, operands });
     operands = [];
   }
   if (operands.length > 0) throw new RangeError('The content ends without an operator.');

@@ -1,0 +1,51 @@
+import { basename } from 'node:path';
+import { MAX_ASSET_BYTES } from '../../bring-in/asset';
+import { counted } from '../../core/measure';
+import { House, SHIPPED_PRINTERS } from '../../core/shop';
+import { NotReadable, replyTo, type Reply } from '../../intake';
+import { UsageError, type Arguments } from '../arguments';
+import { readBounded } from '../files';
+import { print, say } from '../say';
+
+/** What a print house answers to files, anybody’s. */
+export async function run(args: Arguments): Promise<number> {
+  if (args.words.length === 0) throw new UsageError('Name the files, for example: ys intake flyer.pdf');
+  const house = printerOf(args.flags.get('printer'));
+  const replies: object[] = [];
+  let isAnyBack = false;
+  for (const path of args.words) {
+    const file = basename(path);
+    try {
+      const reply = await replyTo(await readBounded(path, MAX_ASSET_BYTES), house);
+      isAnyBack ||= reply.answer === 'sent back';
+      replies.push({ file, ...reply });
+      say(`${file}: ${inWords(reply)}`);
+    } catch (error) {
+      if (!(error instanceof NotReadable)) throw error;
+      isAnyBack = true;
+      replies.push({ file, answer: 'sent back', problem: error.message });
+      say(`${file}: sent back. ${error.message}`);
+    }
+  }
+  print(replies);
+  return isAnyBack ? 1 : 0;
+}
+
+/** A house that ships; without a name, one that says nothing of its own. */
+function printerOf(name: string | undefined): House {
+  if (name === undefined) return House.parse({});
+  const found = SHIPPED_PRINTERS.find((house) => house.name.toLowerCase() === name.toLowerCase());
+  if (found) return found;
+  throw new UsageError(
+    `There is no printer “${name}”. There are ${SHIPPED_PRINTERS.map((house) => house.name).join(', ')}.`,
+  );
+}
+
+function inWords({ answer, remarks }: Reply): string {
+  const count = (weight: string) => remarks.filter((remark) => remark.weight === weight).length;
+  const parts = [
+    ...(count('fault') > 0 ? [counted(count('fault'), 'fault')] : []),
+    ...(count('warning') > 0 ? [counted(count('warning'), 'remark')] : []),
+  ];
+  return `${answer}${parts.length > 0 ? ` (${parts.join(', ')})` : ''}.`;
+}

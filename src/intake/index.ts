@@ -1,0 +1,5 @@
+export * from './painted';
+export { NotReadable, readFile } from './read-file';
+export * from './reply';
+export type { IntakeRule, Order, Weight } from './rule';
+export { INTAKE_RULES } from './rules';

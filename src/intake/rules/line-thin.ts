@@ -1,0 +1,20 @@
+import { formatNumber } from '../../core/measure';
+import { paintedOf, perPage, type IntakeRule } from '../rule';
+
+/** Where a house does not say, pt [cp]. */
+const USUAL = 0.25;
+
+/** Lines that a plate does not hold. */
+export const lineThinRule: IntakeRule = {
+  id: 'line-thin',
+  title: 'A line too thin',
+  wish: ({ minLinePt = USUAL }) => `Lines of ${formatNumber(minLinePt)} pt or more.`,
+  look: ({ file, house: { minLinePt = USUAL } }) =>
+    perPage(
+      paintedOf(file, 'stroke').filter(({ widthPt }) => widthPt < minLinePt - 0.005),
+      ({ widthPt }) => ({
+        weight: 'warning',
+        found: widthPt === 0 ? `A line without a width.` : `A line of ${formatNumber(widthPt, 3)} pt.`,
+      }),
+    ),
+};
