@@ -25,7 +25,7 @@ const UI_FLOORS = [
   ['format', 'dummy'],
   ['printable', 'slip'],
   ['sheet', 'finish', 'pile', 'size', 'pages', 'palette'],
-  ['bench', 'search', 'stations', 'reckoner', 'glossary', 'books', 'board'],
+  ['bench', 'search', 'stations', 'reckoner', 'glossary', 'intake', 'books', 'board'],
   ['job-page'],
 ];
 
@@ -138,7 +138,7 @@ module.exports = {
     only(
       'ui-knows-no-server',
       '^src/ui/',
-      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/workers/'],
+      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/workers/', '^src/intake/(index|reply|rule|painted)'],
       'The pages speak to the server over HTTP only.',
     ),
     {

@@ -26,6 +26,7 @@ export interface Asking {
 /** Each piece of work in words, and what to do when it cannot be done. */
 const WORDS: Readonly<Record<WorkName, readonly [what: string, todo: string]>> = {
   readAsset: ['Reading this file', 'Nothing was changed. Save it simpler in the program it comes from.'],
+  answerFile: ['Looking at this file', 'Save it simpler in the program it comes from.'],
   openJobFile: ['Reading this file', 'Nothing was changed. Export it again.'],
   readJobText: ['Reading this job', 'Nothing was changed. Take out what is repeated very often.'],
   readKeptState: ['Reading this job', 'Restore an earlier revision.'],

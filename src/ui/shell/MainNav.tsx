@@ -7,6 +7,7 @@ const PLACES = [
   { href: '/', label: 'Jobs' },
   { href: '/books', label: 'Shop books' },
   { href: '/reckoner', label: 'Reckoner' },
+  { href: '/intake', label: 'Intake' },
   { href: '/glossary', label: 'Glossary' },
 ] as const;
 export type Place = (typeof PLACES)[number]['href'];

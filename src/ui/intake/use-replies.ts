@@ -1,0 +1,46 @@
+'use client';
+import { useCallback, useState } from 'react';
+import type { Reply } from '@/intake';
+import { wordsOf } from '../shell/api';
+import { Stopped, upload } from '../shell/upload';
+
+/** A file that was handed in, and what came back. */
+export interface HandedIn {
+  readonly key: number;
+  readonly file: File;
+  readonly answer:
+    | { readonly is: 'waiting' }
+    | { readonly is: 'reply'; readonly reply: Reply }
+    | { readonly is: 'problem'; readonly problem: string };
+}
+
+let keys = 0;
+
+/** Files in the order in which they were handed in; each is asked about after the one before it. */
+export function useReplies(printer: string) {
+  const [list, setList] = useState<readonly HandedIn[]>([]);
+  const handIn = useCallback(
+    async (files: readonly File[]) => {
+      const handed = files.map((file): HandedIn => ({ key: (keys += 1), file, answer: { is: 'waiting' } }));
+      setList((before) => [...before, ...handed]);
+      const answered = (key: number, answer: HandedIn['answer']) =>
+        setList((before) => before.map((one) => (one.key === key ? { ...one, answer } : one)));
+      for (const { key, file } of handed) {
+        try {
+          const { reply } = await upload<{ reply: Reply }>(`/api/intake?printer=${encodeURIComponent(printer)}`, file);
+          answered(key, { is: 'reply', reply });
+        } catch (error) {
+          answered(key, { is: 'problem', problem: wordsOf(error) });
+          // Who stops one of many wants no more of them.
+          if (error instanceof Stopped) {
+            setList((before) => before.filter((one) => one.answer.is !== 'waiting'));
+            break;
+          }
+        }
+      }
+    },
+    [printer],
+  );
+  const clear = useCallback(() => setList([]), []);
+  return { list, handIn, clear };
+}
