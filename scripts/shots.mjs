@@ -111,10 +111,22 @@ try {
   await page.getByRole('button', { name: 'Press PDF' }).click();
   await page.getByRole('link', { name: /press\.pdf/ }).waitFor({ timeout: 60_000 });
   await shot('output');
-  for (const [job, name] of [['visitor-folder', 'size-folder']]) {
-    await visit(`/jobs/demo-${job}?at=size`);
-    await shot(name);
+  // The press file of the flyer, handed to the desk printer around the corner and to the one that prints banners.
+  const address = await page.getByRole('link', { name: /press\.pdf/ }).getAttribute('href');
+  const pdf = Buffer.from(await (await fetch(base + address)).arrayBuffer());
+  await visit('/jobs/demo-meteor-night?at=inspect');
+  await page.getByRole('button', { name: 'The pile' }).click();
+  await page.waitForTimeout(1500);
+  await shot('pile');
+  await visit('/intake');
+  for (const printer of ['Copperplate Yard', 'Flatbed Nine']) {
+    await page.getByRole('combobox', { name: 'Printer' }).click();
+    await page.getByRole('option', { name: printer }).click();
+    const name = `meteor-night for ${printer}.pdf`;
+    await page.getByLabel('PDFs to hand in').setInputFiles({ name, mimeType: 'application/pdf', buffer: pdf });
+    await page.waitForTimeout(5000);
   }
+  await shot('intake');
   await visit('/jobs/demo-visitor-folder?at=size');
   await page.getByRole('button', { name: 'folded', exact: true }).click();
   await page.waitForSelector('[data-dummy=ready]');
@@ -127,12 +139,6 @@ try {
   await shot('reckoner');
   await visit('/books');
   await shot('books');
-  await visit('/');
-  await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByRole('button', { name: 'Printables' }).click();
-  await page.getByRole('radio', { name: 'Moon month' }).click();
-  await page.waitForTimeout(1500);
-  await shot('printables');
   await visit('/jobs/demo-moon-calendar?at=lay-out');
   for (let i = 0; i < 16; i += 1) await page.keyboard.press('PageDown');
   await page.waitForTimeout(1500);

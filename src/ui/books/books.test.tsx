@@ -114,6 +114,25 @@ test('what the server refuses is said, and the form stays', async () => {
   expect(screen.getByRole('button', { name: 'Keep' })).toBeTruthy();
 });
 
+test('a printer’s machines: common practice for how it prints, until it says of its own', async () => {
+  const page = books();
+  await page.press('Printers');
+  await openRecord(page, 'Flatbed Nine');
+  const machines = within(screen.getByRole('group', { name: 'Machines' }));
+  const drift = () =>
+    machines.getAllByRole('textbox', { name: /^is off by/ }).map((field) => (field as HTMLInputElement).value);
+  // Cutter, die, back on front, plates, drill, hem: those of an offset house [cp].
+  expect(drift()).toEqual(['0.3 mm', '0.5 mm', '0.5 mm', '0.1 mm', '0.5 mm', '8 mm']);
+  await page.choose('It prints by', 'flexo');
+  expect(drift()).toEqual(['0.3 mm', '0.8 mm', '0.5 mm', '0.3 mm', '0.5 mm', '8 mm']);
+  const [, die] = machines.getAllByRole('textbox', { name: /^is off by/ });
+  await page.user.clear(die ?? document.body);
+  await page.user.type(die ?? document.body, '0.6{Enter}');
+  await page.press('Keep');
+  await screen.findByText(/Flatbed Nine is in the book/);
+  expect(page.changes()[0]?.body).toMatchObject({ press: 'flexo', machines: { die: { drift: 0.6 } } });
+});
+
 test('a printer: what it asks for, and what is left to common practice', async () => {
   const page = books();
   await page.press('Printers');
