@@ -1,5 +1,5 @@
 /**
- * The print house at the other end: files of Ghostscript’s making with one fault planted in each, sound ones that must
+ * The print house at the other end: files that Ghostscript makes, one fault planted in each, sound ones that must
  * not be refused, and facts beside those that poppler’s programs read of the same files.
  */
 import { readFileSync, writeFileSync } from 'node:fs';

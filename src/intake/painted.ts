@@ -66,7 +66,6 @@ export interface ReadFile {
   readonly fonts: readonly UsedFont[];
   /** What its output intent is called; undefined where it has none. */
   readonly intent: string | undefined;
-  readonly isEncrypted: boolean;
   readonly hasScripts: boolean;
   readonly hasForms: boolean;
   readonly layers: readonly { readonly name: string; readonly isOn: boolean }[];

@@ -36,7 +36,6 @@ export async function readFile(bytes: Uint8Array): Promise<ReadFile> {
     painted: gathering.painted,
     fonts: [...gathering.fonts].map(([font, on]) => usedFont(file, font, [...on])),
     intent: intentOf(file),
-    isEncrypted: false,
     hasScripts: hasScripts(file),
     hasForms: listOf(file, dictOf(file, catalog.get(name('AcroForm')))?.get(name('Fields'))).length > 0,
     layers: layersOf(file),

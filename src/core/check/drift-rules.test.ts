@@ -69,6 +69,21 @@ test('the border of a sticker is too narrow for the die', async () => {
   expect(await findingsOf(await mended(job, 'uneven-border'), 'uneven-border')).toEqual([]);
 });
 
+test('inks are spread as far as the plates of the house lie off each other', async () => {
+  const ink = (c: number, m: number) => ({ kind: 'process', c, m, y: 0, k: 0 }) as const;
+  const on = [
+    box('ground', [20, 20, 60, 60], { fill: ink(100, 0) }),
+    box('disc', [30, 30, 20, 20], { fill: ink(0, 100) }),
+  ];
+  const label = async (own: object) =>
+    (await findingsOf(makeJob(on, { house: House.parse(own) }), 'trap'))[0]?.fixes[0]?.label;
+  expect([
+    await label({}),
+    await label({ press: 'flexo' }),
+    await label({ machines: { plates: { drift: 0.2 } } }),
+  ]).toEqual(['Spread it by 0.1 mm', 'Spread it by 0.3 mm', 'Spread it by 0.2 mm']);
+});
+
 describe('near the knife', () => {
   test('type says how many copies are cut into', async () => {
     const near = makeJob([words('t', 'Near', [0.4, 50, 40, 10])], { house });

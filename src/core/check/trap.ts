@@ -4,8 +4,6 @@ import { formatNumber, mmToPt } from '../measure';
 import { beneath } from './beneath';
 import { framed, replace, writeIn, type Report, type Rule } from './rule';
 
-/** How far one ink is spread over the other, mm [cp]. */
-const SPREAD = 0.1;
 /** Inks paler than this show no gap, percent together. */
 const PALE = 30;
 
@@ -28,6 +26,8 @@ export const trapRule: Rule = {
   why: 'They have no plate in common, so a shift of one shows a white line between them. A narrow overlap hides it.',
   check: (subject) => {
     const all = framed(subject);
+    // As far as the plates of the house lie off each other.
+    const by = subject.rules.machines.plates.value.drift;
     const below = beneath(all.map(({ frame }) => frame.ink));
     return all.flatMap(({ element, frame }, i): Report[] => {
       const upper = element.kind === 'shape' ? flatInk(frame) : undefined;
@@ -53,7 +53,7 @@ export const trapRule: Rule = {
               ...element,
               stroke: {
                 paint: { ...fill, overprint: true },
-                widthPt: mmToPt(2 * SPREAD),
+                widthPt: mmToPt(2 * by),
                 dash: 'solid' as const,
                 whole: true,
                 align: 'centre' as const,
@@ -68,9 +68,9 @@ export const trapRule: Rule = {
           where: frame.bounds,
           message:
             `It meets “${next.frame.name}” without an ink in common. A spread of ` +
-            `${writeIn(subject.job, SPREAD)} (a stroke of ${formatNumber(mmToPt(2 * SPREAD), 2)} pt that ` +
+            `${writeIn(subject.job, by)} (a stroke of ${formatNumber(mmToPt(2 * by), 2)} pt that ` +
             'overprints) hides a shift.',
-          fixes: spread ? [replace(`Spread it by ${writeIn(subject.job, SPREAD)}`, spread)] : [],
+          fixes: spread ? [replace(`Spread it by ${writeIn(subject.job, by)}`, spread)] : [],
         },
       ];
     });

@@ -22,7 +22,7 @@ import {
   type Line,
 } from './index';
 
-const FIGURES = { drift: 1, turn: 0, stretch: 0, pile: 0, deeper: 0 };
+const FIGURES = { drift: 1, turn: 0, pile: 0, deeper: 0 };
 const PILED = { ...FIGURES, pile: 80, deeper: 0.1 };
 const NONE = { ...FIGURES, drift: 0 };
 

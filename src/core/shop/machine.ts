@@ -6,7 +6,7 @@ export const PRESSES = ['offset', 'digital', 'flexo', 'wide-format'] as const;
 export type Press = (typeof PRESSES)[number];
 
 /** What is done to the sheet after the first plate, each of it a little off. */
-export const MACHINES = ['guillotine', 'cutter', 'die', 'backing', 'plates', 'folder', 'drill', 'hem'] as const;
+export const MACHINES = ['guillotine', 'cutter', 'die', 'backing', 'plates', 'folder', 'hem'] as const;
 export type MachineKind = (typeof MACHINES)[number];
 
 /** What a machine is off by. Each figure is meant both ways (±), as two standard deviations. */
@@ -15,8 +15,6 @@ export interface MachineFigures {
   readonly drift: number;
   /** How far it is turned, degrees. */
   readonly turn: number;
-  /** How much longer or shorter what it lays down is, mm on each metre. */
-  readonly stretch: number;
   /** How high the pile is that is cut at once, mm; 0 where each copy is cut by itself. */
   readonly pile: number;
   /** How much further it is off for each 20 mm that a copy lies deeper in the pile, mm. */
@@ -29,9 +27,9 @@ export const FIGURES_OF = {
   cutter: ['drift', 'turn'],
   die: ['drift', 'turn'],
   backing: ['drift', 'turn'],
-  plates: ['drift', 'stretch'],
-  folder: ['turn'],
-  drill: ['drift'],
+  plates: ['drift'],
+  // How far it wanders stands in the book by itself.
+  folder: [],
   hem: ['drift'],
 } as const satisfies Readonly<Record<MachineKind, readonly (keyof MachineFigures)[]>>;
 
@@ -42,7 +40,6 @@ export const MACHINE_TITLES: Readonly<Record<MachineKind, string>> = {
   backing: 'Back on front',
   plates: 'Plates on each other',
   folder: 'Folder',
-  drill: 'Drill',
   hem: 'Hem',
 };
 
@@ -50,7 +47,6 @@ export const MACHINE_TITLES: Readonly<Record<MachineKind, string>> = {
 const Wishes = {
   drift: extent.optional().describe('How far it is off, ± mm.'),
   turn: z.number().min(0).max(5).optional().describe('How far it is turned, ± degrees.'),
-  stretch: z.number().min(0).max(20).optional().describe('How much longer or shorter, ± mm on each metre.'),
   pile: extent.optional().describe('How high the pile is that is cut at once, mm.'),
   deeper: extent.optional().describe('How much further off for each 20 mm of the pile above, mm.'),
 };
@@ -62,15 +58,14 @@ export const HouseMachines = z
     cutter: z.strictObject({ drift: Wishes.drift, turn: Wishes.turn }),
     die: z.strictObject({ drift: Wishes.drift, turn: Wishes.turn }),
     backing: z.strictObject({ drift: Wishes.drift, turn: Wishes.turn }),
-    plates: z.strictObject({ drift: Wishes.drift, stretch: Wishes.stretch }),
-    folder: z.strictObject({ turn: Wishes.turn }),
-    drill: z.strictObject({ drift: Wishes.drift }),
+    plates: z.strictObject({ drift: Wishes.drift }),
+    folder: z.strictObject({}),
     hem: z.strictObject({ drift: Wishes.drift }),
   } satisfies Readonly<Record<MachineKind, z.ZodType>>)
   .partial();
 export type HouseMachines = z.infer<typeof HouseMachines>;
 
-const NONE: MachineFigures = { drift: 0, turn: 0, stretch: 0, pile: 0, deeper: 0 };
+const NONE: MachineFigures = { drift: 0, turn: 0, pile: 0, deeper: 0 };
 
 /** Common practice without a published source [cp]. The drift of guillotine and folder is that of the rules. */
 const COMMON: Readonly<Record<MachineKind, Partial<MachineFigures>>> = {
@@ -78,9 +73,8 @@ const COMMON: Readonly<Record<MachineKind, Partial<MachineFigures>>> = {
   cutter: { drift: 0.3, turn: 0.05 },
   die: { drift: 0.5, turn: 0.1 },
   backing: { drift: 0.5, turn: 0.05 },
-  plates: { drift: 0.1, stretch: 0.1 },
-  folder: { turn: 0.1 },
-  drill: { drift: 0.5 },
+  plates: { drift: 0.1 },
+  folder: {},
   hem: { drift: 8 },
 };
 
@@ -88,7 +82,7 @@ const COMMON: Readonly<Record<MachineKind, Partial<MachineFigures>>> = {
 const BY_PRESS: Readonly<Record<Press, Partial<Record<MachineKind, Partial<MachineFigures>>>>> = {
   offset: {},
   digital: { guillotine: { pile: 40 }, backing: { drift: 1, turn: 0.1 } },
-  flexo: { die: { drift: 0.8 }, plates: { drift: 0.3, stretch: 0.5 } },
+  flexo: { die: { drift: 0.8 }, plates: { drift: 0.3 } },
   'wide-format': { guillotine: { pile: 0 }, backing: { drift: 1, turn: 0.1 }, plates: { drift: 0.1 } },
 };
 

@@ -19,7 +19,6 @@ interface Props {
 const FIGURE_WORDS: Readonly<Record<keyof MachineFigures, readonly [label: string, after: string, most: number]>> = {
   drift: ['is off by ±', ' mm', 100],
   turn: ['is turned by ±', '°', 5],
-  stretch: ['stretches by ±', ' mm/m', 20],
   pile: ['cuts a pile of', ' mm', 300],
   deeper: ['more in 20 mm of pile', ' mm', 5],
 };
@@ -32,7 +31,7 @@ export function MachineRows({ house, onChange }: Props) {
       aria-label="Machines"
       sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1.2fr 1fr 1fr', gap: 1, alignItems: 'end' }}
     >
-      {MACHINES.map((kind) => {
+      {MACHINES.filter((kind) => FIGURES_OF[kind].length > 0).map((kind) => {
         const usual = usualFigures(kind, house.press ?? 'offset');
         const own: Partial<Record<keyof MachineFigures, number | undefined>> = house.machines?.[kind] ?? {};
         return [
