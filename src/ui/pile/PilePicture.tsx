@@ -39,7 +39,10 @@ export function PilePicture({ at, room }: Props) {
       bleed: surface.boxes.bleed,
       outline: surface.outline,
       folds: pile.side.folds,
-      passes: drawing.coats.map(({ path, coating }) => ({ path, colour: shown(rules.coatings[coating].shown) })),
+      passes: drawing.coats.map(({ path, coating }) => ({
+        path,
+        colour: coating === 'white' ? undefined : shown(rules.coatings[coating].shown),
+      })),
       white: job.stock.white ?? '#ffffff',
       ink: INK,
       knife: FAULT,

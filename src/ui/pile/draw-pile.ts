@@ -11,8 +11,8 @@ export interface PileParts {
   readonly bleed: Rect;
   readonly outline: Path;
   readonly folds: readonly ProcessLine[];
-  /** Areas that a second pass lays down, and the colour that shows each. */
-  readonly passes: readonly { readonly path: Path; readonly colour: string }[];
+  /** Areas that a second pass lays down, and the colour that shows each; none of what lies beneath the print. */
+  readonly passes: readonly { readonly path: Path; readonly colour: string | undefined }[];
   readonly white: string;
   readonly ink: string;
   /** Of the cuts of many copies, on dark and light alike. */
@@ -42,6 +42,7 @@ export function drawCopy(context: Context, parts: PileParts, copy: Copy, by: Poi
   if (side.isBack) shifted(context, copy.back, middle);
   context.drawImage(art, bleed.x, bleed.y, bleed.width, bleed.height);
   parts.passes.forEach(({ path, colour }, i) => {
+    if (colour === undefined) return;
     const pass = copy.passes[i];
     context.save();
     if (pass) shifted(context, pass, middle);
