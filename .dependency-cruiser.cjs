@@ -24,7 +24,7 @@ const UI_FLOORS = [
   ['view', 'field'],
   ['format', 'dummy'],
   ['printable', 'slip'],
-  ['sheet', 'finish', 'pile', 'size', 'pages', 'palette'],
+  ['sheet', 'finish', 'pile', 'size', 'pages', 'palette', 'from-pdf'],
   ['bench', 'search', 'stations', 'reckoner', 'glossary', 'intake', 'books', 'board'],
   ['job-page'],
 ];
@@ -138,7 +138,13 @@ module.exports = {
     only(
       'ui-knows-no-server',
       '^src/ui/',
-      ['^src/core/', '^src/paint/', '^src/bring-in/', '^src/workers/', '^src/intake/(index|reply|rule|painted)'],
+      [
+        '^src/core/',
+        '^src/paint/',
+        '^src/bring-in/',
+        '^src/workers/',
+        '^src/intake/(index|near-edge|painted|reply|rule)',
+      ],
       'The pages speak to the server over HTTP only.',
     ),
     {

@@ -142,7 +142,7 @@ test('preview and working file; the working file opens again as the same job', a
   await link.click();
   const path = await (await download).path();
   await open(page, '/');
-  await page.getByLabel('Job or working file').setInputFiles({
+  await page.getByLabel('Job, working file or PDF').setInputFiles({
     name: 'w.zip',
     mimeType: 'application/zip',
     buffer: (await import('node:fs')).readFileSync(path),

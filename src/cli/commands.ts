@@ -62,6 +62,21 @@ export const COMMANDS: readonly Command[] = [
     load: () => import('./commands/new'),
   },
   {
+    name: 'from',
+    typed: ['ys from client.pdf --kind flyer --beyond mirrored --out flyer.ysjob.json'],
+    about: 'Begins a job from somebody’s PDF: each page on a side, with the bleed it has or is given.',
+    options: [
+      ['--kind KIND', 'the kind of piece; otherwise what so many pages can be'],
+      ['--size SIZE', 'the finished size, as it is typed in a field; otherwise that of the first page'],
+      ['--beyond WAY', 'in the bleed: own, mirrored, stretched or nothing; otherwise its own, or mirrored'],
+      ['--name NAME', 'what the job is called'],
+      ['--printer NAME', 'a record that ships'],
+      ['--out FILE', 'the job that is written'],
+      ['--assets DIR', 'where its files are kept; otherwise beside it'],
+    ],
+    load: () => import('./commands/from'),
+  },
+  {
     name: 'bring',
     typed: ['ys bring JOB moon.jpg map.pdf --page 2 --side back', 'ys bring JOB rows.csv --into Programme'],
     about:

@@ -1,3 +1,4 @@
+export type { NearEdge } from './near-edge';
 export * from './painted';
 export { NotReadable, readFile } from './read-file';
 export * from './reply';

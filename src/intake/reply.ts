@@ -1,5 +1,6 @@
 import type { Rect } from '../core/geometry';
 import type { House } from '../core/shop';
+import { nearEdges, type NearEdge } from './near-edge';
 import type { ReadFile } from './painted';
 import { readFile } from './read-file';
 import { mmOf, trimOf, type Order, type Weight } from './rule';
@@ -28,6 +29,8 @@ export interface Reply {
   /** Finished size of the first page, mm. */
   readonly size: { readonly width: number; readonly height: number };
   readonly remarks: readonly Remark[];
+  /** What would show where a page is given the bleed that it lacks. */
+  readonly near: readonly NearEdge[];
 }
 
 const ORDER: readonly Weight[] = ['fault', 'warning', 'note'];
@@ -61,6 +64,7 @@ export async function replyTo(bytes: Uint8Array, house: House, order: Order = {}
     pages: file.pages.length,
     size: { width: mmOf(width), height: mmOf(height) },
     remarks,
+    near: nearEdges(file, house),
   };
 }
 

@@ -1,10 +1,12 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
+import { SAME_MATTER } from '../core/check';
 import { itemsOf, leavesOf } from '../core/drawing';
 import { elementsOn, hasFields, styleBook, textsIn, wordsOf, type Element, type Job } from '../core/job';
 import { edges } from '../core/layout';
 import { LAID_OUT } from '../demo';
+import { replyTo } from '../intake';
 import { svgPage } from '../paint/svg';
 import { IS_ALL } from '../testing/all';
 import { demoPiece } from '../testing/demo';
@@ -112,6 +114,12 @@ describe('the pieces of the demo', () => {
       expect(checkDesk(desk).filter((f) => f.severity !== 'note')).toEqual([]);
       const smaller = await demoPiece(file, SMALL);
       const pdf = await pdfOf(smaller.job, smaller.assets);
+      // What our own checks are silent about, the house is silent about: it reads nothing but the bytes.
+      const { remarks } = await replyTo(pdf, job.house);
+      const said = remarks.filter(({ rule, weight }) => weight !== 'note' && (IS_ALL || rule !== 'picture-coarse'));
+      expect(said.filter(({ rule }) => rule in SAME_MATTER).map(({ title, found }) => `${title}: ${found}`)).toEqual(
+        [],
+      );
       await inFolder((folder) => {
         const path = join(folder, 'f.pdf');
         writeFileSync(path, pdf);

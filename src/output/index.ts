@@ -1,5 +1,6 @@
 export * from './assets';
 export * from './cannot-export';
+export * from './cut-out';
 export * from './desk';
 export * from './drawn-side';
 export * from './export';

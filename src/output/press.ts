@@ -10,6 +10,7 @@ import { fileStem } from './file-name';
 import { encodePictures, fileId, commonParts } from './pdf-request';
 import { pressPicture } from './pictures';
 import { outputProfile } from './profiles';
+import { documentsInInks } from './request-parts';
 
 /** The file that a press runs: one page a side, with bleed and marks, in ink. */
 export async function pressFile(desk: Desk, at: Date, progress: Progress): Promise<OutputFile> {
@@ -30,6 +31,7 @@ export async function pressFile(desk: Desk, at: Date, progress: Progress): Promi
     metadata: { title: job.name, at, id: fileId(job, at, 'press') },
     profile: await outputProfile(job, rulesFor(job, firstPiece).profile, desk.assets),
     ...(await commonParts(desk)),
+    document: await documentsInInks(desk),
     picture,
   });
   progress(1, 'Done');

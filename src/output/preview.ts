@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { NO_INK, shownBuild, type Build } from '../core/colour';
-import { itemsOf, leavesOf, type Ink, type Item } from '../core/drawing';
+import { itemsOf, leavesOf, pageKey, type Ink, type Item } from '../core/drawing';
 import { pictureAsset } from '../core/job';
 import { MM_PER_INCH } from '../core/measure';
 import { writePdf } from '../paint/pdf';
@@ -119,7 +119,7 @@ export async function previewPng(desk: Desk, side: DeskSide, longest: number): P
 type Linked = Extract<Item, { kind: 'picture' | 'page' }>;
 
 const hrefKey = (item: Linked): string =>
-  item.kind === 'page' ? `${item.document}/${item.page}` : `${item.picture}/${JSON.stringify(item.adjust ?? null)}`;
+  item.kind === 'page' ? pageKey(item) : `${item.picture}/${JSON.stringify(item.adjust ?? null)}`;
 
 /** What drawing items as SVG needs, everything in it: pictures as the paper will show them, for a resolution. */
 export async function paintingOf(desk: Desk, items: readonly Item[], ppi: number): Promise<SvgContext> {
@@ -161,7 +161,7 @@ async function pictureHref(
 
 async function pageHref(desk: Desk, item: Extract<Item, { kind: 'page' }>, wide: number): Promise<string | undefined> {
   const bytes = await desk.assets.get(item.document);
-  return bytes && dataUrl(await documentPage(bytes, item.page, Math.min(Math.ceil(wide), 2400)), 'image/png');
+  return bytes && dataUrl(await documentPage(bytes, item, Math.min(Math.ceil(wide), 2400)), 'image/png');
 }
 
 const dataUrl = (data: Uint8Array, type: string): string =>

@@ -111,22 +111,61 @@ async function silhouetteHref(desk: SilhouetteDesk, item: PictureItem, ppi: numb
 
 /** The bytes of every document that a job’s sides show pages of. */
 export async function documentsOf(desk: Desk): Promise<PdfRequest['document']> {
-  const opened = new Map<string, Uint8Array>();
-  for (const { drawing } of desk.sides) {
-    for (const item of leavesOf(itemsOf(drawing))) {
-      if (item.kind !== 'page' || opened.has(item.document)) continue;
-      const bytes = await desk.assets.get(item.document);
-      if (!bytes) throw new CannotExport('A PDF that was brought in is missing. Bring it in again.');
-      const read = await readDocument(desk.job.assets[item.document]?.name ?? 'PDF', bytes);
-      if (!read.ok) throw new CannotExport(read.problem);
-      if (item.page > read.document.pages.length)
-        throw new CannotExport(`“${read.document.name}” has no page ${item.page}. Choose another page of it.`);
-      opened.set(item.document, bytes);
-    }
-  }
+  return fromMap(new Map((await openedDocuments(desk)).map(({ sha, bytes }) => [sha, bytes])));
+}
+
+/** The same with what is RGB on the pages that are shown in the press’s inks, as far as it can be. */
+export async function documentsInInks(desk: Desk): Promise<PdfRequest['document']> {
+  const { profile } = desk;
+  const opened = await openedDocuments(desk);
+  if (opened.length === 0) return fromMap(new Map());
+  const { documentInInks } = await import('./in-inks');
+  const press = { engine: profile.engine, converter: profile.pictures() };
+  const made = new Map<string, Uint8Array>();
+  // What cannot be rewritten is printed as it is: its RGB has a profile then.
+  for (const { sha, bytes, pages } of opened)
+    made.set(sha, await documentInInks(bytes, pages, press).catch(() => bytes));
+  return fromMap(made);
+}
+
+const fromMap = (documents: ReadonlyMap<string, Uint8Array>): PdfRequest['document'] => {
   return (sha) => {
-    const found = opened.get(sha);
+    const found = documents.get(sha);
     if (!found) throw new Error('A document was not opened.');
     return found;
   };
+};
+
+interface OpenedDocument {
+  readonly sha: string;
+  readonly name: string;
+  readonly bytes: Uint8Array;
+  /** How many pages it has. */
+  readonly count: number;
+  /** Those that are shown, from 1. */
+  readonly pages: Set<number>;
+}
+
+async function openedDocuments(desk: Desk): Promise<readonly OpenedDocument[]> {
+  const opened = new Map<string, OpenedDocument>();
+  for (const { drawing } of desk.sides) {
+    for (const item of leavesOf(itemsOf(drawing))) {
+      if (item.kind !== 'page') continue;
+      const found = opened.get(item.document) ?? (await openDocument(desk, item.document));
+      if (item.page > found.count)
+        throw new CannotExport(`“${found.name}” has no page ${item.page}. Choose another page of it.`);
+      found.pages.add(item.page);
+      opened.set(item.document, found);
+    }
+  }
+  return [...opened.values()];
+}
+
+async function openDocument({ assets, job }: Desk, sha: string): Promise<OpenedDocument> {
+  const bytes = await assets.get(sha);
+  if (!bytes) throw new CannotExport('A PDF that was brought in is missing. Bring it in again.');
+  const read = await readDocument(job.assets[sha]?.name ?? 'PDF', bytes);
+  if (!read.ok) throw new CannotExport(read.problem);
+  const { name, pages } = read.document;
+  return { sha, name, bytes, count: pages.length, pages: new Set() };
 }

@@ -1,26 +1,39 @@
 import 'server-only';
 import { House } from '@/core/shop';
-import type { Reply } from '@/intake';
 import { ask } from './ask';
+import { sha256 } from './assets';
 import { listRecords } from './books';
 import type { Incoming } from './incoming';
+import { packedRevision } from './jobs';
 import { missing, refused } from './problems';
+import type { By } from './views';
+import type { Answered, Seen } from './work/intake';
 
 /**
  * What a printer of the books answers to a file that came in.
  * @param printer its name; empty for a house that says nothing of its own
  * @throws Problem when there is no such printer, or nothing to look at
  */
-export async function answerIncoming(
-  { path, sha }: Incoming,
-  printer: string,
-  signal?: AbortSignal,
-): Promise<{ readonly reply: Reply }> {
+export async function answerIncoming({ path, sha }: Incoming, printer: string, signal?: AbortSignal): Promise<Seen> {
   const house = await houseOf(printer);
   const key = `${sha} ${JSON.stringify(house)}`;
   const answered = await ask('answerFile', { path, house }, { key, apart: path, signal });
+  return seen(answered);
+}
+
+/**
+ * What the house of a job answers to its press file, as if it had been sent.
+ * @throws Problem when the file cannot be made
+ */
+export async function answerRevision(id: string, number: number, by: By): Promise<Seen> {
+  const document = await packedRevision(id, number);
+  return seen(await ask('answerJob', { document }, { ...by, key: `house ${sha256(document)}` }));
+}
+
+function seen(answered: Answered): Seen {
   if (!answered.ok) throw refused.file(answered.problem);
-  return { reply: answered.reply };
+  const { reply, pictures } = answered;
+  return { reply, pictures };
 }
 
 async function houseOf(printer: string): Promise<House> {

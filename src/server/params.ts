@@ -1,4 +1,6 @@
 import 'server-only';
+import { readBeyond } from '@/core/drawing';
+import type { EdgeLengths } from '@/core/layout';
 import { missing, unclear } from './problems';
 
 /** Route parameters as Next gives them. */
@@ -27,4 +29,12 @@ export function wholeNumber(text: string | null, what: string): number {
   const value = Number(text);
   if (text !== null && Number.isInteger(value) && value >= 0) return value;
   throw unclear.notWhole(what);
+}
+
+/** What is wished of a page beyond its trim, mm. */
+export function beyondOf(text: string | null): EdgeLengths | undefined {
+  if (text === null) return undefined;
+  const beyond = readBeyond(text);
+  if (!beyond) throw unclear.beyond();
+  return beyond;
 }

@@ -3,6 +3,7 @@ import type { Rgb } from '@/core/colour';
 import { standingOf, type Finding } from '@/core/check';
 import { TRACED_BY } from '@/core/finish';
 import { pictureAsset, type Adjust, type PictureAsset } from '@/core/job';
+import { EDGE_NAMES, type EdgeLengths } from '@/core/layout';
 import type { VectorArt } from '@/core/shape';
 import type { GamutMap, Traced } from '@/output';
 import { ask, type Asking } from './ask';
@@ -109,11 +110,17 @@ export async function fontFile(sha: string, by: By): Promise<Uint8Array> {
 }
 
 /** A page of a document for the bench; made once and kept. */
-export async function benchPage(sha: string, page: number, by: By): Promise<Uint8Array> {
+export async function benchPage(
+  sha: string,
+  page: number,
+  beyond: EdgeLengths | undefined,
+  by: By,
+): Promise<Uint8Array> {
   const asset = await assetFacts(sha);
   if (asset.kind !== 'document' || page < 1 || page > asset.pages.length) throw missing.page();
-  const key = `${sha}-page-${page}-${BENCH_PIXELS}.png`;
-  return cached(key, () => ask('benchPage', { sha, page, wide: BENCH_PIXELS }, { ...by, key }));
+  const past = beyond ? `-${EDGE_NAMES.map((edge) => beyond[edge]).join('-')}` : '';
+  const key = `${sha}-trim-${page}${past}-${BENCH_PIXELS}.png`;
+  return cached(key, () => ask('benchPage', { sha, page, beyond, wide: BENCH_PIXELS }, { ...by, key }));
 }
 
 /** The front of a job, small, for the board. */

@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import { fetchProfile, type PictureConverter } from '../bring-in/profile';
 import type { Build } from '../core/colour';
-import { imagesIn, plateNames, type Item, type PageItem, type PictureItem } from '../core/drawing';
+import { imagesIn, pageKey, plateNames, type Item, type PageItem, type PictureItem } from '../core/drawing';
 import type { Path, Rect } from '../core/layout';
 import {
   coverageOf,
@@ -89,7 +89,7 @@ const stepped = (pixels: number): number =>
 
 /** Where the pixels of a picture or page are fetched; who has the same address shows the same, copies of items too. */
 function addressOf(item: PictureItem | PageItem, scale: number, profile: string): string {
-  if (item.kind === 'page') return `/api/assets/${item.document}/page/${item.page}`;
+  if (item.kind === 'page') return `/api/assets/${pageKey(item)}`;
   const [a, b] = item.matrix;
   // A colour is cleared by all the pixels that there are: in fewer, it would lie elsewhere.
   const width = item.adjust?.clear ? MOST_WIDE : stepped(item.image.width * scale * Math.hypot(a, b));

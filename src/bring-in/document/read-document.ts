@@ -1,7 +1,12 @@
-import { PDFDocument } from '@cantoo/pdf-lib';
+import { PDFDocument, type PDFPage } from '@cantoo/pdf-lib';
+import { beyondTrim } from '../../core/drawing';
+import { EDGE_NAMES, insets, union, type Rect } from '../../core/layout';
 import type { DocumentAsset } from '../../core/job';
 import { MM_PER_PT } from '../../core/measure';
 import { unembeddedFonts } from './unembedded';
+
+/** Less than this is rounding, mm. */
+const LEAST = 0.01;
 
 /** Most pages of a document that is brought in. */
 const MOST_PAGES = 2000;
@@ -26,13 +31,21 @@ export async function readDocument(name: string, bytes: Uint8Array): Promise<Doc
         `“${name}” has ${count} pages; at most ${MOST_PAGES} can be brought in. Save the ones that are wanted.`,
       );
     const pages = document.getPages().map((page) => {
-      const { width, height } = page.getTrimBox();
-      const turned = Math.abs(page.getRotation().angle % 180) === 90;
-      const [w, h] = turned ? [height, width] : [width, height];
+      const trim = page.getTrimBox();
+      const rotate = page.getRotation().angle;
+      const turned = Math.abs(rotate % 180) === 90;
+      const [w, h] = turned ? [trim.height, trim.width] : [trim.width, trim.height];
+      const beyond = beyondTrim({ trim, rotate }, outerBox(page));
+      const isMore = EDGE_NAMES.some((edge) => beyond[edge] > LEAST);
       const unembedded = unembeddedFonts(page)
         .map((font) => font.slice(0, 300))
         .slice(0, 1000);
-      return { width: w * MM_PER_PT, height: h * MM_PER_PT, ...(unembedded.length > 0 && { unembedded }) };
+      return {
+        width: w * MM_PER_PT,
+        height: h * MM_PER_PT,
+        ...(isMore && { beyond }),
+        ...(unembedded.length > 0 && { unembedded }),
+      };
     });
     if (pages.some(({ width, height }) => !(width > 0 && height > 0))) return bad(`A page of “${name}” has no size.`);
     return { ok: true, document: { kind: 'document', name: name.slice(0, 255), pages } };
@@ -40,6 +53,14 @@ export async function readDocument(name: string, bytes: Uint8Array): Promise<Doc
     const locked = error instanceof Error && /encrypt/i.test(error.message);
     return bad(locked ? `“${name}” is protected by a password. Save it without.` : damaged);
   }
+}
+
+/** How far a page goes on: its bleed box where that is more than its trim, otherwise its paper. */
+function outerBox(page: PDFPage): Rect {
+  const [trim, bleed] = [page.getTrimBox(), page.getBleedBox()];
+  const room = insets(trim, bleed);
+  const isMore = EDGE_NAMES.some((edge) => room[edge] * MM_PER_PT > LEAST);
+  return union([trim, isMore ? bleed : page.getCropBox()]);
 }
 
 const bad = (problem: string): DocumentReading => ({ ok: false, problem });

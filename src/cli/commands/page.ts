@@ -18,6 +18,6 @@ export async function run(args: Arguments): Promise<number> {
   if (!read.ok) throw new UsageError(read.problem);
   const count = read.document.pages.length;
   if (page > count) throw new UsageError(`“${file}” has ${counted(count, 'page')}; there is no page ${page}.`);
-  await writeWhole(out, await documentPage(bytes, page, wide));
+  await writeWhole(out, await documentPage(bytes, { page }, wide));
   return 0;
 }

@@ -1,3 +1,4 @@
+export * from './house-remarks';
 export { applyChange, type Change, type Finding, type Fix, type Rule, type Severity } from './rule';
 export * from './alike';
 export * from './registry';

@@ -21,6 +21,7 @@ import { coatKnocksOutRule } from './coat-knocks-out';
 import { coatOnGlueRule } from './coat-on-glue';
 import { coatSolidRule } from './coat-solid';
 import { copiesLeftRule } from './copies-left';
+import { pageBleedRule } from './page-bleed';
 import { cutBleedRule } from './cut-bleed';
 import { foldDriftRule } from './fold-drift';
 import { foldMeetRule } from './fold-meet';
@@ -51,6 +52,7 @@ import { zonesRule } from './zones';
 export const RULES: readonly Rule[] = [
   blankProblemsRule,
   bleedRule,
+  pageBleedRule,
   safeAreaRule,
   unevenBorderRule,
   zonesRule,

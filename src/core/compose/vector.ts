@@ -36,24 +36,3 @@ export function composeVector(element: ElementOf<'vector'>, { rect, matrix }: Se
   }));
   return { items, ink: rect, notes: [] };
 }
-
-/** A page of a document, as large as fits in its box. */
-export function composePage(element: ElementOf<'page'>, { rect, matrix }: Setting, context: ElementContext): Body {
-  const asset = context.assets[element.document];
-  const page = asset?.kind === 'document' ? asset.pages[element.page - 1] : undefined;
-  if (!page || rect.width <= 0 || rect.height <= 0) {
-    return { items: [], ink: rect, notes: [{ kind: 'missing-picture', element: element.id, empty: false }] };
-  }
-  const set = artMatrix(rect, page, false);
-  const image = { x: set[4], y: set[5], width: page.width * set[0], height: page.height * set[3] };
-  const item: Item = {
-    kind: 'page',
-    from: element.id,
-    opacity: 1,
-    matrix,
-    document: element.document,
-    page: element.page,
-    image,
-  };
-  return { items: [item], ink: image, notes: [] };
-}

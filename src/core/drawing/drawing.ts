@@ -1,6 +1,6 @@
 import type { Build, Laid } from '../colour';
 import type { Adjust, Blend, ElementKind } from '../element';
-import type { Matrix, Path, Point, Rect, SurfaceBoxes } from '../layout';
+import type { EdgeLengths, Matrix, Path, Point, Rect, SurfaceBoxes } from '../layout';
 import type { Mm } from '../measure';
 import type { Coating, ProcessLine } from '../shop';
 import type { Finding as PrintableFinding } from '../printable';
@@ -138,8 +138,10 @@ export interface PageItem extends Common {
   /** SHA-256 of the document. */
   readonly document: string;
   readonly page: number;
-  /** Where its trim box lies. */
+  /** Where its trim box lies, or what is seen of it beyond that. */
   readonly image: Rect;
+  /** How far the page is seen beyond its trim box, mm of the page as it is shown; left out, not at all. */
+  readonly beyond?: EdgeLengths;
 }
 
 /** How much of a group is seen at each point: the silhouette of some items, grown (or shrunk) and blurred. */

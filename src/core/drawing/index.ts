@@ -1,4 +1,5 @@
 export * from './drawing';
+export * from './page-box';
 export * from './silhouette';
 export * from './plate-names';
 export * from './within';

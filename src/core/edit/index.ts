@@ -2,6 +2,7 @@ export * from './again';
 export * from './arrange';
 export * from './asked';
 export * from './begin';
+export * from './begin-from-document';
 export * from './box-choices';
 export * from './bring-in';
 export * from './changes';

@@ -20,7 +20,7 @@ export * from './kinds/printable/schema';
 export { LONGEST_NAME } from './kinds/common';
 export type { Along, TextElement, TypeFit } from './kinds/text/schema';
 export type { LineElement } from './kinds/line/schema';
-export type { PageElement } from './kinds/page/schema';
+export { Beyond, type PageElement } from './kinds/page/schema';
 export type { ShapeElement } from './kinds/shape/schema';
 export type { VectorElement } from './kinds/vector/schema';
 export * from './element';

@@ -32,6 +32,14 @@ export const negated = (e: EdgeLengths): EdgeLengths => ({
   left: -e.left,
 });
 
+/** Lengths of edges, each so many times as long. */
+export const scaledEdges = ({ top, right, bottom, left }: EdgeLengths, by: number): EdgeLengths => ({
+  top: top * by,
+  right: right * by,
+  bottom: bottom * by,
+  left: left * by,
+});
+
 /** The box with each edge moved outward by its length (inward when negative). */
 export function grow(rect: Rect, by: EdgeLengths): Rect {
   return {

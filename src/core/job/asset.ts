@@ -28,6 +28,9 @@ export const DrawingAsset = z.strictObject({
   height: z.number().positive(),
   shapes: z.number().int().min(1),
 });
+const side = z.number().min(0);
+const Beyond = z.strictObject({ top: side, right: side, bottom: side, left: side });
+
 export const DocumentAsset = z.strictObject({
   kind: z.literal('document'),
   name: z.string().max(255),
@@ -36,6 +39,7 @@ export const DocumentAsset = z.strictObject({
       z.strictObject({
         width: z.number().positive(),
         height: z.number().positive(),
+        beyond: Beyond.optional().describe('How far it goes on beyond that: to its bleed box, or to its paper, mm.'),
         unembedded: z
           .array(z.string().max(300))
           .max(1000)

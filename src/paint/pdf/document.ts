@@ -72,7 +72,7 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
     page: (item): SetDown => {
       const document = foreign.get(item.document);
       if (!document || !neutral) throw new Error('A document was not opened.');
-      return setDown(document, item.page, neutral, pool.blending);
+      return setDown(document, item, neutral, pool.blending);
     },
   });
 

@@ -11,6 +11,8 @@ import {
   type PDFContext,
   type PDFPage,
 } from '@cantoo/pdf-lib';
+import { shownBox, type PageItem } from '../../core/drawing';
+import { edges, type Rect } from '../../core/layout';
 import { neutralise, type Neutral } from './neutralise';
 import { addStream, type Value } from './objects';
 
@@ -25,9 +27,6 @@ export async function openForeign(bytes: Uint8Array, into: PDFContext): Promise<
   return { document, copier: PDFObjectCopier.for(document.context, into) };
 }
 
-/** The box of a page that is shown: its trim box, or what stands in for it. */
-export const shownBox = (page: PDFPage): { x: number; y: number; width: number; height: number } => page.getTrimBox();
-
 /** What a page that was set down brings with it. */
 export interface SetDown {
   readonly form: PDFRef;
@@ -40,11 +39,12 @@ export interface SetDown {
  * A page as a form that fills the unit square, its vectors kept. Only its content and what that draws with come along:
  * no annotations, actions or attached files. It is a group of its own, so that it can be laid on as one and mixes with
  * nothing but itself; its graphics state begins as a page’s does.
+ * @param beyond   how far it is seen beyond its trim box, mm of the page as it is shown
  * @param blending the space in which it mixes where it does not say one
  */
 export function setDown(
   { document, copier }: ForeignDocument,
-  number: number,
+  { page: number, beyond = edges(0) }: Pick<PageItem, 'page' | 'beyond'>,
   neutral: Neutral,
   blending: Value,
 ): SetDown {
@@ -54,7 +54,7 @@ export function setDown(
   const resources = page.node.Resources();
   const copied = resources ? copier.copy(resources) : PDFDict.withContext(context);
   const group = page.node.lookupMaybe(PDFName.of('Group'), PDFDict);
-  const box = shownBox(page);
+  const box = shownBox({ trim: page.getTrimBox(), rotate: page.getRotation().angle }, beyond);
   const form = addStream(
     context,
     {
@@ -75,7 +75,7 @@ export function setDown(
 /**
  * From the page’s points to the unit square as it is shown, turned as the page asks (clockwise, ISO 32000-1 7.7.3.3).
  */
-function toUnitSquare(box: { x: number; y: number; width: number; height: number }, rotate: number): readonly number[] {
+function toUnitSquare(box: Rect, rotate: number): readonly number[] {
   const { x, y, width: w, height: h } = box;
   switch (((rotate % 360) + 360) % 360) {
     case 90:

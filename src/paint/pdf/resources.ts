@@ -1,5 +1,12 @@
 import { type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
-import type { GroupItem, PageItem, PictureItem, ProcessLayer, SoftMask } from '../../core/drawing';
+import {
+  pageKey,
+  type GroupItem,
+  type PageItem,
+  type PictureItem,
+  type ProcessLayer,
+  type SoftMask,
+} from '../../core/drawing';
 import { edges, grow, type Rect } from '../../core/layout';
 import {
   REGISTRATION_SPACE,
@@ -208,7 +215,7 @@ export class ResourcePool {
   }
 
   private page(item: PageItem): Named {
-    return this.once('Pg', `${item.document}/${item.page}`, () => {
+    return this.once('Pg', pageKey(item), () => {
       const set = this.source.page(item);
       for (const layer of set.shown) this.shownLayers.add(layer);
       for (const layer of set.hidden) this.hiddenLayers.add(layer);

@@ -4,6 +4,7 @@ import { readSvg } from '@/bring-in/svg';
 import type { Rgb } from '@/core/colour';
 import type { CoatSource } from '@/core/finish';
 import type { Adjust, PictureAsset } from '@/core/job';
+import type { EdgeLengths } from '@/core/layout';
 import type { VectorArt } from '@/core/shape';
 import {
   gamutMap,
@@ -95,13 +96,14 @@ export async function drawingArt({ sha }: { readonly sha: string }): Promise<Vec
 interface Page {
   readonly sha: string;
   readonly page: number;
+  readonly beyond: EdgeLengths | undefined;
   /** Pixels across. */
   readonly wide: number;
 }
 
 /** A page of a PDF that was brought in, as a PNG. */
-export const benchPage = async ({ sha, page, wide }: Page): Promise<Uint8Array> =>
-  documentPage(await fileOf(sha, 'PDF'), page, wide);
+export const benchPage = async ({ sha, page, beyond, wide }: Page): Promise<Uint8Array> =>
+  documentPage(await fileOf(sha, 'PDF'), { page, ...(beyond && { beyond }) }, wide);
 
 /** A font that was brought in, as sfnt bytes. */
 export const fontFile = async ({ sha }: { readonly sha: string }): Promise<Uint8Array> =>

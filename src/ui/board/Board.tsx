@@ -21,6 +21,7 @@ import { useBoardView, type BoardView } from './use-view';
 
 /** Forms are no part of what is seen first. */
 const NewJob = fetched(async () => (await import('./NewJob')).NewJob);
+const FromPdf = fetched(async () => (await import('../from-pdf/FromPdf')).FromPdf);
 const JobTable = fetched(async () => (await import('./JobTable')).JobTable);
 
 /** The shop’s jobs by stage and due date. */
@@ -31,6 +32,8 @@ export function Board() {
   const [making, setMaking] = useState(false);
   const [view, setView] = useBoardView();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [pdf, setPdf] = useState<File>();
+  const open = (file: File) => (/\.pdf$/i.test(file.name) ? setPdf(file) : openIt(file));
   const wanted = useDeferredValue(search.trim().toLowerCase());
   const find = useRef<HTMLInputElement>(null);
 
@@ -56,7 +59,7 @@ export function Board() {
       onDrop={(event) => {
         event.preventDefault();
         const [file] = event.dataTransfer.files;
-        if (file) openIt(file);
+        if (file) open(file);
       }}
     >
       <Room
@@ -74,7 +77,7 @@ export function Board() {
               slotProps={{ htmlInput: { 'aria-label': 'Find a job' } }}
             />
             <ViewChoice view={view} onChange={setView} />
-            <FileButton size="medium" asks="Job or working file" accept=".zip,.json" onFile={openIt}>
+            <FileButton size="medium" asks="Job, working file or PDF" accept=".zip,.json,.pdf" onFile={open}>
               Open a file
             </FileButton>
             <Button variant="contained" onClick={() => setMaking(true)} title="n">
@@ -105,6 +108,7 @@ export function Board() {
           </>
         )}
       </Room>
+      {pdf && <FromPdf file={pdf} printer="" onClose={() => setPdf(undefined)} />}
       <NewJob open={making} onClose={() => setMaking(false)} />
     </Box>
   );

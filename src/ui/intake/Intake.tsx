@@ -5,17 +5,22 @@ import { useQuery } from '@tanstack/react-query';
 import { useRef, useState, type DragEvent } from 'react';
 import { ChoiceField } from '../field/ChoiceField';
 import { api } from '../shell/api';
+import { fetched } from '../shell/fetched';
 import { filesOf } from '../shell/files-of';
 import { Room } from '../shell/Room';
 import { COLOURS } from '../shell/theme';
 import { ReplyRow } from './ReplyRow';
-import { useReplies } from './use-replies';
+import { useReplies, type HandedIn } from './use-replies';
+
+/** Forms are no part of what is seen first. */
+const FromPdf = fetched(async () => (await import('../from-pdf/FromPdf')).FromPdf);
 
 /** The print house at the other end: files are handed in, anybody’s, and it answers each by its own book. */
 export function Intake() {
   const { data } = useQuery({ queryKey: ['printers'], queryFn: api.printers });
   const [printer, setPrinter] = useState('');
   const { list, handIn, clear } = useReplies(printer);
+  const [begun, setBegun] = useState<HandedIn>();
   const input = useRef<HTMLInputElement>(null);
   const onDrop = (event: DragEvent) => {
     event.preventDefault();
@@ -82,12 +87,20 @@ export function Intake() {
             </Box>
             <Box component="ul" aria-label="Replies" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1.25 }}>
               {list.map((handed) => (
-                <ReplyRow key={handed.key} handed={handed} />
+                <ReplyRow key={handed.key} handed={handed} onBegin={() => setBegun(handed)} />
               ))}
             </Box>
           </>
         )}
       </Box>
+      {begun && (
+        <FromPdf
+          file={begun.file}
+          printer={printer}
+          {...(begun.answer.is === 'reply' && { reply: begun.answer.reply })}
+          onClose={() => setBegun(undefined)}
+        />
+      )}
     </Room>
   );
 }

@@ -3,20 +3,25 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { counted, formatNumber } from '@/core/measure';
-import type { Remark, Reply } from '@/intake';
+import type { HouseAnswer } from '../shell/api';
+import { RemarkBox } from '../shell/RemarkBox';
 import { COLOURS, FACES } from '../shell/theme';
 import type { HandedIn } from './use-replies';
 
-const SIGN = { fault: '✕', warning: '▲', note: '●' } as const;
-const COLOUR = { fault: COLOURS.fault, warning: COLOURS.warning, note: COLOURS.inkSoft } as const;
 const ANSWER_COLOUR = {
   taken: COLOURS.accent,
   'taken with remarks': COLOURS.warning,
   'sent back': COLOURS.fault,
 } as const;
 
+interface Props {
+  readonly handed: HandedIn;
+  /** Begins a job from the file. */
+  readonly onBegin: () => void;
+}
+
 /** What came back for a file: in one line, and each remark on wish. */
-export function ReplyRow({ handed: { file, answer } }: { readonly handed: HandedIn }) {
+export function ReplyRow({ handed: { file, answer }, onBegin }: Props) {
   return (
     <Box
       component="li"
@@ -25,7 +30,7 @@ export function ReplyRow({ handed: { file, answer } }: { readonly handed: Handed
       sx={{ bgcolor: 'background.paper', color: 'text.primary', p: 1.5 }}
     >
       {answer.is === 'reply' ? (
-        <Replied name={file.name} reply={answer.reply} />
+        <Replied name={file.name} answer={answer} onBegin={onBegin} />
       ) : (
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
           <b>{file.name}</b>
@@ -38,7 +43,12 @@ export function ReplyRow({ handed: { file, answer } }: { readonly handed: Handed
   );
 }
 
-function Replied({ name, reply }: { readonly name: string; readonly reply: Reply }) {
+interface RepliedProps extends Pick<Props, 'onBegin'> {
+  readonly name: string;
+  readonly answer: HouseAnswer;
+}
+
+function Replied({ name, answer: { reply, pictures }, onBegin }: RepliedProps) {
   const { answer, pages, size, remarks } = reply;
   const [open, setOpen] = useState(answer === 'sent back');
   const mm = (value: number) => formatNumber(value, 1);
@@ -57,48 +67,17 @@ function Replied({ name, reply }: { readonly name: string; readonly reply: Reply
             {open ? 'Close' : counted(remarks.length, 'remark')}
           </Button>
         )}
+        <Button size="small" variant="outlined" onClick={onBegin}>
+          Begin a job
+        </Button>
       </Box>
       {open && (
         <Box component="ol" aria-label={`Remarks on ${name}`} sx={{ m: 0, mt: 1, p: 0, listStyle: 'none' }}>
-          {remarks.map((remark) => (
-            <RemarkLine key={`${remark.rule} ${remark.found}`} remark={remark} />
+          {remarks.map((remark, i) => (
+            <RemarkBox key={`${remark.rule} ${remark.found}`} remark={remark} picture={pictures[i] ?? ''} />
           ))}
         </Box>
       )}
     </>
-  );
-}
-
-/** So many pages are named; the rest are counted. */
-const NAMED = 6;
-
-function RemarkLine({
-  remark: { rule, weight, title, found, wish, pages, count, where },
-}: {
-  readonly remark: Remark;
-}) {
-  const more = pages.length - NAMED;
-  const word = pages.length > 1 ? 'pages' : 'page';
-  const on =
-    pages.length === 0 ? '' : `${word} ${pages.slice(0, NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
-  // What begins at the corner is about the page as a whole.
-  const isPlaced = where !== undefined && (where.x > 0.5 || where.y > 0.5);
-  const at = isPlaced && `${formatNumber(where.x, 0)}, ${formatNumber(where.y, 0)} mm from the corner`;
-  return (
-    <Box
-      component="li"
-      data-remark={rule}
-      sx={{ borderLeft: `4px solid ${COLOUR[weight]}`, pl: 1.25, py: 0.5, mb: 0.75, fontSize: 14, lineHeight: 1.35 }}
-    >
-      <Box sx={{ color: COLOUR[weight], fontWeight: 600 }}>
-        <span aria-hidden>{SIGN[weight]}</span> {title}
-        {count > 1 ? ` · ${count} places` : ''}
-      </Box>
-      <Box>{found}</Box>
-      <Box sx={{ color: 'text.secondary', fontSize: 13 }}>
-        {[on, at].filter(Boolean).join(' · ')}
-        {on || at ? ' · ' : ''}Wanted: {wish}
-      </Box>
-    </Box>
   );
 }

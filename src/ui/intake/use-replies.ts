@@ -1,7 +1,6 @@
 'use client';
 import { useCallback, useState } from 'react';
-import type { Reply } from '@/intake';
-import { wordsOf } from '../shell/api';
+import { wordsOf, type HouseAnswer } from '../shell/api';
 import { Stopped, upload } from '../shell/upload';
 
 /** A file that was handed in, and what came back. */
@@ -10,7 +9,7 @@ export interface HandedIn {
   readonly file: File;
   readonly answer:
     | { readonly is: 'waiting' }
-    | { readonly is: 'reply'; readonly reply: Reply }
+    | ({ readonly is: 'reply' } & HouseAnswer)
     | { readonly is: 'problem'; readonly problem: string };
 }
 
@@ -27,8 +26,8 @@ export function useReplies(printer: string) {
         setList((before) => before.map((one) => (one.key === key ? { ...one, answer } : one)));
       for (const { key, file } of handed) {
         try {
-          const { reply } = await upload<{ reply: Reply }>(`/api/intake?printer=${encodeURIComponent(printer)}`, file);
-          answered(key, { is: 'reply', reply });
+          const said = await upload<HouseAnswer>(`/api/intake?printer=${encodeURIComponent(printer)}`, file);
+          answered(key, { is: 'reply', ...said });
         } catch (error) {
           answered(key, { is: 'problem', problem: wordsOf(error) });
           // Who stops one of many wants no more of them.

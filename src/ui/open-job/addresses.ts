@@ -1,6 +1,7 @@
 import { profileFiles } from '@/bring-in/profile';
 import { shippedAt } from '@/bring-in/shipped';
 import { drawingsNeeded, faceFor, facesNeeded, type FaceSource } from '@/core/compose';
+import { pageKey, type PageItem } from '@/core/drawing';
 import { pieceOf } from '@/core/edit';
 import { rulesFor, type Adjust, type Job } from '@/core/job';
 
@@ -27,7 +28,7 @@ export function pictureAddress(picture: string, profile: string, adjust: Adjust 
 }
 
 /** A page of a PDF. */
-export const pageAddress = (document: string, page: number): string => `/api/assets/${document}/page/${page}`;
+export const pageAddress = (item: PageItem): string => `/api/assets/${pageKey(item)}`;
 
 /** A drawing as the server read it. */
 export const drawingAddress = (sha: string): string => `/api/assets/${sha}/drawing`;

@@ -9,7 +9,7 @@ export const paintingOf = ({ fonts, colour }: Resources, profile: Rules['convers
   fonts,
   colour,
   picture: ({ picture, adjust }) => pictureAddress(picture, profile, adjust),
-  page: ({ document, page }) => pageAddress(document, page),
+  page: pageAddress,
 });
 
 /** The same, held while nothing of it changes. */

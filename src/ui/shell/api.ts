@@ -4,6 +4,7 @@ import type { Finding } from '@/core/check';
 import type { JobFacts } from '@/core/edit';
 import type { SaveAnswer, SaveRequest } from '@/core/save';
 import type { House, Stock } from '@/core/shop';
+import type { Reply } from '@/intake';
 
 /** An answer that says what was wrong and what to do. */
 export class ApiError extends Error {
@@ -87,6 +88,13 @@ export interface ExportFacts {
   readonly at: string;
 }
 
+/** What a print house says of a file, with a picture of each place where there is one. */
+export interface HouseAnswer {
+  readonly reply: Reply;
+  /** One for each remark, as an address; empty for none. */
+  readonly pictures: readonly string[];
+}
+
 /** A kind of file that jobs are made into. */
 export interface ExportKind {
   readonly kind: string;
@@ -114,6 +122,9 @@ export const api = {
   putBack: (id: string) => call<unknown>(`/api/jobs/${id}`, { method: 'PUT' }),
   findings: (id: string, rev: number, again = false) =>
     call<{ findings: readonly Finding[] }>(`/api/jobs/${id}/checks?rev=${rev}${again ? '&again=1' : ''}`),
+  /** What the house of a job answers to its press file. */
+  askHouse: (id: string, rev: number, signal: AbortSignal) =>
+    call<HouseAnswer>(`/api/jobs/${id}/house?rev=${rev}`, { method: 'POST', signal }),
   current: (id: string) => call<CurrentJob>(`/api/jobs/${id}`),
   revision: (id: string, number: number) => call<{ job: Job }>(`/api/jobs/${id}/revisions/${number}`),
   /** Makes an earlier state the newest, where the newest can no longer be read. */

@@ -2,10 +2,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { samePaint } from '@/core/compose';
+import type { Beyond } from '@/core/element';
 import type { ElementOf, SolidPaint } from '@/core/job';
 import { counted } from '@/core/measure';
 import type { VectorArt } from '@/core/shape';
 import { CheckField } from '../field/CheckField';
+import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
 import { SolidPaintField } from '../field/PaintField';
 import { useJob } from '../open-job/context';
@@ -69,6 +71,13 @@ export function VectorFields({ element }: { readonly element: ElementOf<'vector'
   );
 }
 
+const BEYOND_OPTIONS: readonly { readonly value: Beyond; readonly label: string }[] = [
+  { value: 'nothing', label: 'nothing' },
+  { value: 'own', label: 'what the file has' },
+  { value: 'mirrored', label: 'its edge mirrored' },
+  { value: 'stretched', label: 'the page larger' },
+];
+
 /** Which page of a PDF is shown. */
 export function PageFields({ element }: { readonly element: ElementOf<'page'> }) {
   const change = useChange(element);
@@ -91,6 +100,13 @@ export function PageFields({ element }: { readonly element: ElementOf<'page'> })
         whole
         width={76}
         onChange={(page) => change('Page', (el) => (el.kind === 'page' ? { ...el, page } : el))}
+      />
+      <ChoiceField<Beyond>
+        label="in the bleed"
+        width={150}
+        value={element.beyond}
+        options={BEYOND_OPTIONS}
+        onChange={(beyond) => change('Bleed', (el) => (el.kind === 'page' ? { ...el, beyond } : el))}
       />
     </Group>
   );

@@ -1,5 +1,5 @@
 import type { PageElement } from '../../element';
-import { composePage } from '../vector';
+import { composePage } from '../page';
 import { defineComposedKind, inProportion, plain } from './define';
 
 export const page = defineComposedKind<PageElement>({

@@ -7,6 +7,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { formatNumber } from '@/core/measure';
 import { useJob, useJobStore } from '../../open-job/context';
 import { useDesk, useFindings } from '../../open-job/use-desk';
+import { whenSaved } from '../../open-job/when-saved';
 import { exportsKey, isOpen, useExports } from '../../open-job/use-exports';
 import { api, wordsOf, type ExportFacts } from '../../shell/api';
 import { useSay } from '../../shell/Messages';
@@ -51,7 +52,7 @@ function Exports() {
   const refresh = () => client.invalidateQueries({ queryKey: exportsKey(id) });
   const start = useMutation({
     mutationFn: async (kind: string) => {
-      await settled(store);
+      await whenSaved(store);
       return api.exportJob(id, kind);
     },
     onSuccess: refresh,
@@ -103,15 +104,6 @@ function Exports() {
       </Box>
     </Box>
   );
-}
-
-/** Waits until what was done last is saved, so that the export shows it. */
-async function settled(store: ReturnType<typeof useJobStore>): Promise<void> {
-  for (let i = 0; i < 100; i += 1) {
-    if (store.getState().saving.phase.is === 'saved') return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error('The job could not be saved, so nothing was exported. See the note at the top of the page.');
 }
 
 function ExportLine({ facts, onStop }: { readonly facts: ExportFacts; readonly onStop: () => void }) {

@@ -5,7 +5,7 @@ export const page = defineElementKind<PageElement>({
   ...wordless,
   title: () => 'PDF page',
   content: 'in proportion',
-  bleeds: () => false,
+  bleeds: ({ beyond }) => beyond !== 'nothing',
   file: (element) => element.document,
   repaint: asItIs,
   onLeftPage: asItIs,

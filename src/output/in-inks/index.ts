@@ -1,0 +1,1 @@
+export { documentInInks } from './document-in-inks';
