@@ -1,8 +1,6 @@
-import { readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { expect, type Page } from '@playwright/test';
-import { inFolder, run } from '../src/testing/programs';
-import { exportedFile, open } from './helpers';
+import { ghostscript } from '../src/testing/planted';
+import { open } from './helpers';
 import { test } from './test';
 
 /** A client’s flyer: A5 without bleed or a trim box, a ground to its edges, words and a frame near them. */
@@ -15,15 +13,6 @@ const CLIENTS = [
   'showpage',
 ].join('\n');
 
-const clientsPdf = (): Promise<Buffer> =>
-  inFolder((folder) => {
-    const [source, pdf] = [join(folder, 'f.ps'), join(folder, 'f.pdf')];
-    writeFileSync(source, CLIENTS);
-    const as = ['-sDEVICE=pdfwrite', '-dColorConversionStrategy=/LeaveColorUnchanged', '-dAutoRotatePages=/None'];
-    run('gs', ['-q', '-dNOPAUSE', '-dBATCH', '-dCompatibilityLevel=1.6', ...as, `-sOutputFile=${pdf}`, source]);
-    return readFileSync(pdf);
-  });
-
 const handIn = (page: Page, name: string, buffer: Buffer) =>
   page.getByLabel('PDFs to hand in').setInputFiles([{ name, mimeType: 'application/pdf', buffer }]);
 
@@ -31,7 +20,7 @@ test('a client’s PDF without bleed is sent back, gets its edges mirrored, and 
   await open(page, '/intake');
   await page.getByRole('combobox', { name: 'Printer' }).click();
   await page.getByRole('option', { name: 'Copperplate Yard' }).click();
-  await handIn(page, 'client.pdf', await clientsPdf());
+  await handIn(page, 'client.pdf', Buffer.from(await ghostscript(CLIENTS)));
   const reply = page.locator('[data-reply="sent back"]');
   await expect(reply.locator('[data-remark="bleed-small"]')).toContainText('It has 0 mm of bleed.');
 
@@ -51,11 +40,8 @@ test('a client’s PDF without bleed is sent back, gets its edges mirrored, and 
   await page.waitForURL(/\/jobs\/[^?]+\?at=inspect/);
   await expect(page.locator('[data-bench]')).toBeVisible();
   await expect(page.locator('[data-finding="page-bleed"]')).toHaveCount(0);
-  const press = await exportedFile(page, 'press');
 
-  await open(page, '/intake');
-  await page.getByRole('combobox', { name: 'Printer' }).click();
-  await page.getByRole('option', { name: 'Copperplate Yard' }).click();
-  await handIn(page, 'ours.pdf', press);
-  await expect(page.locator('[data-reply^="taken"]')).toContainText('1 page · 148 × 210 mm');
+  const house = page.getByRole('region', { name: 'The print house' });
+  await house.getByRole('button', { name: 'Ask the house' }).click();
+  await expect(house.getByRole('status')).toHaveText('taken');
 });

@@ -22,14 +22,26 @@ export async function openJob(page: Page, id: string): Promise<void> {
  */
 export async function copyOf(page: Page, id: string, more: Partial<Job> = {}): Promise<string> {
   const { job } = (await (await page.request.get(`/api/jobs/${id}`)).json()) as { job: Job };
-  const copy = randomUUID();
+  return keep(page, { ...job, ...more }, 'Copied');
+}
+
+/**
+ * Keeps a job as a new one.
+ * @returns its id
+ */
+async function keep(page: Page, job: Job, label: string): Promise<string> {
+  const id = randomUUID();
   const made = await page.request.post('/api/jobs', {
-    data: { document: { ...job, ...more, id: copy }, label: 'Copied' },
+    data: { document: { ...job, id }, label },
     headers: { origin: `http://127.0.0.1:${PORT}` },
   });
   expect(made.ok()).toBe(true);
-  return copy;
+  return id;
 }
+
+/** Opens a job that a test made. @param at a station, as an address asks for it */
+export const openMade = async (page: Page, job: Job, at = ''): Promise<void> =>
+  openJob(page, `${await keep(page, job, 'Made')}${at}`);
 
 /** Opens a copy of a job. */
 export const openCopy = async (page: Page, id: string, at = ''): Promise<void> =>
@@ -44,14 +56,9 @@ export const saved = (page: Page) => expect(page.locator('[data-save]')).toHaveA
  */
 export async function begin(page: Page, name: string, size = 'A5', sides = '1'): Promise<string> {
   const flyer = formatOf('flyer');
-  const id = randomUUID();
-  const started = flyer && startJob(flyer, { size, sides }, { id, name, unit: 'mm' });
+  const started = flyer && startJob(flyer, { size, sides }, { id: 'new', name, unit: 'mm' });
   if (!started?.ok) throw new Error(started?.error.message ?? 'there is no flyer');
-  const made = await page.request.post('/api/jobs', {
-    data: { document: started.job, label: 'Begun' },
-    headers: { origin: `http://127.0.0.1:${PORT}` },
-  });
-  expect(made.ok()).toBe(true);
+  const id = await keep(page, started.job, 'Begun');
   await openJob(page, `${id}?at=size`);
   return id;
 }

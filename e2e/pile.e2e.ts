@@ -1,6 +1,9 @@
 import { expect, type Page } from '@playwright/test';
-import { elementsOn } from '../src/core/job';
-import { begin, field, openCopy, stored, write } from './helpers';
+import { added, pieceOf } from '../src/core/edit';
+import { blankOf, elementsOn } from '../src/core/job';
+import { House } from '../src/core/shop';
+import { begin as made, box, shape } from '../src/testing/jobs';
+import { begin, field, openCopy, openMade, stored, write } from './helpers';
 import { test } from './test';
 
 /** How many pixels of the bench a picture of copies covers. */
@@ -70,3 +73,35 @@ test('how careful the house is moves the cuts; usual, worst and any copy can be 
   await write(copy, '7');
   await expect(page.locator('[data-pile="one"]')).toHaveAttribute('data-copy', '6');
 });
+
+test('a colour that changes on a folder’s fold is taken round it', async ({ page }) => {
+  const folder = made('brochure', { fold: 'half' });
+  const [side] = blankOf(folder, pieceOf(folder)).surfaces;
+  const [left] = side?.boxes.panels ?? [];
+  if (!side || !left) throw new Error('no panels');
+  const { trim } = side.boxes;
+  const panel = box('panel', [trim.x, trim.y, left.width, trim.height]);
+  await openMade(page, added(folder, side.name, [panel]).job, '?at=inspect');
+  const found = page.locator('[data-finding="fold-drift"]');
+  await expect(found).toContainText(/right edge lies on the fold\. A stripe .* shows on \d+ in 1,000 copies/);
+  await found.getByRole('button', { name: /^Copy \d+$/ }).click();
+  await expect(page.locator('[data-pile="one"]')).toBeVisible();
+  await found.getByRole('button', { name: /^Take it .* round the fold$/ }).click();
+  await expect(found).toHaveCount(0);
+});
+
+test('the border of a die-cut sticker is too narrow for the roll, and is drawn in', async ({ page }) => {
+  const labels = {
+    ...made('roll-labels', { size: '60 x 60 mm', shape: 'oval' }),
+    house: House.parse({ press: 'flexo' }),
+  };
+  const ring = shape('ring', [1, 1, 58, 58], { form: 'ellipse' }, { fill: null, stroke: RULE });
+  await openMade(page, added(labels, 'label', [ring]).job, '?at=inspect');
+  await expect(finding(page)).toContainText(/border of 1 mm is crooked on .* copies.*the die cuts to ± 0\.8 mm/);
+  await finding(page)
+    .getByRole('button', { name: /^Draw it in to/ })
+    .click();
+  await expect(finding(page)).toHaveCount(0);
+});
+
+const RULE = { paint: { kind: 'process', c: 0, m: 0, y: 0, k: 100 }, widthPt: 2, align: 'in' } as const;

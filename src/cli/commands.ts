@@ -187,7 +187,10 @@ export const COMMANDS: readonly Command[] = [
     name: 'intake',
     typed: ['ys intake FILE.pdf … --printer NAME'],
     about: 'What a print house answers to files, anybody’s: taken, taken with remarks, or sent back.',
-    options: [['--printer NAME', 'a printer that ships; otherwise common practice']],
+    options: [
+      ['--printer NAME', 'a printer that ships; otherwise common practice'],
+      ['--job JOB', 'the job that they were made of: its printer, sides, size and bleed are what was ordered'],
+    ],
     load: () => import('./commands/intake'),
   },
   {

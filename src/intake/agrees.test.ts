@@ -5,7 +5,7 @@
  */
 import fc from 'fast-check';
 import { SAME_MATTER } from '../core/check';
-import type { Element, Job, SolidPaint } from '../core/job';
+import { orderOf, type Element, type Job, type SolidPaint } from '../core/job';
 import { House, SHIPPED_PRINTERS } from '../core/shop';
 import { checkDesk, exportJob, openDesk } from '../output';
 import { box, inMemory, line, makeJob, words } from '../testing/jobs';
@@ -20,7 +20,7 @@ const matterOf = (rule: string): string => SAME_MATTER[rule]?.join() ?? rule;
 async function spoken(job: Job) {
   const assets = inMemory();
   const [file] = await exportJob({ job, assets, kind: 'press', at: new Date('2026-05-01T09:00:00Z') });
-  const { remarks } = await replyTo(file?.bytes ?? new Uint8Array(), job.house);
+  const { remarks } = await replyTo(file?.bytes ?? new Uint8Array(), job.house, orderOf(job));
   const findings = checkDesk(await openDesk(job, assets));
   const ours = MATTERS.filter((matter) => findings.some((f) => matter.split(',').includes(f.rule)));
   const said = remarks.filter(({ rule, weight }) => rule in SAME_MATTER && weight !== 'note');

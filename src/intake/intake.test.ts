@@ -50,9 +50,13 @@ describe('planted faults', () => {
   test('what was ordered is asked for', async () => {
     const bytes = await sound();
     const of = async (order: object) => rulesOf(await replyTo(bytes, HOUSE, order));
-    expect(await of({ pages: 1, size: { width: 148, height: 210 } })).toEqual([]);
+    expect(await of({ pages: 1, sizes: [{ width: 148, height: 210 }] })).toEqual([]);
     expect(await of({ pages: 2 })).toEqual(['page-count']);
-    expect(await of({ size: { width: 210, height: 297 } })).toEqual(['page-sizes']);
+    expect(await of({ sizes: [{ width: 210, height: 297 }] })).toEqual(['page-sizes']);
+    // A tenth of what was ordered is a drawing to scale: its bleed of 3 mm is one of 30.
+    const large = { sizes: [{ width: 1480, height: 2100 }] };
+    expect(await of(large)).toEqual(expect.not.arrayContaining(['page-sizes', 'bleed-small']));
+    expect(await of({ ...large, bleed: 40 })).toContain('bleed-small');
   });
 });
 

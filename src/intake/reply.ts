@@ -1,5 +1,6 @@
 import type { Rect } from '../core/geometry';
 import type { House } from '../core/shop';
+import { houseFor, scaleOf } from './house-for';
 import { nearEdges, type NearEdge } from './near-edge';
 import type { ReadFile } from './painted';
 import { readFile } from './read-file';
@@ -41,20 +42,25 @@ const ORDER: readonly Weight[] = ['fault', 'warning', 'note'];
  */
 export async function replyTo(bytes: Uint8Array, house: House, order: Order = {}): Promise<Reply> {
   const file = await readFile(bytes);
+  const scale = scaleOf(file, order);
+  const held = houseFor(house, order, scale);
+  const sizes = order.sizes?.map(({ width, height }) => ({ width: width / scale, height: height / scale }));
   const all = INTAKE_RULES.flatMap((rule) =>
-    rule.look({ file, house, order }).map(({ weight, page, box, found, count = 1 }): Remark => {
-      const where = box && page !== undefined ? placed(file, page, box) : undefined;
-      return {
-        rule: rule.id,
-        title: rule.title,
-        weight,
-        pages: page === undefined ? [] : [page],
-        ...(where && { where }),
-        found,
-        count,
-        wish: rule.wish(house),
-      };
-    }),
+    rule
+      .look({ file, house: held, order: { ...order, sizes } })
+      .map(({ weight, page, box, found, count = 1 }): Remark => {
+        const where = box && page !== undefined ? placed(file, page, box) : undefined;
+        return {
+          rule: rule.id,
+          title: rule.title,
+          weight,
+          pages: page === undefined ? [] : [page],
+          ...(where && { where }),
+          found,
+          count,
+          wish: rule.wish(held),
+        };
+      }),
   );
   const remarks = together(all).sort((a, b) => ORDER.indexOf(a.weight) - ORDER.indexOf(b.weight));
   const [first] = file.pages;
@@ -64,7 +70,7 @@ export async function replyTo(bytes: Uint8Array, house: House, order: Order = {}
     pages: file.pages.length,
     size: { width: mmOf(width), height: mmOf(height) },
     remarks,
-    near: nearEdges(file, house),
+    near: nearEdges(file, held),
   };
 }
 

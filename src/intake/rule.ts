@@ -1,4 +1,4 @@
-import type { Rect } from '../core/geometry';
+import { overlaps, type Rect } from '../core/geometry';
 import { MM_PER_INCH, formatNumber } from '../core/measure';
 import type { House } from '../core/shop';
 import type { PageFacts, Painted, ReadFile } from './painted';
@@ -16,8 +16,10 @@ export interface Intake {
 
 export interface Order {
   readonly pages?: number | undefined;
-  /** Finished size, mm. */
-  readonly size?: { readonly width: number; readonly height: number } | undefined;
+  /** Finished size of each side in turn, mm; those that are not named are as the first. */
+  readonly sizes?: readonly { readonly width: number; readonly height: number }[] | undefined;
+  /** Bleed that was agreed, mm; left out, what the house asks of everybody. */
+  readonly bleed?: number | undefined;
 }
 
 /** What a rule found on a page; the rest is added to it. */
@@ -53,12 +55,19 @@ export const trimOf = ({ trim, media }: PageFacts): Rect => trim ?? media;
 /** The bleed that a house wants, points. */
 export const wantedBleed = (house: House): number => (house.bleed?.top ?? 3) / MM_PER_PT;
 
-/** What is painted of some kinds. */
+/** What is painted of some kinds on the piece itself: marks and notes beside it are no part of it. */
 export const paintedOf = <K extends Painted['kind']>(
-  { painted }: ReadFile,
+  file: ReadFile,
   ...kinds: readonly K[]
 ): readonly Extract<Painted, { kind: K }>[] =>
-  painted.filter((p): p is Extract<Painted, { kind: K }> => (kinds as readonly string[]).includes(p.kind));
+  onPiece(file).filter((p): p is Extract<Painted, { kind: K }> => (kinds as readonly string[]).includes(p.kind));
+
+/** What is painted on the piece or in its bleed. */
+export const onPiece = ({ painted, pages }: ReadFile): readonly Painted[] =>
+  painted.filter(({ page, box }) => {
+    const facts = pages[page - 1];
+    return facts !== undefined && overlaps(box, facts.bleed ?? trimOf(facts));
+  });
 
 /** One remark a page: of the first thing found there, and of how many there are. */
 export function perPage<P extends Painted>(

@@ -1,22 +1,28 @@
 import { basename } from 'node:path';
 import { MAX_ASSET_BYTES } from '../../bring-in/asset';
+import { orderOf } from '../../core/job';
 import { counted } from '../../core/measure';
 import { House, SHIPPED_PRINTERS } from '../../core/shop';
 import { NotReadable, replyTo, type Reply } from '../../intake';
 import { UsageError, type Arguments } from '../arguments';
 import { readBounded } from '../files';
+import { openJobFile } from '../job-file';
 import { print, say } from '../say';
 
 /** What a print house answers to files, anybody’s. */
 export async function run(args: Arguments): Promise<number> {
   if (args.words.length === 0) throw new UsageError('Name the files, for example: ys intake flyer.pdf');
-  const house = printerOf(args.flags.get('printer'));
+  const of = args.flags.get('job');
+  const job = of === undefined ? undefined : (await openJobFile(of)).job;
+  const printer = args.flags.get('printer');
+  const house = job && printer === undefined ? job.house : printerOf(printer);
+  const order = job && orderOf(job);
   const replies: object[] = [];
   let isAnyBack = false;
   for (const path of args.words) {
     const file = basename(path);
     try {
-      const reply = await replyTo(await readBounded(path, MAX_ASSET_BYTES), house);
+      const reply = await replyTo(await readBounded(path, MAX_ASSET_BYTES), house, order);
       isAnyBack ||= reply.answer === 'sent back';
       replies.push({ file, ...reply });
       say(`${file}: ${inWords(reply)}`);

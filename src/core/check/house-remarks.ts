@@ -17,8 +17,8 @@ export interface HouseRemark {
  * none speaks of what no job of ours can be: a file without boxes, protected, with a script.
  */
 export const SAME_MATTER: Readonly<Record<string, readonly string[]>> = {
-  'bleed-small': ['bleed', 'page-bleed'],
-  'stops-at-trim': ['bleed', 'page-bleed'],
+  'bleed-small': ['bleed-narrow', 'bleed', 'page-bleed'],
+  'stops-at-trim': ['bleed-narrow', 'bleed', 'page-bleed'],
   'type-near-trim': ['safe-area'],
   'fonts-missing': ['foreign-page', 'missing'],
   'picture-coarse': ['picture-resolution'],

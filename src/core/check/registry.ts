@@ -4,6 +4,7 @@ import { driftSide, type DriftSide } from '../drift';
 import { blankOf, elementsOn, rulesFor, styleBook, type Job, type Piece, type SideName } from '../job';
 import { blankProblemsRule } from './blank-problems';
 import { bleedRule } from './bleed';
+import { bleedNarrowRule } from './bleed-narrow';
 import { emptyPageRule } from './empty-page';
 import { kitRule } from './kit';
 import { laidTwiceRule } from './laid-twice';
@@ -51,6 +52,7 @@ import { zonesRule } from './zones';
 /** Every rule, in the order a preflight reads best. */
 export const RULES: readonly Rule[] = [
   blankProblemsRule,
+  bleedNarrowRule,
   bleedRule,
   pageBleedRule,
   safeAreaRule,

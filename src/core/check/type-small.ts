@@ -21,7 +21,8 @@ export const typeSmallRule: Rule = {
   why: 'Small letters fill in when they are reversed, and blur when several inks have to meet.',
   check: (subject) =>
     framed(subject).flatMap(({ element, frame }) => {
-      if (element.kind !== 'text') return [];
+      const isSet = element.kind === 'text' || element.kind === 'table';
+      if (!isSet && element.kind !== 'printable') return [];
       // Every piece of type is held against what its own ink asks for; the worst is said.
       const tooSmall = leavesOf(frame.items).flatMap((item) => {
         if (item.kind !== 'glyphs' || item.glyphs.length === 0) return [];
@@ -36,18 +37,22 @@ export const typeSmallRule: Rule = {
       const { sizePt, least, isFine } = worst;
       return [
         {
-          severity: 'warning',
+          // In a printable it follows from its box and how much is in it.
+          severity: isSet ? 'warning' : 'note',
           element: element.id,
           where: frame.bounds,
           message:
             `${formatNumber(sizePt, 2)} pt type${isFine ? ' reversed or in several inks' : ''}; at least ` +
             `${formatNumber(least, 2)} pt is wanted.`,
-          fixes: [
-            replace(
-              `Set it in ${formatNumber(least, 2)} pt`,
-              mapLooks(element, subject.book, (look) => (look.sizePt < least ? { sizePt: least } : {})),
-            ),
-          ],
+          fixes:
+            element.kind === 'text'
+              ? [
+                  replace(
+                    `Set it in ${formatNumber(least, 2)} pt`,
+                    mapLooks(element, subject.book, (look) => (look.sizePt < least ? { sizePt: least } : {})),
+                  ),
+                ]
+              : [],
         },
       ];
     }),

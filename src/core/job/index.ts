@@ -10,6 +10,7 @@ export * from './finish-on';
 export * from './paints-used';
 export * from './template';
 export * from './blank-of';
+export * from './order';
 export * from './base-layout';
 export * from './inherit';
 export * from './base-surface';

@@ -1,5 +1,5 @@
 import { formatNumber } from '../../core/measure';
-import { perPage, type IntakeRule } from '../rule';
+import { onPiece, perPage, type IntakeRule } from '../rule';
 
 /** Where a house does not say, percent [cp]. */
 const USUAL = 300;
@@ -12,7 +12,7 @@ export const inkHeavyRule: IntakeRule = {
   look: ({ file, house: { inkLimit = USUAL } }) => {
     const total = (values: readonly number[]) => 100 * values.reduce((sum, v) => sum + v, 0);
     return perPage(
-      file.painted.filter(({ colour }) => colour.space === 'cmyk' && total(colour.values) > inkLimit + 0.5),
+      onPiece(file).filter(({ colour }) => colour.space === 'cmyk' && total(colour.values) > inkLimit + 0.5),
       ({ colour }) => ({
         weight: 'fault',
         found: `${formatNumber(total(colour.values), 0)} % of ink.`,

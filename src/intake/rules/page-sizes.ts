@@ -11,10 +11,12 @@ export const pageSizesRule: IntakeRule = {
   look: ({ file, order }) => {
     const [first] = file.pages;
     if (!first) return [];
-    const wanted = order.size
-      ? { width: (order.size.width * 72) / 25.4, height: (order.size.height * 72) / 25.4 }
-      : trimOf(first);
+    const [usual] = order.sizes ?? [];
     return file.pages.flatMap((page, i) => {
+      const ordered = order.sizes?.[i] ?? usual;
+      const wanted = ordered
+        ? { width: (ordered.width * 72) / 25.4, height: (ordered.height * 72) / 25.4 }
+        : trimOf(first);
       const { width, height } = trimOf(page);
       const isTurned = page.rotate % 180 !== 0;
       const [w, h] = isTurned ? [height, width] : [width, height];
@@ -22,7 +24,7 @@ export const pageSizesRule: IntakeRule = {
         ? []
         : [
             {
-              weight: order.size ? ('fault' as const) : ('warning' as const),
+              weight: ordered ? ('fault' as const) : ('warning' as const),
               page: i + 1,
               found: `It is ${inMm(w)} × ${inMm(h)}; ${inMm(wanted.width)} × ${inMm(wanted.height)} is wanted.`,
             },

@@ -4,6 +4,8 @@ import { paintedOf, perPage, trimOf, wantedBleed, type IntakeRule } from '../rul
 
 /** What ends so near the trim was meant to run over it, pt (0.5 mm) [cp]. */
 const MEANT = 1.42;
+/** What is shorter has to end at the trim to a hair, pt, and be no dot, share of the edge [own]. */
+const [EXACT, SOME] = [0.1, 0.03];
 /** What is longer than this share of the edge runs along it. */
 const ALONG = 0.2;
 /** What is thinner than this is a line, not an area, pt. */
@@ -80,7 +82,8 @@ export const stopsAtTrimRule: IntakeRule = {
         const reach = past(side, box, trim);
         const isUpright = side === 'left' || side === 'right';
         const along = isUpright ? box.height / trim.height : box.width / trim.width;
-        return along >= ALONG && reach > -MEANT && reach < wantedBleed(house) - 0.1;
+        const isMeant = along >= ALONG ? reach > -MEANT : Math.abs(reach) < EXACT && along >= SOME;
+        return isMeant && reach < wantedBleed(house) - 0.1;
       });
       return edge ? [{ ...thing, edge, at }] : [];
     });

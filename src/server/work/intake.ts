@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { blankOf, type Job } from '@/core/job';
+import { orderOf } from '@/core/job';
 import type { Rect } from '@/core/layout';
 import type { House } from '@/core/shop';
 import { NotReadable, replyTo, type Order, type Reply } from '@/intake';
@@ -57,13 +57,6 @@ async function answered(bytes: Uint8Array, house: House, order: Order = {}): Pro
     if (error instanceof NotReadable) return { ok: false, problem: error.message };
     throw error;
   }
-}
-
-/** What was ordered: as many pages as the job has sides, the first of its size. */
-function orderOf(job: Job): Order {
-  const surfaces = job.pieces.flatMap((piece) => blankOf(job, piece).surfaces);
-  const [first] = surfaces;
-  return { pages: surfaces.length, ...(first && { size: first.boxes.trim }) };
 }
 
 /** What is about the page as a whole has no place of its own. */

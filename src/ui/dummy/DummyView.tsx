@@ -2,6 +2,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { DoubleSide, FrontSide, type Texture } from 'three';
@@ -14,6 +16,7 @@ import { useDesk } from '../open-job/use-desk';
 import { COLOURS, FACES, INK } from '../shell/theme';
 import { makeParts, poseParts } from './model';
 import { useSideTexture } from './side-texture';
+import { FOLDED_CHOICES, useFoldedCopy, type FoldedChoice } from './use-folded-copy';
 
 /** How much thicker than life paper is shown, at most. */
 const THICKEST = 30;
@@ -21,7 +24,7 @@ const THICKEST = 30;
 /** The piece folding on the screen, with both its printed sides on it. */
 export default function DummyView() {
   const { blank, drawingOf, resources, rules } = useDesk();
-  const { folding } = blank;
+  const { folding, choice, setChoice, offWords } = useFoldedCopy();
   const [progress, setProgress] = useState(0);
   const [thick, setThick] = useState(6);
   const [playing, setPlaying] = useState(false);
@@ -83,6 +86,22 @@ export default function DummyView() {
           />
         </Canvas>
       </Box>
+      {choice !== undefined && (
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={choice}
+          aria-label="How the folder folds it"
+          onChange={(_event, to: FoldedChoice | null) => to && setChoice(to)}
+          sx={{ position: 'absolute', top: 12, right: 16, bgcolor: 'background.paper' }}
+        >
+          {FOLDED_CHOICES.map(({ value, label }) => (
+            <ToggleButton key={value} value={value} sx={{ py: 0.25 }}>
+              {label}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      )}
       <Box
         sx={{
           display: 'grid',
@@ -158,6 +177,11 @@ export default function DummyView() {
         />
         <Box aria-live="polite" sx={{ gridColumn: '1 / -1', fontSize: 14, fontWeight: 600 }}>
           {words}
+          {offWords !== undefined && (
+            <Box component="span" data-fold-off sx={{ fontWeight: 400, ml: 2 }}>
+              {offWords}
+            </Box>
+          )}
           {struck.size > 0 && (
             <Box component="span" sx={{ color: 'error.main', ml: 2 }}>
               ▲ in the way: {[...struck].map((i) => folding.parts[i]?.name).join(', ')}
