@@ -11,7 +11,7 @@ const CORE_FLOORS = [
   ['drawing', 'finish', 'fold', 'rules', 'shape', 'glossary'],
   ['format', 'type'],
   ['job', 'reckon'],
-  ['compose', 'marks', 'save'],
+  ['compose', 'eyes', 'marks', 'save'],
   ['drift'],
   ['edit'],
   ['check'],

@@ -9,6 +9,7 @@ import { filesOf } from '../shell/files-of';
 import { fetched } from '../shell/fetched';
 import { COLOURS } from '../shell/theme';
 import { useBenchView } from '../view/bench-view';
+import { useEyesView } from '../view/eyes-view';
 import { EmptyHint } from './EmptyFrames';
 import { LAYERS, type Hand } from './layers';
 import { Paper } from './Paper';
@@ -112,6 +113,10 @@ function Artwork({ scene }: { readonly scene: Scene }) {
   const width = useBenchView((v) => v.width);
   const height = useBenchView((v) => v.height);
   const white = job.stock.white ?? '#ffffff';
+  const { distance, vision } = useEyesView();
+  const isSeen = scene.station.inspects && (distance > 0 || vision !== 'usual');
+  // What is drawn at a tenth is seen from a tenth as far.
+  const eyes = isSeen ? { distance: distance / desk.blank.scale, vision } : undefined;
   if (pile) return <PilePicture at={at} room={{ width, height }} />;
   return (
     <>
@@ -124,6 +129,7 @@ function Artwork({ scene }: { readonly scene: Scene }) {
           lies={beside.drawing.boxes.trim}
           white={white}
           marks={undefined}
+          eyes={eyes}
         />
       )}
       <Paper
@@ -134,6 +140,7 @@ function Artwork({ scene }: { readonly scene: Scene }) {
         lies={press ? whole : desk.surface.boxes.trim}
         white={white}
         marks={press?.items}
+        eyes={eyes}
       />
       {plates && <PlatePicture at={at} room={{ width, height }} />}
     </>

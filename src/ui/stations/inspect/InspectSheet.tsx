@@ -1,5 +1,6 @@
 'use client';
 import { CopiesFields } from '../../pile/CopiesFields';
+import { EyesFields } from './EyesFields';
 import { Findings } from './Findings';
 import { HouseSays } from './HouseSays';
 
@@ -10,6 +11,7 @@ export function InspectSheet() {
       <CopiesFields />
       <Findings />
       <HouseSays />
+      <EyesFields />
     </>
   );
 }

@@ -1,0 +1,3 @@
+export * from './acuity';
+export * from './contrast';
+export * from './vision';
