@@ -19,6 +19,7 @@ import { blankPicture, svgPage } from '../src/paint/svg';
 import { begin, inMemory, makeJob } from '../src/testing/jobs';
 import { inBrowser, typedInBrowser } from './in-browser';
 import { catalogue } from './catalogue';
+import { machines } from './machines';
 import { planner } from './planner';
 import { plates } from './plates';
 import { saving } from './saving';
@@ -221,6 +222,7 @@ const PARTS = {
   catalogue,
   planner,
   plates,
+  machines,
   press,
   saving,
   browser: inBrowser,
