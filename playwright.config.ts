@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './scripts/chromium.mjs';
+import { IS_ALL } from './src/testing/all';
 
 /** Tests that run side by side. Each has a server and data of its own: none sees what another one does. */
 const WORKERS = 2;
@@ -34,6 +35,7 @@ export default defineConfig({
   outputDir: 'test-results/playwright',
   workers: WORKERS,
   retries: 0,
+  ...(!IS_ALL && { grepInvert: /@all/ }),
   // Limits are for what hangs, not for what is slow: that is seen in the benchmarks. A busy machine takes its time.
   timeout: 900_000,
   expect: { timeout: 90_000 },

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import { open, openJob } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 async function check(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
@@ -27,7 +27,7 @@ test('the board', async ({ page }) => {
   await check(page);
 });
 
-test('the board as a table', async ({ page }) => {
+test('the board as a table', ALONE, async ({ page }) => {
   await open(page, '/');
   await page.getByRole('button', { name: 'Table' }).click();
   await page.getByRole('checkbox', { name: 'Choose Meteor-night flyer' }).check();
@@ -36,7 +36,7 @@ test('the board as a table', async ({ page }) => {
   await check(page);
 });
 
-test('the shop books and their forms', async ({ page }) => {
+test('the shop books and their forms', ALONE, async ({ page }) => {
   await open(page, '/books');
   await expect(page.getByRole('button', { name: 'Copier 75' })).toBeVisible();
   await check(page);
@@ -46,12 +46,12 @@ test('the shop books and their forms', async ({ page }) => {
   await check(page);
 });
 
-test('the reckoner', async ({ page }) => {
+test('the reckoner', ALONE, async ({ page }) => {
   await open(page, '/reckoner');
   await check(page);
 });
 
-test('the glossary, and a word that is explained where it stands', async ({ page }) => {
+test('the glossary, and a word that is explained where it stands', ALONE, async ({ page }) => {
   await open(page, '/glossary');
   await check(page);
   await openJob(page, 'demo-meteor-night');
@@ -64,7 +64,7 @@ test('the glossary, and a word that is explained where it stands', async ({ page
   await expect(dialog).toHaveCount(0);
 });
 
-test('a coating before it is laid on, and several things at once', async ({ page }) => {
+test('a coating before it is laid on, and several things at once', ALONE, async ({ page }) => {
   await openJob(page, 'demo-meteor-night');
   await page.keyboard.press('Alt+4');
   await page.getByRole('button', { name: 'Coat …' }).click();
@@ -79,7 +79,7 @@ test('a coating before it is laid on, and several things at once', async ({ page
   await check(page);
 });
 
-test('the size of a folder, flat and folded', async ({ page }) => {
+test('the size of a folder, flat and folded', ALONE, async ({ page }) => {
   await openJob(page, 'demo-visitor-folder');
   await page.keyboard.press('Alt+2');
   await check(page);

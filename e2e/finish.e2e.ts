@@ -6,7 +6,7 @@ import { exportedFile, field, openChoice, openCopy, openFindings, stored, write 
 import { openPiece } from './pieces/build';
 import { bookmark } from './pieces/finished';
 import type { Hand } from './pieces/hand';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 const sheet = (page: Page) => page.getByRole('complementary', { name: 'Yellow sheet' });
 const plate = (page: Page, name: string) => page.locator(`[data-plate="${name}"]`);
@@ -108,25 +108,27 @@ test('a printer’s own profile is brought in, seen, and carried by the press fi
   await expect.poll(async () => (await stored(page)).output.profile).toBeUndefined();
 });
 
-test('a paper that takes less ink: the picture is found, separated anew, and its plates hold the limit', async ({
-  page,
-}) => {
-  await openCopy(page, 'demo-bookmark');
-  await page.keyboard.press('Alt+2');
-  await page.locator('[data-figure="inkLimit"]').getByRole('button').first().click();
-  await write(field(page, 'override-inkLimit'), '170');
-  await page.keyboard.press('Alt+5');
-  const findings = page.getByRole('region', { name: 'Checks' });
-  await expect(findings.getByRole('button', { name: /^Show/ }).first()).toBeVisible();
-  await openFindings(page);
-  await findings.getByRole('button', { name: 'Separate it anew for 170 %' }).click();
-  await expect(findings).not.toContainText('The picture has');
-  const plates = await platesOf(await exportedFile(page, 'press'), 1, 72);
-  const inks = ['Cyan', 'Magenta', 'Yellow', 'Black'].map((name) => plates.get(name));
-  const [cyan] = inks;
-  if (!cyan) throw new Error('no plate');
-  // In the night beside the moons; JPEG leaves a little.
-  const total = inks.reduce((sum, plate) => sum + (plate?.at(cyan.width * 0.2, cyan.height / 2) ?? 0) * 100, 0);
-  expect(total).toBeGreaterThan(120);
-  expect(total).toBeLessThan(173);
-});
+test(
+  'a paper that takes less ink: the picture is found, separated anew, and its plates hold the limit',
+  ALONE,
+  async ({ page }) => {
+    await openCopy(page, 'demo-bookmark');
+    await page.keyboard.press('Alt+2');
+    await page.locator('[data-figure="inkLimit"]').getByRole('button').first().click();
+    await write(field(page, 'override-inkLimit'), '170');
+    await page.keyboard.press('Alt+5');
+    const findings = page.getByRole('region', { name: 'Checks' });
+    await expect(findings.getByRole('button', { name: /^Show/ }).first()).toBeVisible();
+    await openFindings(page);
+    await findings.getByRole('button', { name: 'Separate it anew for 170 %' }).click();
+    await expect(findings).not.toContainText('The picture has');
+    const plates = await platesOf(await exportedFile(page, 'press'), 1, 72);
+    const inks = ['Cyan', 'Magenta', 'Yellow', 'Black'].map((name) => plates.get(name));
+    const [cyan] = inks;
+    if (!cyan) throw new Error('no plate');
+    // In the night beside the moons; JPEG leaves a little.
+    const total = inks.reduce((sum, plate) => sum + (plate?.at(cyan.width * 0.2, cyan.height / 2) ?? 0) * 100, 0);
+    expect(total).toBeGreaterThan(120);
+    expect(total).toBeLessThan(173);
+  },
+);

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { field, open, openChoice, openCopy, saved, write } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 /** Counts what a person does, and lets nothing else through. */
 function hands(page: Page) {
@@ -47,7 +47,7 @@ async function newJob(page: Page) {
 }
 
 test.describe('set up with not one number typed that the tool can know', () => {
-  test('the trail map: 24 × 36 in, folded in fours', async ({ page }) => {
+  test('the trail map: 24 × 36 in, folded in fours', ALONE, async ({ page }) => {
     const hand = await newJob(page);
     await hand.press('Map or folded poster', 'radio');
     await hand.type('Name', 'Trail map');
@@ -85,7 +85,7 @@ test.describe('set up with not one number typed that the tool can know', () => {
     expect(hand.report('visitor folder').actions).toBeLessThanOrEqual(13);
   });
 
-  test('the disc sleeve', async ({ page }) => {
+  test('the disc sleeve', ALONE, async ({ page }) => {
     const hand = await newJob(page);
     await hand.press('Disc sleeve', 'radio');
     await hand.type('Name', 'Moor at night');
@@ -110,7 +110,7 @@ test.describe('set up with not one number typed that the tool can know', () => {
     expect(hand.report('tent banner').actions).toBeLessThanOrEqual(5);
   });
 
-  test('the catalogue with its cover', async ({ page }) => {
+  test('the catalogue with its cover', ALONE, async ({ page }) => {
     const hand = await newJob(page);
     await hand.press('Catalogue or book', 'radio');
     await hand.type('Name', 'Ten years of night skies');
@@ -199,7 +199,7 @@ test('a flyer becomes a folder, its content on the same sides, and goes back wit
   await expect(figure(page, 'finished')).toContainText('148 × 210');
 });
 
-test('a page with its bleed inside becomes trim and bleed', async ({ page }) => {
+test('a page with its bleed inside becomes trim and bleed', ALONE, async ({ page }) => {
   await openCopy(page, 'demo-member-card', '?at=size');
   await write(field(page, 'size'), '91 x 61 mm');
   await page.getByRole('button', { name: 'Bleed is inside' }).click();
@@ -208,7 +208,7 @@ test('a page with its bleed inside becomes trim and bleed', async ({ page }) => 
   await expect(figure(page, 'with-bleed')).toContainText('91 × 61');
 });
 
-test('an own outline comes in from a file, an open one is refused', async ({ page }) => {
+test('an own outline comes in from a file, an open one is refused', ALONE, async ({ page }) => {
   await open(page, '/');
   await page.getByRole('button', { name: 'New job' }).click();
   await page.getByRole('radio', { name: 'Own format' }).click();
@@ -266,7 +266,7 @@ test('the reckoner answers with its working, refuses at the field, and begins a 
   await expect(figure(page, 'spine')).toContainText('6.5');
 });
 
-test('die lines and a dummy come out of the browser too', async ({ page }) => {
+test('die lines and a dummy come out of the browser too', ALONE, async ({ page }) => {
   await open(page, '/jobs/demo-red-lamp-box?at=output');
   await page.getByRole('button', { name: 'Die lines' }).click();
   await expect(page.getByRole('link', { name: /outside-die\.dxf/ })).toBeVisible();

@@ -4,7 +4,7 @@ import { PORT } from '../playwright.config';
 import type { Job } from '../src/core/job';
 import { box, makeJob } from '../src/testing/jobs';
 import { begin, openJob, saved, stored } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 /** A job of 85 kB, on the server. */
 async function large(page: Page): Promise<string> {
@@ -53,32 +53,33 @@ test('one change of a large job is sent as what changed, and leaving at once aft
   expect(Math.max(...sizes)).toBeLessThan(4_000);
 });
 
-test('a hundred and thirty changes without a line are written down, and saved by another page later', async ({
-  page,
-  context,
-}) => {
-  const id = await large(page);
-  await openJob(page, id);
-  await change(page);
-  await saved(page);
-  const before = await headOf(page, id);
-  await context.setOffline(true);
-  const steps = 130;
-  for (let i = 0; i < steps; i += 1) await page.keyboard.press(i % 2 === 0 ? 'Control+z' : 'Control+Shift+z');
-  await expect(page.locator('[data-save=away]')).toContainText('Kept here since');
-  // All of it is written down once nothing changes any more.
-  await expect.poll(() => writtenDown(page, id)).toBe(steps);
-  const other = await context.newPage();
-  await page.close();
-  await context.setOffline(false);
-  await other.goto('/');
-  await expect(other.getByRole('note').filter({ hasText: 'only in this browser' })).toBeVisible();
-  await openJob(other, id);
-  await saved(other);
-  expect(await headOf(other, id)).toBe(before + steps);
-  await other.goto('/');
-  await expect(other.getByRole('note')).toHaveCount(0);
-});
+test(
+  'a hundred and thirty changes without a line are written down, and saved by another page later',
+  ALONE,
+  async ({ page, context }) => {
+    const id = await large(page);
+    await openJob(page, id);
+    await change(page);
+    await saved(page);
+    const before = await headOf(page, id);
+    await context.setOffline(true);
+    const steps = 130;
+    for (let i = 0; i < steps; i += 1) await page.keyboard.press(i % 2 === 0 ? 'Control+z' : 'Control+Shift+z');
+    await expect(page.locator('[data-save=away]')).toContainText('Kept here since');
+    // All of it is written down once nothing changes any more.
+    await expect.poll(() => writtenDown(page, id)).toBe(steps);
+    const other = await context.newPage();
+    await page.close();
+    await context.setOffline(false);
+    await other.goto('/');
+    await expect(other.getByRole('note').filter({ hasText: 'only in this browser' })).toBeVisible();
+    await openJob(other, id);
+    await saved(other);
+    expect(await headOf(other, id)).toBe(before + steps);
+    await other.goto('/');
+    await expect(other.getByRole('note')).toHaveCount(0);
+  },
+);
 
 /** How many states of a job the browser has written down. */
 const writtenDown = (page: Page, id: string): Promise<number> =>

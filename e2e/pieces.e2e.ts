@@ -23,7 +23,7 @@ const PIECES: readonly Recipe[] = [
   { file: 'letterhead', recipe: 'letterhead', build: letterhead, most: 96 },
   { file: 'tent-banner', recipe: 'tent-banner', build: tentBanner, most: 110 },
   { file: 'business-card', recipe: 'cards', build: businessCard, most: 120 },
-  { file: 'member-card', recipe: 'cards', build: memberCard, most: 190, always: 'shown' },
+  { file: 'member-card', recipe: 'cards', build: memberCard, most: 190 },
   { file: 'solstice-card', recipe: 'cards', build: solsticeCard, most: 130 },
   { file: 'observing-pad', recipe: 'printables', build: observingPad, most: 90 },
   { file: 'ruled-log', recipe: 'printables', build: ruledLog, most: 70 },

@@ -6,18 +6,18 @@ import { exportedFile, openJob, saved, stored } from './helpers';
 import { isBuiltByHand, openPiece, type Recipe } from './pieces/build';
 import { Hand } from './pieces/hand';
 import { moonCalendar, observingPlanner } from './pieces/printables';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 const PIECES: readonly Recipe[] = [
   { file: 'observing-planner', recipe: 'printables', build: observingPlanner, most: 90 },
-  { file: 'moon-calendar', recipe: 'printables', build: moonCalendar, most: 120 },
+  { file: 'moon-calendar', recipe: 'printables', build: moonCalendar, most: 120, always: 'shown' },
 ];
 
 for (const piece of PIECES) {
   const how = isBuiltByHand(piece)
     ? 'built in the browser, is the one the demo keeps'
     : 'as the demo keeps it, is sound';
-  test(`${piece.file}, ${how}`, async ({ page }) => {
+  test(`${piece.file}, ${how}`, piece.always || isBuiltByHand(piece) ? {} : ALONE, async ({ page }) => {
     await openPiece(page, piece);
     await page.keyboard.press('Alt+5');
     await expect(page.getByRole('region', { name: 'Checks' })).toContainText(/Nothing open|●/);
@@ -77,7 +77,7 @@ test('next year’s calendar from this year’s by one decision: every date is t
   await saved(page);
 });
 
-test('days from a calendar file stand in all months, and what is too long is said', async ({ page }) => {
+test('days from a calendar file stand in all months, and what is too long is said', ALONE, async ({ page }) => {
   await openJob(page, 'demo-moon-calendar');
   await page.keyboard.press('Alt+3');
   for (let i = 0; i < 4; i += 1) await page.keyboard.press('PageDown');
@@ -112,47 +112,51 @@ test('days from a calendar file stand in all months, and what is too long is sai
   await saved(page);
 });
 
-test('the four-line sheet on both papers, its sets counted for each and lettered by choice', async ({ page }) => {
-  const hand = new Hand(page);
-  await hand.beginPrintable('Four-line sets', {
-    Name: 'Four lines',
-    'Also on': 'US letter',
-    'x-height': '6.35 mm',
-    'Between sets': '9.525 mm',
-    Head: '25.4 mm',
-  });
-  const sheet = page.getByRole('complementary', { name: 'Yellow sheet' });
-  const sets = sheet.locator('[data-figure="count"]');
-  // A4, 277 mm inside its margins: floor((277 − 25.4 + 9.525) ÷ 28.575); letter, 259.4: one less.
-  await expect(sets).toContainText('9');
-  await page.keyboard.press('PageDown');
-  await expect(sets).toContainText('8');
-  await page.keyboard.press('PageUp');
-  await sets.getByRole('button').click();
-  await expect(sets).toContainText('floor(');
+test(
+  'the four-line sheet on both papers, its sets counted for each and lettered by choice',
+  ALONE,
+  async ({ page }) => {
+    const hand = new Hand(page);
+    await hand.beginPrintable('Four-line sets', {
+      Name: 'Four lines',
+      'Also on': 'US letter',
+      'x-height': '6.35 mm',
+      'Between sets': '9.525 mm',
+      Head: '25.4 mm',
+    });
+    const sheet = page.getByRole('complementary', { name: 'Yellow sheet' });
+    const sets = sheet.locator('[data-figure="count"]');
+    // A4, 277 mm inside its margins: floor((277 − 25.4 + 9.525) ÷ 28.575); letter, 259.4: one less.
+    await expect(sets).toContainText('9');
+    await page.keyboard.press('PageDown');
+    await expect(sets).toContainText('8');
+    await page.keyboard.press('PageUp');
+    await sets.getByRole('button').click();
+    await expect(sets).toContainText('floor(');
 
-  // A refused decision is said at its field, and nothing else changes.
-  await hand.unfold('Pages and base layouts');
-  await hand.press('Lay out Four-line sets');
-  const spacing = sheet.locator('input[name="head"]');
-  await spacing.fill('400 mm');
-  await spacing.blur();
-  await expect(sheet.getByRole('alert').filter({ hasText: 'Head and foot leave' })).toBeVisible();
-  await spacing.press('Escape');
-  await hand.decide({ words: 'Moon' });
-  await expect(page.locator('[data-bench]')).toBeVisible();
-  const job = await stored(page);
-  expect(job.pieces[0]?.bases).toHaveLength(2);
+    // A refused decision is said at its field, and nothing else changes.
+    await hand.unfold('Pages and base layouts');
+    await hand.press('Lay out Four-line sets');
+    const spacing = sheet.locator('input[name="head"]');
+    await spacing.fill('400 mm');
+    await spacing.blur();
+    await expect(sheet.getByRole('alert').filter({ hasText: 'Head and foot leave' })).toBeVisible();
+    await spacing.press('Escape');
+    await hand.decide({ words: 'Moon' });
+    await expect(page.locator('[data-bench]')).toBeVisible();
+    const job = await stored(page);
+    expect(job.pieces[0]?.bases).toHaveLength(2);
 
-  // Frozen it is plain elements, and one step back it counts again.
-  await hand.first();
-  await hand.press('Freeze');
-  await expect(page.getByRole('region', { name: 'Selection' })).toContainText(/\d+ elements/);
-  const frozen = await stored(page);
-  expect(frozen.pieces[0]?.bases[0]?.elements.some((e) => e.kind === 'printable')).toBe(false);
-  await page.keyboard.press('Control+z');
-  await expect(sheet.locator('input[name="head"]')).toHaveValue('25.4 mm');
-});
+    // Frozen it is plain elements, and one step back it counts again.
+    await hand.first();
+    await hand.press('Freeze');
+    await expect(page.getByRole('region', { name: 'Selection' })).toContainText(/\d+ elements/);
+    const frozen = await stored(page);
+    expect(frozen.pieces[0]?.bases[0]?.elements.some((e) => e.kind === 'printable')).toBe(false);
+    await page.keyboard.press('Control+z');
+    await expect(sheet.locator('input[name="head"]')).toHaveValue('25.4 mm');
+  },
+);
 
 test('the pad is laid two up on a US letter with marks to cut by', async ({ page }) => {
   await openJob(page, 'demo-observing-pad');

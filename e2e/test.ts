@@ -8,6 +8,9 @@ import { CHROMIUM } from '../scripts/chromium.mjs';
 /** What a page can remember; what the browser fetched once is kept, as that of anybody who comes a second time. */
 const REMEMBERED = 'cookies,file_systems,indexeddb,local_storage,service_workers,cache_storage';
 
+/** A test that is only run where everything is tried (`npm run test:all`): another stands for it in a common run. */
+export const ALONE = { tag: '@all' } as const;
+
 /**
  * Tests in the browser of somebody who was here before: fonts, engine and scripts are in its cache, everything that the
  * application remembers in a browser is gone before the next test. What a first visit is like is tested with
