@@ -157,6 +157,7 @@ export const COMMANDS: readonly Command[] = [
       ['--to KIND', EXPORT_KINDS.join(', ')],
       ['--out DIR', 'the folder for them'],
       ['--at MOMENT', 'the moment the files name, such as 2026-05-01T09:00:00Z; the same gives the same bytes'],
+      ['--revision N', 'the number that a proof names'],
       ['--strict', 'makes no file of a job with faults'],
       ['--unchecked', 'does not look for faults'],
       ...JOB_OPTIONS,
@@ -190,6 +191,7 @@ export const COMMANDS: readonly Command[] = [
     options: [
       ['--printer NAME', 'a printer that ships; otherwise common practice'],
       ['--job JOB', 'the job that they were made of: its printer, sides, size and bleed are what was ordered'],
+      ['--reply FILE', 'the reply as a page, PDF; of several files that of the last'],
     ],
     load: () => import('./commands/intake'),
   },

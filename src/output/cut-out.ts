@@ -9,6 +9,11 @@ export interface PagePlace {
   readonly where: Rect;
 }
 
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
 /** Shape and size of a cut-out, pixels. */
 const [WIDE, HIGH] = [320, 200];
 /** So much of the page is seen at least, mm, and so many times what the place itself is wide. */
@@ -33,7 +38,7 @@ function seenAround({ where }: PagePlace): Rect {
 export async function cutOuts(
   bytes: Uint8Array,
   places: readonly PagePlace[],
-  size: { readonly width: number; readonly height: number },
+  size: Size,
 ): Promise<readonly Uint8Array[]> {
   const ppm = Math.min(FINEST / (size.width + 2 * BEYOND), Math.max(...places.map((p) => WIDE / seenAround(p).width)));
   const pages = new Map<number, Promise<Uint8Array>>();
@@ -48,11 +53,7 @@ export async function cutOuts(
   return Promise.all(places.map(async (place) => cutOut(await pageAt(place.page), place, size)));
 }
 
-async function cutOut(
-  page: Uint8Array,
-  place: PagePlace,
-  size: { readonly width: number; readonly height: number },
-): Promise<Uint8Array> {
+async function cutOut(page: Uint8Array, place: PagePlace, size: Size): Promise<Uint8Array> {
   const { width: pixels, height: rows } = await sharp(page).metadata();
   const ppm = pixels / (size.width + 2 * BEYOND);
   const seen = seenAround(place);
@@ -96,4 +97,31 @@ function outlined(where: Rect, seen: Rect): string {
     `<g fill="none"><rect ${place} stroke="#fff" stroke-width="4"/>` +
     `<rect ${place} stroke="#b3261e" stroke-width="2"/></g></svg>`
   );
+}
+
+/** So many remarks get a picture [own]. */
+const PICTURED = 12;
+
+/** What is about the page as a whole has no place of its own. */
+const isWhole = (where: Rect, { width, height }: Size): boolean => where.width * where.height > 0.7 * width * height;
+
+/** Something that is said of a page, and where. */
+interface Said {
+  readonly pages: readonly number[];
+  readonly where?: Rect;
+}
+
+/** Pictures of the places that remarks speak of, as PNG; undefined where one has none, or the page cannot be drawn. */
+export async function picturesOfRemarks(
+  bytes: Uint8Array,
+  remarks: readonly Said[],
+  size: Size,
+): Promise<readonly (Uint8Array | undefined)[]> {
+  const placed = remarks.flatMap(({ where, pages: [page] }, i) =>
+    where && page !== undefined && !isWhole(where, size) ? [{ i, page, where }] : [],
+  );
+  const some = placed.slice(0, PICTURED);
+  const pngs = some.length > 0 ? await cutOuts(bytes, some, size).catch(() => []) : [];
+  const byRemark = new Map(some.map(({ i }, n) => [i, pngs[n]]));
+  return remarks.map((_, i) => byRemark.get(i));
 }

@@ -10,12 +10,14 @@ export interface ExportRequest {
   readonly kind: ExportKind;
   /** The moment that the files name; the same moment gives the same bytes. */
   readonly at: Date;
+  /** The number under which this state was saved, where it was. */
+  readonly revision?: number | undefined;
   readonly progress?: Progress;
 }
 
 /** Makes the files of one kind from a job. */
 export async function exportJob(request: ExportRequest): Promise<readonly OutputFile[]> {
-  const { job, assets, kind, at, progress = () => undefined } = request;
+  const { job, assets, kind, at, revision, progress = () => undefined } = request;
   const made = exportOf(kind);
   if (!made) throw new CannotExport(`“${kind}” is not a kind of file.`);
   const desk = async () => {
@@ -23,5 +25,5 @@ export async function exportJob(request: ExportRequest): Promise<readonly Output
     const { openDesk } = await import('./desk');
     return openDesk(job, assets);
   };
-  return made.make({ job, assets, at, progress, desk });
+  return made.make({ job, assets, at, revision, progress, desk });
 }

@@ -21,3 +21,4 @@ export * from './plates';
 export * from './ink-most';
 export * from './check-job';
 export * from './plate-pictures';
+export * from './reply';

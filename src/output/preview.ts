@@ -40,7 +40,8 @@ export async function previewFiles(desk: Desk, at: Date, progress: Progress): Pr
 const previewPpi = (side: DeskSide, longest: number): number =>
   (longest / Math.max(side.surface.boxes.trim.width, side.surface.boxes.trim.height)) * MM_PER_INCH;
 
-async function previewPdf(desk: Desk, at: Date, progress: Progress): Promise<Uint8Array> {
+/** Every side cut to its trim, a page each. */
+export async function previewPdf(desk: Desk, at: Date, progress: Progress): Promise<Uint8Array> {
   const { job } = desk;
   const [firstSide] = desk.sides;
   const ppi = firstSide ? previewPpi(firstSide, job.output.previewPixels) : 150;

@@ -28,6 +28,7 @@ const WORDS: Readonly<Record<WorkName, readonly [what: string, todo: string]>> =
   readAsset: ['Reading this file', 'Nothing was changed. Save it simpler in the program it comes from.'],
   answerFile: ['Looking at this file', 'Save it simpler in the program it comes from.'],
   answerJob: ['Making and looking at the press file', 'Export it under Output, and hand it in under Intake.'],
+  printReply: ['Setting this reply', 'Hand in the file again.'],
   openJobFile: ['Reading this file', 'Nothing was changed. Export it again.'],
   readJobText: ['Reading this job', 'Nothing was changed. Take out what is repeated very often.'],
   readKeptState: ['Reading this job', 'Restore an earlier revision.'],

@@ -232,7 +232,7 @@ function child(row: ExportRow, jobFile: string, out: string, signal: AbortSignal
     const program = shipped('dist', 'ys.mjs');
     const args = ['export', jobFile, '--to', row.kind, '--out', out, '--assets', dataFolder('assets')];
     // What is wrong with the job is on the page already.
-    args.push('--at', row.createdAt.toISOString(), '--unchecked');
+    args.push('--at', row.createdAt.toISOString(), '--revision', String(row.revision), '--unchecked');
     const running = fork(/* turbopackIgnore: true */ program, args, {
       stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
       env: { ...process.env, YS_HOME: shipped() },

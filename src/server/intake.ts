@@ -7,7 +7,7 @@ import type { Incoming } from './incoming';
 import { packedRevision } from './jobs';
 import { missing, refused } from './problems';
 import type { By } from './views';
-import type { Answered, Seen } from './work/intake';
+import type { Answered, Seen, ToPrint } from './work/intake';
 
 /**
  * What a printer of the books answers to a file that came in.
@@ -29,6 +29,10 @@ export async function answerRevision(id: string, number: number, by: By): Promis
   const document = await packedRevision(id, number);
   return seen(await ask('answerJob', { document }, { ...by, key: `house ${sha256(document)}` }));
 }
+
+/** A reply as a page. */
+export const printedReply = (reply: ToPrint, signal: AbortSignal): Promise<Uint8Array> =>
+  ask('printReply', reply, { key: `reply ${sha256(Buffer.from(JSON.stringify(reply)))}`, signal });
 
 function seen(answered: Answered): Seen {
   if (!answered.ok) throw refused.file(answered.problem);

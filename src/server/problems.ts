@@ -8,6 +8,7 @@ const EXPORT_AGAIN = 'Export the job again.';
 
 /** What is asked for cannot be understood. */
 export const unclear = {
+  reply: () => new Problem(400, 'This reply cannot be read.', 'Hand in the file again.'),
   beyond: () => new Problem(400, 'Four lengths in millimetres are wanted: above, right, below, left.', RELOAD),
   notWhole: (what: string) => new Problem(400, `${what} must be a whole number.`, RELOAD),
   profile: () => new Problem(400, 'There is no such output profile.', 'Reload the page.'),

@@ -2,7 +2,7 @@ import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { watched } from '../../output/bounds';
 import { EXPORT_KINDS, exportOf } from '../../output/exports';
-import { UsageError, type Arguments } from '../arguments';
+import { UsageError, wholeNumber, type Arguments } from '../arguments';
 import { openJob } from '../job-file';
 import { print, say, writeWhole } from '../say';
 
@@ -15,6 +15,7 @@ export async function run(args: Arguments): Promise<number> {
   if (out === undefined) throw new UsageError('--out names the folder for the files.');
   const at = new Date(args.flags.get('at') ?? Date.now());
   if (Number.isNaN(at.getTime())) throw new UsageError('--at is a moment such as 2026-05-01T09:00:00Z.');
+  const revision = args.flags.has('revision') ? wholeNumber(args, 'revision', 1) : undefined;
   const { job, assets } = await openJob(args);
   if (job.stage === 'template' && !wanted.isCarried)
     throw new UsageError(`“${job.name}” is a template and is not printed. Begin a job from it on the board.`);
@@ -29,7 +30,7 @@ export async function run(args: Arguments): Promise<number> {
   // A parent process that listens is told how far it is; without it nobody wants the files.
   if (process.send) watched();
   const progress = (share: number, step: string) => process.send?.({ share, step });
-  const files = await exportJob({ job, assets, kind: wanted.kind, at, progress });
+  const files = await exportJob({ job, assets, kind: wanted.kind, at, revision, progress });
   await mkdir(out, { recursive: true });
   for (const file of files) await writeWhole(join(out, file.name), file.bytes);
   print(files.map((file) => ({ name: file.name, type: file.type, bytes: file.bytes.length })));

@@ -3,11 +3,11 @@ import { MAX_ASSET_BYTES } from '../../bring-in/asset';
 import { orderOf } from '../../core/job';
 import { counted } from '../../core/measure';
 import { House, SHIPPED_PRINTERS } from '../../core/shop';
-import { NotReadable, replyTo, type Reply } from '../../intake';
+import { NotReadable, replyTo, replyWords, type Reply } from '../../intake';
 import { UsageError, type Arguments } from '../arguments';
 import { readBounded } from '../files';
 import { openJobFile } from '../job-file';
-import { print, say } from '../say';
+import { print, say, writeWhole } from '../say';
 
 /** What a print house answers to files, anybody’s. */
 export async function run(args: Arguments): Promise<number> {
@@ -22,9 +22,12 @@ export async function run(args: Arguments): Promise<number> {
   for (const path of args.words) {
     const file = basename(path);
     try {
-      const reply = await replyTo(await readBounded(path, MAX_ASSET_BYTES), house, order);
+      const bytes = await readBounded(path, MAX_ASSET_BYTES);
+      const reply = await replyTo(bytes, house, order);
       isAnyBack ||= reply.answer === 'sent back';
       replies.push({ file, ...reply });
+      const page = args.flags.get('reply');
+      if (page !== undefined) await writeWhole(page, await pageOf(reply, bytes, { file, house: house.name }));
       say(`${file}: ${inWords(reply)}`);
     } catch (error) {
       if (!(error instanceof NotReadable)) throw error;
@@ -35,6 +38,17 @@ export async function run(args: Arguments): Promise<number> {
   }
   print(replies);
   return isAnyBack ? 1 : 0;
+}
+
+/** The reply as a page, with a picture of each place. */
+async function pageOf(reply: Reply, bytes: Uint8Array, of: { file: string; house: string }): Promise<Uint8Array> {
+  const { picturesOfRemarks, replyPdf } = await import('../../output');
+  const pngs = await picturesOfRemarks(bytes, reply.remarks, reply.size);
+  const { lines, ...words } = replyWords(reply);
+  const day = new Date().toISOString().slice(0, 10);
+  const house = of.house || 'A print house';
+  const pictured = lines.map((line, i) => ({ ...line, png: pngs[i] }));
+  return replyPdf({ ...words, house, file: of.file, day, lines: pictured }, new Date());
 }
 
 /** A house that ships; without a name, one that says nothing of its own. */

@@ -12,7 +12,7 @@ const HALF_WIDTH = 2 * Math.sqrt(2 * Math.LN2);
 /** What runs together from a distance, mm. */
 export const apartFrom = (distance: Mm): Mm => distance * MINUTE;
 
-/** Standard deviation of the Gaussian by which things are blurred from a distance, mm: as wide as what runs into one. */
+/** Standard deviation of the Gaussian that blurs from a distance, mm: as wide as what runs into one. */
 export const blurFrom = (distance: Mm): Mm => apartFrom(distance) / HALF_WIDTH;
 
 /** Height of capitals that are only just told apart from a distance, mm. */

@@ -9,6 +9,8 @@ export interface Making {
   readonly assets: AssetSource;
   /** The moment that the files name; the same moment gives the same bytes. */
   readonly at: Date;
+  /** The number under which this state of the job was saved, where it was. */
+  readonly revision: number | undefined;
   readonly progress: Progress;
   /** The job with fonts and profile opened, and every side drawn. */
   readonly desk: () => Promise<Desk>;

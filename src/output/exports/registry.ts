@@ -5,10 +5,11 @@ import { dummy } from './dummy';
 import { plates } from './plates';
 import { press } from './press';
 import { preview } from './preview';
+import { proof } from './proof';
 import { working } from './working';
 
 /** Every kind of export, in the order in which they are offered: server, command line and pages take them from here. */
-export const EXPORTS = [press, preview, plates, die, dummy, desk, working] as const;
+export const EXPORTS = [press, preview, proof, plates, die, dummy, desk, working] as const;
 
 export type ExportKind = (typeof EXPORTS)[number]['kind'];
 

@@ -1,9 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { orderOf } from '@/core/job';
-import type { Rect } from '@/core/layout';
 import type { House } from '@/core/shop';
 import { NotReadable, replyTo, type Order, type Reply } from '@/intake';
-import { CannotExport, cutOuts, exportJob } from '@/output';
+import { CannotExport, exportJob, picturesOfRemarks, replyPdf } from '@/output';
 import { unpack } from '../packed';
 import { assets } from './kept';
 
@@ -21,9 +20,6 @@ export interface Seen {
 
 /** What a house answers to a file, or why there is nothing to look at. */
 export type Answered = ({ readonly ok: true } & Seen) | { readonly ok: false; readonly problem: string };
-
-/** So many remarks get a picture [own]. */
-const PICTURED = 12;
 
 /** Has a file looked at by the print house at the other end. */
 export async function answerFile({ path, house }: ToAnswer): Promise<Answered> {
@@ -59,20 +55,39 @@ async function answered(bytes: Uint8Array, house: House, order: Order = {}): Pro
   }
 }
 
-/** What is about the page as a whole has no place of its own. */
-const isWhole = (where: Rect, { width, height }: Reply['size']): boolean =>
-  where.width * where.height > 0.7 * width * height;
-
 async function picturesOf(bytes: Uint8Array, { remarks, size }: Reply): Promise<readonly string[]> {
-  const placed = remarks.flatMap(({ where, pages: [page] }, i) =>
-    where && page !== undefined && !isWhole(where, size) ? [{ i, page, where }] : [],
-  );
-  const some = placed.slice(0, PICTURED);
-  // A page that cannot be drawn has no pictures; what is said of it stands.
-  const pngs = some.length > 0 ? await cutOuts(bytes, some, size).catch(() => []) : [];
-  const byRemark = new Map(some.map(({ i }, n) => [i, pngs[n]]));
-  return remarks.map((_, i) => {
-    const png = byRemark.get(i);
-    return png ? `data:image/png;base64,${Buffer.from(png).toString('base64')}` : '';
-  });
+  const pngs = await picturesOfRemarks(bytes, remarks, size);
+  return pngs.map((png) => (png ? `data:image/png;base64,${Buffer.from(png).toString('base64')}` : ''));
 }
+
+/** A reply in words, with the pictures of its places as addresses. */
+export interface ToPrint {
+  readonly house: string;
+  readonly file: string;
+  readonly answer: string;
+  readonly facts: string;
+  readonly day: string;
+  readonly lines: readonly {
+    readonly weight: string;
+    readonly title: string;
+    readonly found: string;
+    readonly wish: string;
+    readonly place: string;
+    readonly picture: string;
+  }[];
+}
+
+const HEAD = 'data:image/png;base64,';
+
+/** A reply as a page. */
+export const printReply = ({ lines, ...words }: ToPrint): Promise<Uint8Array> =>
+  replyPdf(
+    {
+      ...words,
+      lines: lines.map(({ picture, ...line }) => ({
+        ...line,
+        png: picture.startsWith(HEAD) ? Buffer.from(picture.slice(HEAD.length), 'base64') : undefined,
+      })),
+    },
+    new Date(),
+  );

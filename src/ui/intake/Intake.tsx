@@ -87,7 +87,7 @@ export function Intake() {
             </Box>
             <Box component="ul" aria-label="Replies" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1.25 }}>
               {list.map((handed) => (
-                <ReplyRow key={handed.key} handed={handed} onBegin={() => setBegun(handed)} />
+                <ReplyRow key={handed.key} handed={handed} house={printer} onBegin={() => setBegun(handed)} />
               ))}
             </Box>
           </>

@@ -3,8 +3,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { counted, formatNumber } from '@/core/measure';
-import type { HouseAnswer } from '../shell/api';
+import { wordsOf, type HouseAnswer } from '../shell/api';
+import { useSay } from '../shell/Messages';
 import { RemarkBox } from '../shell/RemarkBox';
+import { saveReply } from '../shell/save-reply';
 import { COLOURS, FACES } from '../shell/theme';
 import type { HandedIn } from './use-replies';
 
@@ -16,12 +18,14 @@ const ANSWER_COLOUR = {
 
 interface Props {
   readonly handed: HandedIn;
+  /** Whose reply it is; empty for common practice. */
+  readonly house: string;
   /** Begins a job from the file. */
   readonly onBegin: () => void;
 }
 
 /** What came back for a file: in one line, and each remark on wish. */
-export function ReplyRow({ handed: { file, answer }, onBegin }: Props) {
+export function ReplyRow({ handed: { file, answer }, house, onBegin }: Props) {
   return (
     <Box
       component="li"
@@ -30,7 +34,7 @@ export function ReplyRow({ handed: { file, answer }, onBegin }: Props) {
       sx={{ bgcolor: 'background.paper', color: 'text.primary', p: 1.5 }}
     >
       {answer.is === 'reply' ? (
-        <Replied name={file.name} answer={answer} onBegin={onBegin} />
+        <Replied name={file.name} house={house} answer={answer} onBegin={onBegin} />
       ) : (
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
           <b>{file.name}</b>
@@ -45,10 +49,12 @@ export function ReplyRow({ handed: { file, answer }, onBegin }: Props) {
 
 interface RepliedProps extends Pick<Props, 'onBegin'> {
   readonly name: string;
+  readonly house: string;
   readonly answer: HouseAnswer;
 }
 
-function Replied({ name, answer: { reply, pictures }, onBegin }: RepliedProps) {
+function Replied({ name, house, answer: { reply, pictures }, onBegin }: RepliedProps) {
+  const say = useSay();
   const { answer, pages, size, remarks } = reply;
   const [open, setOpen] = useState(answer === 'sent back');
   const mm = (value: number) => formatNumber(value, 1);
@@ -67,6 +73,16 @@ function Replied({ name, answer: { reply, pictures }, onBegin }: RepliedProps) {
             {open ? 'Close' : counted(remarks.length, 'remark')}
           </Button>
         )}
+        <Button
+          size="small"
+          onClick={() =>
+            void saveReply({ reply, pictures }, name, house).catch((error: unknown) =>
+              say({ tone: 'problem', text: wordsOf(error) }),
+            )
+          }
+        >
+          Save the reply
+        </Button>
         <Button size="small" variant="outlined" onClick={onBegin}>
           Begin a job
         </Button>

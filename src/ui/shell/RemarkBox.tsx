@@ -1,15 +1,12 @@
 'use client';
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
-import { formatNumber } from '@/core/measure';
 import type { Remark } from '@/intake';
+import { placeWords } from '@/intake/reply-words';
 import { COLOURS } from './theme';
 
 const SIGN = { fault: '✕', warning: '▲', note: '●' } as const;
 const COLOUR = { fault: COLOURS.fault, warning: COLOURS.warning, note: COLOURS.inkSoft } as const;
-
-/** So many pages are named; the rest are counted. */
-const NAMED = 6;
 
 interface Props {
   readonly remark: Remark;
@@ -21,14 +18,8 @@ interface Props {
 
 /** What a print house says of one thing in a file. */
 export function RemarkBox({ remark, picture, children }: Props) {
-  const { rule, weight, title, found, wish, pages, count, where } = remark;
-  const more = pages.length - NAMED;
-  const word = pages.length > 1 ? 'pages' : 'page';
-  const on =
-    pages.length === 0 ? '' : `${word} ${pages.slice(0, NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
-  // What begins at the corner is about the page as a whole.
-  const isPlaced = where !== undefined && (where.x > 0.5 || where.y > 0.5);
-  const at = isPlaced && `${formatNumber(where.x, 0)}, ${formatNumber(where.y, 0)} mm from the corner`;
+  const { rule, weight, title, found, wish, pages, count } = remark;
+  const place = placeWords(remark);
   return (
     <Box
       component="li"
@@ -53,8 +44,8 @@ export function RemarkBox({ remark, picture, children }: Props) {
         </Box>
         <Box>{found}</Box>
         <Box sx={{ color: 'text.secondary', fontSize: 13 }}>
-          {[on, at].filter(Boolean).join(' · ')}
-          {on || at ? ' · ' : ''}Wanted: {wish}
+          {place}
+          {place !== '' && ' · '}Wanted: {wish}
         </Box>
         {children}
       </Box>

@@ -13,7 +13,9 @@ import { useFix } from '../../open-job/use-fix';
 import { whenSaved } from '../../open-job/when-saved';
 import { api, wordsOf, type HouseAnswer } from '../../shell/api';
 import { Heading } from '../../shell/Heading';
+import { useSay } from '../../shell/Messages';
 import { RemarkBox } from '../../shell/RemarkBox';
+import { saveReply } from '../../shell/save-reply';
 import { COLOURS } from '../../shell/theme';
 
 /** A reply, and the state of the job that it is about. */
@@ -45,6 +47,11 @@ export function HouseSays() {
     },
     onSuccess: setAsked,
   });
+  const say = useSay();
+  const saved = (answer: HouseAnswer) =>
+    saveReply(answer, job.name, job.house.name).catch((error: unknown) =>
+      say({ tone: 'problem', text: wordsOf(error) }),
+    );
   const isOld = asked !== undefined && asked.of !== job;
   return (
     <section aria-label="The print house">
@@ -69,6 +76,9 @@ export function HouseSays() {
           <Box role="status">
             <b>{asked.reply.answer}</b>
             {isOld && ' — but the job has changed since. Ask again.'}
+            <Button size="small" onClick={() => void saved(asked)} sx={{ ml: 1 }}>
+              Save the reply
+            </Button>
           </Box>
         )}
       </Box>

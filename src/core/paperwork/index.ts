@@ -1,0 +1,3 @@
+export * from './proof-sheet';
+export * from './reply-sheet';
+export { together } from './sheet';
