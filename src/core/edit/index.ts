@@ -36,6 +36,7 @@ export * from './overrides';
 export * from './pages';
 export * from './path-points';
 export * from './placeholder';
+export * from './proofs';
 export * from './put-printable';
 export * from './records';
 export * from './said';

@@ -18,6 +18,7 @@ export const nextVersion = (job: Job, id: string, revision: number): Job => ({
   id,
   name: nextName(job.name).slice(0, 200),
   stage: 'brief',
+  proofs: undefined,
   due: null,
   previous: { job: job.id, revision },
 });

@@ -52,6 +52,7 @@ export function copiedTo(
       stage: 'brief',
       due: null,
       previous: null,
+      proofs: undefined,
       readingDistance: format.usual?.distance ?? job.readingDistance,
     },
   };

@@ -11,6 +11,7 @@ export * from './paints-used';
 export * from './template';
 export * from './blank-of';
 export * from './order';
+export * from './proof';
 export * from './base-layout';
 export * from './inherit';
 export * from './base-surface';

@@ -21,6 +21,7 @@ import { BaseLayout, Numbering, PageLayout } from './base-layout';
 import { FOLD_LINES, Finishing } from '../finish';
 import { FORMATS, type Format } from '../format';
 import { Asset } from './asset';
+import { Proof } from './proof';
 import { Kit } from './kit';
 import { NamedMeasure } from './named-measure';
 import { JOB_UNITS } from '../measure';
@@ -149,6 +150,7 @@ export const Job = z.strictObject({
     .strictObject({ job: id, revision: z.number().int().min(1) })
     .optional()
     .describe('The template, and its state, that the job was begun from: all but its slots is fixed.'),
+  proofs: z.array(Proof).max(200).optional().describe('Proofs that were made of it, the first one first.'),
   stock: Stock.prefault({}),
   house: House.prefault({}).describe('The printer’s wishes; without a name, common practice with a few set by hand.'),
   unit: z.enum(JOB_UNITS).default('mm').describe('What a bare number means.'),

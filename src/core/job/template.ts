@@ -22,7 +22,15 @@ export const slotsOf = (piece: Piece): readonly FoundSlot[] =>
 
 /** A template made of a job; the job itself stays. */
 export const templateOf = (job: Job, id: string): Job => {
-  return { ...withoutTemplate(job), id, stage: 'template', due: null, quantity: null, previous: null };
+  return {
+    ...withoutTemplate(job),
+    id,
+    stage: 'template',
+    due: null,
+    quantity: null,
+    previous: null,
+    proofs: undefined,
+  };
 };
 
 /**
@@ -33,6 +41,7 @@ export const begunFrom = (template: Job, id: string, revision: number, name: str
   ...template,
   id,
   name,
+  proofs: undefined,
   stage: 'brief',
   due: null,
   previous: null,
@@ -92,6 +101,7 @@ const FREE: readonly string[] = [
   'unit',
   'step',
   'previous',
+  'proofs',
 ];
 
 export type Kept = { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly problem: string };

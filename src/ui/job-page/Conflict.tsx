@@ -9,7 +9,7 @@ import { api, wordsOf } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { useJob } from '../open-job/context';
 import { useBeside } from '../open-job/use-beside';
-import { Versions } from './Versions';
+import { Versions } from '../versions/Versions';
 
 /** Two versions of the job: the designer chooses which goes on. Both are kept whichever it is. */
 export function Conflict({ conflict }: { readonly conflict: Extract<Phase, { is: 'conflict' }> }) {

@@ -61,7 +61,7 @@ const DummyView = dynamic(() => import('../dummy/DummyView'), {
 const RulerDialog = fetched(() => import('../bench/RulerDialog').then((m) => m.RulerDialog));
 const AddPrintable = fetched(() => import('../printable/AddPrintable').then((m) => m.AddPrintable));
 const CopyTo = fetched(() => import('../size/CopyTo').then((m) => m.CopyTo));
-const Compare = fetched(() => import('./Compare').then((m) => m.Compare));
+const Compare = fetched(() => import('../versions/Compare').then((m) => m.Compare));
 const Conflict = fetched(() => import('./Conflict').then((m) => m.Conflict));
 const Search = fetched<{ readonly onClose: () => void }>(() => import('../search/Search').then((m) => m.Search));
 const KeptBeside = fetched(() => import('./KeptBeside').then((m) => m.KeptBeside));

@@ -16,7 +16,7 @@ import { useSay } from '../shell/Messages';
 import { momentWords } from '../shell/moments';
 import { useJob } from '../open-job/context';
 import { useBeside } from '../open-job/use-beside';
-import { Versions } from './Versions';
+import { Versions } from '../versions/Versions';
 
 /** Versions that another save came before: each can be looked at beside the job, taken in its place, or left. */
 export function KeptBeside({ onClose }: { readonly onClose: () => void }) {

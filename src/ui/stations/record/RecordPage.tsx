@@ -14,6 +14,7 @@ import { useExports } from '../../open-job/use-exports';
 import { wordsOf, type ExportFacts, type ExportKind } from '../../shell/api';
 import { momentWords } from '../../shell/moments';
 import { FACES } from '../../shell/theme';
+import { Proofs } from './Proofs';
 
 /** So many changes are named. */
 const MOST = 40;
@@ -23,6 +24,9 @@ export function RecordPage() {
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', p: 3 }}>
       <Paper sx={{ maxWidth: 820, mx: 'auto', p: 4, boxShadow: '0 3px 12px rgb(27 35 52 / 0.15)' }}>
+        <Part title="Proofs">
+          <Proofs />
+        </Part>
         <FilesMade />
         <ChangesMade />
       </Paper>

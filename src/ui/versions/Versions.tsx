@@ -1,15 +1,11 @@
 'use client';
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { useMemo, useState, type ReactNode } from 'react';
-import { itemsOf } from '@/core/drawing';
 import { baseOfSide, changedElements, describeDifferences, type Job, type SideName } from '@/core/job';
-import { svgPage } from '@/paint/svg';
 import { ChoiceField } from '../field/ChoiceField';
 import { COLOURS } from '../shell/theme';
-import { paintingOf } from '../open-job/painting';
 import { pieceOf } from '@/core/edit';
-import { useDeskOf } from '../open-job/use-desk';
+import { SideOf } from '../view/SideOf';
 
 /** One of two states of a job. */
 interface Version {
@@ -66,54 +62,23 @@ interface PictureProps extends Version {
 }
 
 function VersionPicture({ title, job, choice, side, marked }: PictureProps) {
-  const { desk, problem } = useDeskOf(job, side);
-  const trim = desk?.drawing.boxes.trim;
-  const picture = useMemo(() => {
-    if (!desk || !trim) return '';
-    const { drawing, resources, rules } = desk;
-    // A drawing within another is cut to its own edges: what bleeds off is not seen.
-    return svgPage(itemsOf(drawing), trim, paintingOf(resources, rules.conversion)).replace(
-      / width="[^"]*mm" height="[^"]*mm"/,
-      ` width="${trim.width}" height="${trim.height}"`,
-    );
-  }, [desk, trim]);
-  const frames = desk?.drawing.frames.filter((f) => marked.includes(f.element)) ?? [];
   return (
     <Box sx={{ display: 'grid', gap: 1, justifyItems: 'center', alignContent: 'start' }}>
       <b>{title}</b>
-      {problem && <Alert severity="error">{problem}</Alert>}
-      <Box
-        role="img"
-        aria-label={`${title}: ${side}, ${frames.length} marked`}
-        sx={{ position: 'relative', width: '100%', height: 320, bgcolor: COLOURS.bench, p: 1 }}
-      >
-        {trim && (
-          <svg
-            viewBox={`0 0 ${trim.width} ${trim.height}`}
-            width="100%"
-            height="100%"
-            dangerouslySetInnerHTML={{ __html: picture }}
-          />
-        )}
-        {trim && (
-          <Box
-            component="svg"
-            viewBox={`${trim.x} ${trim.y} ${trim.width} ${trim.height}`}
-            sx={{
-              position: 'absolute',
-              inset: 8,
-              width: 'calc(100% - 16px)',
-              height: 'calc(100% - 16px)',
-              overflow: 'visible',
-            }}
-          >
-            {frames.map(({ element, bounds }) => (
+      <SideOf
+        job={job}
+        side={side}
+        height={320}
+        cut="trim"
+        box={({ trim }) => trim}
+        label={`${title}: ${side}, ${marked.length} marked`}
+        over={({ frames }) =>
+          frames
+            .filter(({ element }) => marked.includes(element))
+            .map(({ element, bounds: { x, y, width, height } }) => (
               <rect
                 key={element}
-                x={bounds.x}
-                y={bounds.y}
-                width={bounds.width}
-                height={bounds.height}
+                {...{ x, y, width, height }}
                 fill={COLOURS.accent}
                 fillOpacity="0.08"
                 stroke={COLOURS.accent}
@@ -121,10 +86,9 @@ function VersionPicture({ title, job, choice, side, marked }: PictureProps) {
                 strokeDasharray="6 3"
                 vectorEffect="non-scaling-stroke"
               />
-            ))}
-          </Box>
-        )}
-      </Box>
+            ))
+        }
+      />
       {choice}
     </Box>
   );
