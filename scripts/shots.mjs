@@ -83,15 +83,13 @@ try {
   await page.getByRole('textbox', { name: 'Find' }).fill('dark');
   await page.getByRole('list', { name: 'Places' }).getByRole('button').first().click();
   await shot('search');
-  await visit('/jobs/demo-report-poster?at=lay-out');
-  await page.locator('[data-bench]').focus();
-  await page.keyboard.press('s');
-  await page.keyboard.press('u');
-  await page.waitForTimeout(600);
-  await clickAt(60, 460);
-  await shot('lay-out-poster');
-  await page.keyboard.press('u');
-  await page.keyboard.press('s');
+  // As it is seen from across the street, by eyes without green cones.
+  await visit('/jobs/demo-report-poster?at=inspect');
+  const eyes = page.getByRole('region', { name: 'Eyes' });
+  await eyes.getByRole('combobox', { name: 'seen from' }).click();
+  await page.getByRole('option', { name: '10 m', exact: true }).click();
+  await eyes.scrollIntoViewIfNeeded();
+  await shot('eyes');
   await visit('/jobs/demo-catalogue?at=lay-out');
   await page
     .locator('[data-strip]')
@@ -131,19 +129,29 @@ try {
   await page.getByRole('button', { name: 'folded', exact: true }).click();
   await page.waitForSelector('[data-dummy=ready]');
   await page.getByRole('button', { name: 'One fold further' }).click();
+  await page.getByRole('button', { name: 'worst, 5 ×' }).click();
   await page.getByRole('slider', { name: 'Folding' }).focus();
   for (let i = 0; i < 45; i += 1) await page.keyboard.press('ArrowRight');
   await shot('dummy');
+  await page.keyboard.press('Alt+7');
+  await page.getByRole('button', { name: 'Make a proof' }).click();
+  await page
+    .getByRole('link', { name: /proof\.pdf$/ })
+    .first()
+    .waitFor({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Remarks', exact: true }).click();
+  const seen = page.getByRole('img', { name: /as it was seen/ });
+  const place = await seen.boundingBox();
+  await page.mouse.click(place.x + place.width * 0.75, place.y + place.height * 0.5);
+  await page.getByRole('textbox', { name: /^1 · / }).fill('A little larger, please');
+  await page.keyboard.press('Enter');
+  await shot('proof');
+  await page.getByRole('button', { name: 'Close' }).click();
   await visit('/reckoner');
   await page.getByRole('button', { name: 'Panels of a fold' }).click();
   await shot('reckoner');
   await visit('/books');
   await shot('books');
-  await visit('/jobs/demo-moon-calendar?at=lay-out');
-  for (let i = 0; i < 16; i += 1) await page.keyboard.press('PageDown');
-  await page.waitForTimeout(1500);
-  await page.keyboard.press('Tab');
-  await shot('lay-out-calendar');
   await visit('/jobs/demo-bookmark?at=finish');
   await page.getByRole('button', { name: 'Plates', exact: true }).click();
   await page.getByRole('button', { name: /^Cyan, / }).waitFor();

@@ -18,6 +18,7 @@ import {
   exceededBy,
   figureAt,
   inAThousand,
+  suggestedBy,
   type DriftSide,
   type Line,
 } from './index';
@@ -152,6 +153,31 @@ const frame = (inset: number): Element =>
 
 const house = (more: object) =>
   House.parse({ name: 'Yard', trimTolerance: 1, machines: { guillotine: { pile: 0 } }, ...more });
+
+describe('what the machines ask of a layout', () => {
+  test('words stay clear of the cut that comes once in a thousand, a border is wide enough to look even', async () => {
+    const side = await sideOf(makeJob([], { house: house({}) }));
+    const { clear, border } = suggestedBy(side);
+    // The quantile of a normal with σ = ½ that is cut off at 3 σ, by Python.
+    const quantile = python(
+      'from statistics import NormalDist as N\nn = N(); w = n.cdf(3) - n.cdf(-3)\nprint(n.inv_cdf(n.cdf(3) - 0.001 * w) / 2)',
+      null,
+    ) as number;
+    expect(clear).toBeCloseTo(quantile, 6);
+    const at = (width: number) =>
+      borderOf(side, { x: width, y: width, width: 148 - 2 * width, height: 210 - 2 * width })?.chance ?? 1;
+    expect(at(border)).toBeLessThanOrEqual(0.001);
+    expect(at(border - 0.3)).toBeGreaterThan(0.001);
+  });
+
+  test('a house that cuts truly asks for less', async () => {
+    const of = async (trimTolerance: number) =>
+      suggestedBy(await sideOf(makeJob([], { house: house({ trimTolerance }) })));
+    const [true_, loose] = [await of(0.3), await of(1.5)];
+    expect(true_.clear).toBeLessThan(loose.clear);
+    expect(true_.border).toBeLessThan(loose.border);
+  });
+});
 
 describe('a border', () => {
   test('of 3 mm, cut to ± 1 mm, is crooked as often as the sum over both cuts says', async () => {

@@ -4,4 +4,5 @@ export * from './copies';
 export * from './folded';
 export * from './rank';
 export * from './side';
+export * from './suggested';
 export * from './trimming';

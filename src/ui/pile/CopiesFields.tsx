@@ -4,11 +4,15 @@ import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { useId } from 'react';
-import { COPIES } from '@/core/drift';
-import { formatLength, formatNumber } from '@/core/measure';
+import { useId, useMemo } from 'react';
+import { COPIES, suggestedBy, type DriftSide } from '@/core/drift';
+import { changePiece } from '@/core/edit';
+import { edges } from '@/core/layout';
+import { MM_PER_INCH, formatLength, formatNumber } from '@/core/measure';
+import { isImperial } from '@/core/rules';
 import { MACHINE_TITLES } from '@/core/shop';
 import { NumberField } from '../field/NumberField';
+import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { Heading } from '../shell/Heading';
 import { COLOURS, FACES } from '../shell/theme';
@@ -96,6 +100,7 @@ export function CopiesFields() {
             careless
           </Box>
         </Box>
+        <Suggestion side={pile.side} />
         {mode === 'one' && shown && (
           <Box role="status" data-off sx={{ fontSize: 13, fontFamily: FACES.figure }}>
             {offWords(pile.side, shown, (mm) => formatLength(Math.round(mm * blank.scale * 20) / 20, job.unit))}
@@ -103,5 +108,38 @@ export function CopiesFields() {
         )}
       </Box>
     </section>
+  );
+}
+
+/** What the machines ask of the layout, and the safe margin taken from it. */
+function Suggestion({ side }: { readonly side: DriftSide }) {
+  const { job, blank } = useDesk();
+  const change = useJob((s) => s.change);
+  const { clear, border } = useMemo(() => suggestedBy(side), [side]);
+  // Up to the next half of a millimetre, or sixty-fourth of an inch.
+  const step = isImperial(job.unit) ? MM_PER_INCH / 64 : 0.5;
+  const safe = Math.ceil((clear * blank.scale) / step) * step;
+  const write = (mm: number) => formatLength(mm, job.unit);
+  const isTaken = Object.values(blank.safe).every((mm) => Math.abs(mm - safe) < 1e-6);
+  if (safe <= 0) return null;
+  return (
+    <Box sx={{ fontSize: 12.5, lineHeight: 1.35 }} data-suggested>
+      One copy in a thousand is cut {write(clear * blank.scale)} inside its trim: words stand clear of it from{' '}
+      <b>{write(safe)}</b> on
+      {border > 0 && (
+        <>
+          , a border looks even from <b>{write(Math.ceil(border * blank.scale * 2) / 2)}</b> on
+        </>
+      )}
+      .{' '}
+      {!isTaken && (
+        <Button
+          size="small"
+          onClick={() => change('Safe margin', (now) => changePiece(now, (piece) => ({ ...piece, safe: edges(safe) })))}
+        >
+          Take {write(safe)} as safe margin
+        </Button>
+      )}
+    </Box>
   );
 }
