@@ -26,8 +26,12 @@ import { drawnJobOf } from './drawn';
 import { inMemory, makeJob } from './jobs';
 import { shortNameOf } from '@/core/element';
 
-// The whole page beneath a message hides it.
-configure({ defaultHidden: true, getElementError: (message) => new Error(message?.split('\n')[0] ?? '') });
+// The whole page beneath a message hides it. What is waited for comes late on a busy machine: a limit is for what hangs.
+configure({
+  asyncUtilTimeout: 60_000,
+  defaultHidden: true,
+  getElementError: (message) => new Error(message?.split('\n')[0] ?? ''),
+});
 
 let resources: Resources | undefined;
 

@@ -18,8 +18,11 @@ import { api, wordsOf } from '../../shell/api';
 import { useSay } from '../../shell/Messages';
 import { momentWords } from '../../shell/moments';
 import { COLOURS, FACES } from '../../shell/theme';
-import { Compare } from '../../versions/Compare';
-import { ProofRemarks } from './ProofRemarks';
+import { fetched } from '../../shell/fetched';
+
+/** Pictures of other states are no part of what is seen first. */
+const Compare = fetched(async () => (await import('../../versions/Compare')).Compare);
+const ProofRemarks = fetched(async () => (await import('./ProofRemarks')).ProofRemarks);
 
 const STATES: Readonly<Record<ProofState, string>> = {
   sent: 'sent',
