@@ -4,9 +4,10 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { PDFArray, PDFDict, PDFName, PDFString, type PDFDocument } from '@cantoo/pdf-lib';
 import { demoPiece } from '../testing/demo';
 import { pdfOf } from '../testing/exports';
-import { BLEED, FOLLOWS, HEIGHT, MM, PLANTED, pixels, planted, sound } from '../testing/planted';
+import { BLEED, FOLLOWS, HEIGHT, MM, PLANTED, changed, pixels, planted, sound } from '../testing/planted';
 import { inFolder, pageBoxes, run } from '../testing/programs';
 import { House, SHIPPED_PRINTERS } from '../core/shop';
 import { INTAKE_RULES, NotReadable, readFile, replyTo, type Reply } from './index';
@@ -44,7 +45,8 @@ describe('planted faults', () => {
   test('every rule but those of an order has a fault planted for it', () => {
     const covered = new Set(PLANTED.map(([rule]) => rule));
     const others = INTAKE_RULES.map(({ id }) => id).filter((id) => !covered.has(id));
-    expect(others).toEqual(['page-count', 'transparency']);
+    // Those of the standard are planted in files of our own, below.
+    expect(others).toEqual(['page-count', 'transparency', 'standard']);
   });
 
   test('what was ordered is asked for', async () => {
@@ -87,7 +89,7 @@ test('houses differ: what one sends back the other takes', async () => {
     const house = SHIPPED_PRINTERS.find((h) => h.name === name);
     return house ? rulesOf(await replyTo(bytes, house)) : [];
   };
-  expect(await at('Copperplate Yard')).toEqual(['rgb']);
+  expect(await at('Copperplate Yard')).toEqual(['rgb', 'standard']);
   expect(await at('Corner Counter')).toEqual(
     ['rgb', 'ink-heavy', 'type-near-trim'].filter((r) => r !== 'type-near-trim'),
   );
@@ -163,5 +165,74 @@ test('a file that is protected is answered in words', async () => {
     writeFileSync(path, bytes);
     run('qpdf', ['--encrypt', 'secret', 'owner', '256', '--', path, out]);
     await expect(replyTo(new Uint8Array(readFileSync(out)), HOUSE)).rejects.toThrow(/protected/);
+  });
+});
+
+describe('a house that wants PDF/X-4 reads it from the bytes', () => {
+  const strict: House = { ...HOUSE, standard: 'PDF/X-4' };
+  let ours: Uint8Array;
+  beforeAll(async () => {
+    const { job, assets } = await demoPiece('business-card', 0.3);
+    ours = await pdfOf(job, assets);
+  });
+  const said = async (bytes: Uint8Array) =>
+    (await replyTo(bytes, strict)).remarks.filter(({ rule }) => rule === 'standard').map(({ found }) => found);
+  const without = (change: (document: PDFDocument) => void) => changed(ours, change);
+  const info = ({ context }: PDFDocument) => context.lookup(context.trailerInfo.Info) as PDFDict;
+
+  test('our own files are what it wants', async () => {
+    expect(await said(ours)).toEqual([]);
+  });
+
+  test.each<[string, string, (document: PDFDocument) => void]>([
+    [
+      'its claim',
+      'It does not say that it follows a standard.',
+      ({ catalog }) => catalog.delete(PDFName.of('Metadata')),
+    ],
+    [
+      'another standard',
+      'It says that it follows PDF/X-3:2003.',
+      (document) => {
+        document.catalog.delete(PDFName.of('Metadata'));
+        info(document).set(PDFName.of('GTS_PDFXVersion'), PDFString.of('PDF/X-3:2003'));
+        info(document).set(PDFName.of('Trapped'), PDFName.of('False'));
+      },
+    ],
+    [
+      'its profile',
+      'Its output intent brings no profile and names no register.',
+      ({ catalog }) => {
+        const intent = catalog.lookup(PDFName.of('OutputIntents'), PDFArray).lookup(0, PDFDict);
+        for (const key of ['DestOutputProfile', 'RegistryName']) intent.delete(PDFName.of(key));
+      },
+    ],
+    [
+      'a page that is not cut',
+      'Not every page says where it is cut.',
+      (document) => document.getPages()[1]?.node.delete(PDFName.of('TrimBox')),
+    ],
+    [
+      'a file within it',
+      'Other files lie in it.',
+      ({ catalog, context }) => catalog.set(PDFName.of('Names'), context.obj({ EmbeddedFiles: { Names: [] } })),
+    ],
+  ])('%s', async (_, words, change) => {
+    expect(await said(await without(change))).toContain(words);
+  });
+
+  test('a newer version, and no identifier', async () => {
+    const newer = Buffer.from(ours)
+      .toString('latin1')
+      .replace('%PDF-1.6', '%PDF-1.7')
+      .replace(/\/ID \[[^\]]*\]/, '');
+    const found = await said(Uint8Array.from(Buffer.from(newer, 'latin1')));
+    expect(found).toContain('It is written as PDF 1.7; PDF 1.6 is the newest that is allowed.');
+  });
+
+  test('a file that Ghostscript makes without a word of a standard', async () => {
+    expect(await said(await sound())).toEqual(
+      expect.arrayContaining(['It does not say that it follows a standard.', 'It does not say whether it is trapped.']),
+    );
   });
 });

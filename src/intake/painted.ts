@@ -58,6 +58,20 @@ export interface PageFacts {
   readonly annotations: readonly { readonly kind: string; readonly box: Rect }[];
 }
 
+/** A file as a whole, beside its pages. */
+export interface FileFrame {
+  /** The standard that it says it follows: “PDF/X-4”; undefined where it says none. */
+  readonly claims: string | undefined;
+  /** It has an identifier in its trailer. */
+  readonly hasId: boolean;
+  /** Its output intent brings the profile, or names one that is registered. */
+  readonly hasProfile: boolean;
+  /** It says whether traps are in it. */
+  readonly saysTrapped: boolean;
+  /** Files lie in it. */
+  readonly hasFiles: boolean;
+}
+
 /** All that is known of a file, from its bytes alone. */
 export interface ReadFile {
   readonly version: string;
@@ -66,6 +80,8 @@ export interface ReadFile {
   readonly fonts: readonly UsedFont[];
   /** What its output intent is called; undefined where it has none. */
   readonly intent: string | undefined;
+  /** What a standard for printing asks of the file as a whole. */
+  readonly frame: FileFrame;
   readonly hasScripts: boolean;
   readonly hasForms: boolean;
   readonly layers: readonly { readonly name: string; readonly isOn: boolean }[];

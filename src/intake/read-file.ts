@@ -1,7 +1,7 @@
 import { PDFArray, PDFDocument, PDFStream, type PDFDict, type PDFObject, type PDFPage } from '@cantoo/pdf-lib';
 import type { Rect } from '../core/geometry';
-import type { PageFacts, ReadFile, UsedFont } from './painted';
-import { dictOf, entry, listOf, name, nameText, numbersOf, resolved, type Opened } from './pdf';
+import type { FileFrame, PageFacts, ReadFile, UsedFont } from './painted';
+import { dictOf, entry, listOf, name, nameText, numbersOf, resolved, unpacked, type Opened } from './pdf';
 import { bytesOf, walkPage, type Gathering } from './walk';
 
 /** A file that cannot be looked at; the message says why. */
@@ -36,6 +36,7 @@ export async function readFile(bytes: Uint8Array): Promise<ReadFile> {
     painted: gathering.painted,
     fonts: [...gathering.fonts].map(([font, on]) => usedFont(file, font, [...on])),
     intent: intentOf(file),
+    frame: frameOf(file),
     hasScripts: hasScripts(file),
     hasForms: listOf(file, dictOf(file, catalog.get(name('AcroForm')))?.get(name('Fields'))).length > 0,
     layers: layersOf(file),
@@ -104,6 +105,30 @@ function intentOf(file: Opened): string | undefined {
   const said = entry(file, dict, 'OutputConditionIdentifier') ?? entry(file, dict, 'OutputCondition');
   return String(said ?? '').replace(/^\(|\)$/g, '');
 }
+
+/** The file as a whole (ISO 15930-7, 6.2 to 6.7, from memory). */
+function frameOf(file: Opened): FileFrame {
+  const { catalog, context } = file.document;
+  const { Info: about, ID: id } = context.trailerInfo;
+  const info = dictOf(file, about);
+  const [intent] = listOf(file, catalog.get(name('OutputIntents')));
+  const dict = dictOf(file, intent);
+  const metadata = resolved(file, catalog.get(name('Metadata')));
+  const xmp = metadata instanceof PDFStream ? Buffer.from(unpacked(metadata)).toString('utf8') : '';
+  const names = dictOf(file, catalog.get(name('Names')));
+  return {
+    claims:
+      /GTS_PDFXVersion(?:>|=["'])\s*([^<"']{1,40})/.exec(xmp)?.[1]?.trim() ??
+      textOf(info?.get(name('GTS_PDFXVersion'))),
+    hasId: listOf(file, id).length === 2,
+    hasProfile: dict?.has(name('DestOutputProfile')) === true || textOf(dict?.get(name('RegistryName'))) !== undefined,
+    saysTrapped: info?.has(name('Trapped')) === true || /pdf:Trapped/.test(xmp),
+    hasFiles: names?.has(name('EmbeddedFiles')) === true,
+  };
+}
+
+const textOf = (object: PDFObject | undefined): string | undefined =>
+  object === undefined ? undefined : String(object).replace(/^[(/]|\)$/g, '');
 
 /** Scripts of the document, and of its names (ISO 32000-1, 12.6.4.16). */
 function hasScripts(file: Opened): boolean {

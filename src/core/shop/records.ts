@@ -57,6 +57,9 @@ const CoatingWishes = z.strictObject({
   tolerance: extent.optional().describe('How far it may lie off the print, mm.'),
 });
 
+/** Standards that a house may hold files to (ISO 15930-7). */
+export const STANDARDS = ['PDF/X-4'] as const;
+
 const LineWishes = z.strictObject({
   form: z.enum(LINE_FORMS).optional(),
   spot: z.string().min(1).max(60).optional().describe('Name of the plate.'),
@@ -77,6 +80,7 @@ export const House = z.strictObject({
   minReversedTypePt: z.number().min(1).max(100).optional().describe('Also type in several inks.'),
   minLinePt: z.number().min(0.01).max(10).optional(),
   rgb: z.enum(['convert', 'refuse']).default('convert').describe('Whether RGB may be left to the export.'),
+  standard: z.enum(STANDARDS).optional().describe('What every file has to conform to, read from its bytes.'),
   profile: z.enum(PROFILES).optional(),
   lines: z.partialRecord(z.enum(PROCESSES), LineWishes).default({}).describe('How it wants process lines drawn.'),
   coatings: z.partialRecord(z.enum(COATINGS), CoatingWishes).optional().describe('How it wants coatings named.'),

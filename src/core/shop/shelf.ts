@@ -84,6 +84,7 @@ export const SHIPPED_PRINTERS: readonly House[] = [
     minReversedTypePt: 6,
     minLinePt: 0.25,
     rgb: 'refuse',
+    standard: 'PDF/X-4',
     lines: { cut: { spot: 'CutContour' }, score: { form: 'dash-dot', spot: 'Crease' } },
     lineWeightPt: 0.5,
     markOffset: 4,

@@ -16,6 +16,7 @@ import { registrationRule } from './registration';
 import { rgbRule } from './rgb';
 import { scriptsRule } from './scripts';
 import { spotsRule } from './spots';
+import { standardRule } from './standard';
 import { stopsAtTrimRule } from './stops-at-trim';
 import { transparencyRule } from './transparency';
 import { trimMissingRule } from './trim-missing';
@@ -49,5 +50,6 @@ export const INTAKE_RULES: readonly IntakeRule[] = [
   annotationsRule,
   scriptsRule,
   intentRule,
+  standardRule,
   blankPageRule,
 ];

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
-import { MARKS, PRESSES, PROFILES, House } from '@/core/shop';
+import { MARKS, PRESSES, PROFILES, STANDARDS, House } from '@/core/shop';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
@@ -131,6 +131,16 @@ export function PrinterForm({ record, onKeep, ...rest }: FormProps<House>) {
           { value: 'refuse', label: 'are not wanted' },
         ]}
         onChange={(rgb) => set({ rgb })}
+      />
+      <ChoiceField
+        label="Files"
+        width="100%"
+        value={house.standard ?? 'any'}
+        options={[
+          { value: 'any' as const, label: 'of any kind' },
+          ...STANDARDS.map((standard) => ({ value: standard, label: `${standard} only` })),
+        ]}
+        onChange={(to) => (to === 'any' ? open('standard') : set({ standard: to }))}
       />
       <SheetsField value={house.sheets} onChange={(sheets) => set({ sheets })} />
       <Box role="group" aria-label="Marks it wants" sx={{ gridColumn: '1 / -1' }}>
