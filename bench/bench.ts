@@ -98,12 +98,12 @@ async function layout() {
     };
     const cold = await mean(() => {
       const drawing = draw(createComposer(ground), piece);
-      checkSurface(job, piece, 'front', drawing, side.blank);
+      checkSurface(job, piece, 'front', drawing, { blank: side.blank });
     });
     note(`${count} elements: solve, draw and check (floor: cloning the job)`, ms(cold), ms(floor), times(cold, floor));
     const composer = createComposer(ground);
     const once = draw(composer, piece);
-    const checked = await mean(() => checkSurface(job, piece, 'front', once, side.blank));
+    const checked = await mean(() => checkSurface(job, piece, 'front', once, { blank: side.blank }));
     note(
       `${count} elements: checked by every rule (wanted: under 200 ms)`,
       ms(checked),

@@ -4,7 +4,7 @@ import type { Blank, BlankSurface } from '../core/format';
 import { blankOf, pictureAsset, rulesFor, type Job, type Piece } from '../core/job';
 import type { Rules } from '../core/rules';
 import type { Drawing } from '../core/drawing';
-import { checkSurface, type Finding } from '../core/check';
+import { backOf, checkSurface, type Finding } from '../core/check';
 import { loadHyphenator, type Hyphenator } from '../core/type';
 import { holidaysOf } from '../bring-in/holidays';
 import type { OpenProfile } from '../bring-in/profile';
@@ -113,6 +113,8 @@ async function picturesInk(
 
 /** Every finding of a job. */
 export const checkDesk = (desk: Desk): readonly Finding[] =>
-  desk.sides.flatMap(({ piece, surface, drawing, blank }) =>
-    checkSurface(desk.job, piece, surface.name, drawing, blank),
-  );
+  desk.sides.flatMap(({ piece, surface, drawing, blank }) => {
+    const other = backOf(blank, surface.name);
+    const back = desk.sides.find((side) => side.piece === piece && side.surface.name === other)?.drawing;
+    return checkSurface(desk.job, piece, surface.name, drawing, { blank, back });
+  });

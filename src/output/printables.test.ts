@@ -176,9 +176,9 @@ describe('on paper', () => {
     const [side] = desk.sides;
     if (!side) failing();
     expect(side?.drawing.frames[0]?.items).toEqual([]);
-    const [finding] = checkSurface(job, firstPiece(job), 'front', side?.drawing ?? failing(), side?.blank).filter(
-      (f) => f.rule === 'printable-room',
-    );
+    const [finding] = checkSurface(job, firstPiece(job), 'front', side?.drawing ?? failing(), {
+      ...(side && { blank: side.blank }),
+    }).filter((f) => f.rule === 'printable-room');
     expect(finding?.message).toMatch(/Head and foot leave/);
   });
 

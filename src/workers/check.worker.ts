@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { checkSurface, type Finding } from '../core/check';
+import { backOf, checkSurface, type Finding } from '../core/check';
 import type { Drawing } from '../core/drawing';
 import { blankOf, type Job, type SideName } from '../core/job';
 
@@ -19,7 +19,9 @@ const worker = {
     const blank = blankOf(job, piece);
     return sides.flatMap((side) => {
       const drawing = drawings.get(side);
-      return drawing ? checkSurface(job, piece, side, drawing, blank) : [];
+      const other = backOf(blank, side);
+      const back = other === undefined ? undefined : drawings.get(other);
+      return drawing ? checkSurface(job, piece, side, drawing, { blank, back }) : [];
     });
   },
 };

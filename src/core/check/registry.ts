@@ -1,6 +1,7 @@
 import type { Blank } from '../format';
 import type { Drawing } from '../drawing';
 import { driftSide, type DriftSide } from '../drift';
+import { TOUCH } from '../layout';
 import { blankOf, elementsOn, rulesFor, styleBook, type Job, type Piece, type SideName } from '../job';
 import { blankProblemsRule } from './blank-problems';
 import { bleedRule } from './bleed';
@@ -38,6 +39,7 @@ import { whiteMissingRule } from './white-missing';
 import { whiteOverprintsRule } from './white-overprints';
 import type { Finding, Rule, Severity } from './rule';
 import { safeAreaRule } from './safe-area';
+import { showThroughRule } from './show-through';
 import { tablePastBoxRule } from './table-past-box';
 import { textOverflowRule } from './text-overflow';
 import { totalInkRule } from './total-ink';
@@ -96,9 +98,28 @@ export const RULES: readonly Rule[] = [
   laidTwiceRule,
   vectorWantedRule,
   emptyPageRule,
+  showThroughRule,
 ];
 
 const ORDER: readonly Severity[] = ['fault', 'warning', 'note'];
+
+/** What is known beside a side that is checked. */
+export interface Beside {
+  readonly blank?: Blank;
+  /** The other side of the same leaf. */
+  readonly back?: Drawing | undefined;
+}
+
+/** The other side of the leaf that a side is on; undefined where it has none. */
+export function backOf({ surfaces }: Blank, side: SideName): SideName | undefined {
+  const at = surfaces.findIndex(({ name }) => name === side);
+  const other = at < 0 ? undefined : surfaces[at % 2 === 0 ? at + 1 : at - 1];
+  const own = surfaces[at];
+  // A sheet that shows another surface again, and a cover beside its pages, are no back of it.
+  const isLeaf =
+    other && own && !other.repeats && !own.repeats && Math.abs(other.boxes.trim.width - own.boxes.trim.width) < TOUCH;
+  return isLeaf ? other.name : undefined;
+}
 
 /** Checks one side against every rule; the worst comes first. */
 export function checkSurface(
@@ -106,7 +127,7 @@ export function checkSurface(
   piece: Piece,
   side: SideName,
   drawing: Drawing,
-  blank: Blank = blankOf(job, piece),
+  { blank = blankOf(job, piece), back }: Beside = {},
 ): readonly Finding[] {
   const elements = new Map(elementsOn(piece, side).map((element) => [element.id, element]));
   const rules = rulesFor(job, piece);
@@ -118,6 +139,7 @@ export function checkSurface(
     blank,
     rules,
     drawing,
+    back,
     elements,
     book: styleBook(job),
     drift: () => (drift ??= { side: driftSide({ blank, drawing, rules, press: job.house.press }) }).side,

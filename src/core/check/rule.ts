@@ -75,6 +75,8 @@ export interface Subject {
   readonly blank: Blank;
   readonly rules: Rules;
   readonly drawing: Drawing;
+  /** The other side of the same leaf, where it has one and it is drawn. */
+  readonly back: Drawing | undefined;
   readonly elements: ReadonlyMap<string, Element>;
   /** The job’s type styles. */
   readonly book: StyleBook;

@@ -160,7 +160,11 @@ describe('what the machines ask of a layout', () => {
     const { clear, border } = suggestedBy(side);
     // The quantile of a normal with σ = ½ that is cut off at 3 σ, by Python.
     const quantile = python(
-      'from statistics import NormalDist as N\nn = N(); w = n.cdf(3) - n.cdf(-3)\nprint(n.inv_cdf(n.cdf(3) - 0.001 * w) / 2)',
+      [
+        'from statistics import NormalDist as N',
+        'n = N(); w = n.cdf(3) - n.cdf(-3)',
+        'print(n.inv_cdf(n.cdf(3) - 0.001 * w) / 2)',
+      ].join('\n'),
       null,
     ) as number;
     expect(clear).toBeCloseTo(quantile, 6);

@@ -6,7 +6,7 @@ import type { DriftSide } from './side';
 
 /** What the machines of a house ask of a layout. */
 export interface Suggested {
-  /** So far inside the trim the cut comes on one copy in a thousand, mm: what has to be seen whole stays clear of it. */
+  /** So far inside the trim the cut comes on one copy in a thousand, mm; what has to be seen whole stays clear. */
   readonly clear: Mm;
   /** A border of this width or more looks even on all but one copy in a thousand, mm. */
   readonly border: Mm;

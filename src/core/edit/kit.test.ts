@@ -83,7 +83,9 @@ test('colours and families that the kit does not have are named and mended; blac
     const [side] = desk.sides;
     const [piece] = of.pieces;
     if (!side || !piece) throw new Error('no side');
-    return checkSurface(of, piece, side.surface.name, side.drawing, side.blank).filter((f) => f.rule === 'kit');
+    return checkSurface(of, piece, side.surface.name, side.drawing, { blank: side.blank }).filter(
+      (f) => f.rule === 'kit',
+    );
   };
   const found = await find(job);
   expect(found.map((f) => [f.element, f.fixes[0]?.label])).toEqual([

@@ -190,7 +190,7 @@ test('a slot that still has the template’s content is found before the press d
     const [side] = desk.sides;
     const [piece] = job.pieces;
     if (!side || !piece) throw new Error('no side');
-    const found = checkSurface(job, piece, side.surface.name, side.drawing, side.blank).filter(
+    const found = checkSurface(job, piece, side.surface.name, side.drawing, { blank: side.blank }).filter(
       (f) => f.rule === 'slot-open',
     );
     return found.map((f) => [f.element, f.severity, f.message]);

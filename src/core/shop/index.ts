@@ -2,6 +2,7 @@ export * from './machine';
 export * from './process';
 export * from './records';
 export * from './shelf';
+export * from './opacity';
 export * from './thickness';
 export * from './files-by';
 export * from './coating';

@@ -40,6 +40,7 @@ export const Stock = z.strictObject({
     .default(null)
     .describe('How white it is, sRGB.'),
   clear: z.literal(true).optional().describe('Film that one sees through: colours need white beneath them.'),
+  opacity: z.number().min(0).max(100).optional().describe('As measured (ISO 2471), percent; left out, worked out.'),
   sheets: z.array(SheetSize).max(20).default([]).describe('The sizes it comes in, mm.'),
 });
 export type Stock = z.infer<typeof Stock>;

@@ -55,6 +55,16 @@ export function PaperForm({ record, onKeep, ...rest }: FormProps<Stock>) {
         refuse={(mm) => (mm !== 0 && (mm < 0.01 || mm > 10) ? 'From 0.01 to 10 mm.' : undefined)}
         onChange={(mm) => set({ thickness: mm === 0 ? null : mm })}
       />
+      <NumberField
+        label="Opacity"
+        width="100%"
+        value={paper.opacity ?? 0}
+        least={0}
+        most={100}
+        after=" %"
+        hint="0: worked out from the weight"
+        onChange={(n) => set({ opacity: n > 0 ? n : undefined })}
+      />
       <ChoiceField
         label="Grain"
         width="100%"

@@ -11,7 +11,7 @@ function findingsOf(job: Job, resources: Resources): readonly Finding[] {
   const rules = rulesFor(job, piece);
   const composer = createComposer(composeContextOf(job, rules.ppi.value * blank.scale, resources));
   const { drawings } = composer.piece(piece, blank.surfaces);
-  return drawings.flatMap((drawing) => checkSurface(job, piece, drawing.surface, drawing, blank));
+  return drawings.flatMap((drawing) => checkSurface(job, piece, drawing.surface, drawing, { blank }));
 }
 
 const keyOf = (f: Finding) => `${f.rule}/${f.surface}/${f.element ?? ''}/${f.element ? '' : f.message}`;
