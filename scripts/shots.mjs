@@ -122,7 +122,7 @@ try {
     await page.getByRole('option', { name: printer }).click();
     const name = `meteor-night for ${printer}.pdf`;
     await page.getByLabel('PDFs to hand in').setInputFiles({ name, mimeType: 'application/pdf', buffer: pdf });
-    await page.waitForTimeout(5000);
+    await page.locator('[data-reply="waiting"]').waitFor({ state: 'detached', timeout: 60_000 });
   }
   await shot('intake');
   await visit('/jobs/demo-visitor-folder?at=size');

@@ -21,7 +21,7 @@ const [LEAST, TIMES] = [26, 1.6];
 /** What lies beyond the trim is seen too, mm. */
 const BEYOND = 6;
 /** Pages are drawn once, no finer than this, pixels across. */
-const FINEST = 2400;
+const FINEST = 1600;
 
 /** What is seen of the page around a place, mm: in the shape of a cut-out. */
 function seenAround({ where }: PagePlace): Rect {

@@ -120,19 +120,20 @@ function Suggestion({ side }: { readonly side: DriftSide }) {
   const step = isImperial(job.unit) ? MM_PER_INCH / 64 : 0.5;
   const safe = Math.ceil((clear * blank.scale) / step) * step;
   const write = (mm: number) => formatLength(mm, job.unit);
-  const isTaken = Object.values(blank.safe).every((mm) => Math.abs(mm - safe) < 1e-6);
+  // Less than the house or common practice wants is never advised.
+  const isWanting = Object.values(blank.safe).some((mm) => mm < safe - 1e-6);
   if (safe <= 0) return null;
   return (
     <Box sx={{ fontSize: 12.5, lineHeight: 1.35 }} data-suggested>
-      One copy in a thousand is cut {write(clear * blank.scale)} inside its trim: words stand clear of it from{' '}
-      <b>{write(safe)}</b> on
+      One copy in a thousand is cut {write(Math.round(clear * blank.scale * 10) / 10)} inside its trim: words stand
+      clear of it from <b>{write(safe)}</b> on
       {border > 0 && (
         <>
           , a border looks even from <b>{write(Math.ceil(border * blank.scale * 2) / 2)}</b> on
         </>
       )}
       .{' '}
-      {!isTaken && (
+      {isWanting && (
         <Button
           size="small"
           onClick={() => change('Safe margin', (now) => changePiece(now, (piece) => ({ ...piece, safe: edges(safe) })))}
