@@ -26,7 +26,7 @@ import { drawnJobOf } from './drawn';
 import { inMemory, makeJob } from './jobs';
 import { shortNameOf } from '@/core/element';
 
-// The whole page beneath a message hides it. What is waited for comes late on a busy machine: a limit is for what hangs.
+// The whole page beneath a message hides it. A busy machine is late: a limit is for what hangs.
 configure({
   asyncUtilTimeout: 60_000,
   defaultHidden: true,
