@@ -4,7 +4,6 @@ import { blankOf } from '../job';
 import { movePoint, posesAt } from '../fold';
 import { linesOn } from '../marks';
 import { pieceOf } from '../edit';
-import type { Drawing } from '../drawing';
 import { driftedFolding, rankedByFolds } from './folded';
 import { drawCopies } from './copies';
 
@@ -14,8 +13,7 @@ const { folding } = blank;
 if (!folding) throw new Error('it does not fold');
 const surface = blank.surfaces.find((s) => s.name === folding.up);
 if (!surface) throw new Error('no side');
-const bare = { lines: [] } as unknown as Drawing;
-const lines = linesOn(surface, bare).filter(({ process }) => process === 'fold' || process === 'score');
+const lines = linesOn(surface, { lines: [] }).filter(({ process }) => process === 'fold' || process === 'score');
 
 const folded = (off: number) => {
   const drifted = driftedFolding(folding, lines, [off]);

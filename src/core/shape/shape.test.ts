@@ -177,7 +177,7 @@ describe('what lies on the trim is carried out to the bleed', () => {
 });
 
 describe('a ring', () => {
-  test('has the area between its ellipses, π(R² − r²), and bare paper in its middle under both rules', async () => {
+  test('has the area between its ellipses, π(R² − r²), and bare paper in its middle by both rules', async () => {
     const outline = path({ form: 'ring', hole: 50 });
     const [outer, inner] = [50, 25].map((radius) => Math.PI * radius ** 2);
     expect(Math.abs(pathArea(outline) - ((outer ?? 0) - (inner ?? 0)))).toBeLessThan(5);

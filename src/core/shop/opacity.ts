@@ -2,8 +2,8 @@ import { ASSUMED_GRAMMAGE } from './thickness';
 import type { Stock } from './records';
 
 /**
- * How fast light is lost in a gram of paper, m²/g, by its kind: with it 80 g/m² of uncoated paper has 92 %, 115 g/m² of
- * coated 96 %, 52 g/m² of newsprint 94 % [cp].
+ * How fast light is lost in a gram of paper, m²/g, by its kind: with it 80 g/m² of uncoated paper has 92 %, 115 g/m²
+ * of coated 96 %, 52 g/m² of newsprint 94 % [cp].
  */
 const LOST = { coated: 0.029, uncoated: 0.0316, newsprint: 0.055 } as const;
 

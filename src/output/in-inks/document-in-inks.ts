@@ -21,7 +21,7 @@ import { rgbSpaceOf, type Press, type RgbSpace } from './rgb-space';
 const key = (text: string): PDFName => PDFName.of(text);
 
 /**
- * Somebody else’s document with every RGB on some of its pages in the press’s inks: words, lines and areas, pictures,
+ * Somebody else’s document with every RGB on some of its pages in the press’s inks: words, lines, areas, pictures,
  * gradients, patterns and glyphs that draw themselves, in forms too. Soft masks stay: they are no colours. What cannot
  * be had in inks (a mesh, a picture within the content or keyed by a colour) stays as it is.
  * @param pages from 1

@@ -1,6 +1,6 @@
 /**
- * Other people’s RGB in the press’s inks: against Little CMS’s own command line (transicc), on plates that Ghostscript
- * separates of the press file.
+ * Other people’s RGB in the press’s inks: against Little CMS’s own command line (transicc), on plates that
+ * Ghostscript separates of the press file.
  */
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';

@@ -29,8 +29,9 @@ export interface Press {
 const DEEP = 8;
 
 /**
- * What a colour space of a file is, where it is an RGB: a device’s, a calibrated one (understood as sRGB) or one with a
- * profile. @param resources where its name is looked up
+ * What a colour space of a file is, where it is an RGB: a device’s, a calibrated one (understood as sRGB), or one
+ * with a profile.
+ * @param resources where its name is looked up
  */
 export function rgbSpaceOf(
   object: PDFObject | undefined,
