@@ -21,7 +21,7 @@ export const pageBleedRule: Rule = {
           element: element.id,
           where: frame.rect,
           message:
-            `Ends at the ${short.join(' and ')} trim; ${writeIn(subject.job, most)} of bleed are missing. ` +
+            `Ends at the ${short.length === EDGE_NAMES.length ? 'trim all round' : `${short.join(' and ')} trim`}; ${writeIn(subject.job, most)} of bleed are missing. ` +
             'A page that is white to its edges needs none.',
           fixes: fixesFor(subject, element),
         },

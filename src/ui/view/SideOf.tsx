@@ -54,7 +54,7 @@ export function SideOf({ job, side, box, cut, height, label, over, onPress }: Pr
           viewBox={`${seen.x} ${seen.y} ${seen.width} ${seen.height}`}
           width="100%"
           height="100%"
-          style={{ overflow: 'visible', cursor: onPress ? 'crosshair' : 'default' }}
+          style={{ overflow: 'hidden', cursor: onPress ? 'crosshair' : 'default' }}
           onClick={press}
         >
           <rect {...drawing.boxes[cut]} fill="#fff" />
