@@ -15,13 +15,14 @@ export const pageBleedRule: Rule = {
       const short = EDGE_NAMES.filter((edge) => Math.abs(atTrim[edge]) <= TOUCH && reaches[edge] > TOUCH);
       if (short.length === 0) return [];
       const most = Math.max(...short.map((edge) => reaches[edge]));
+      const where = short.length === EDGE_NAMES.length ? 'trim all round' : `${short.join(' and ')} trim`;
       return [
         {
           severity: element.beyond === 'nothing' ? 'warning' : 'fault',
           element: element.id,
           where: frame.rect,
           message:
-            `Ends at the ${short.length === EDGE_NAMES.length ? 'trim all round' : `${short.join(' and ')} trim`}; ${writeIn(subject.job, most)} of bleed are missing. ` +
+            `Ends at the ${where}; ${writeIn(subject.job, most)} of bleed are missing. ` +
             'A page that is white to its edges needs none.',
           fixes: fixesFor(subject, element),
         },
