@@ -39,6 +39,10 @@ export function truncatedTail(z: number): number {
   return (normalCdf(-z) - BEYOND) / WITHIN;
 }
 
+/** How densely the numbers lie at z. */
+export const truncatedDensity = (z: number): number =>
+  Math.abs(z) > CUT_OFF ? 0 : Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI) / WITHIN;
+
 /** The z that is exceeded with a probability: the inverse of `truncatedTail`. @param tail 0 to 1 */
 export function truncatedQuantile(tail: number): number {
   let [low, high] = [-CUT_OFF, CUT_OFF];

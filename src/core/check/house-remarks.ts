@@ -1,5 +1,5 @@
 import type { Frame } from '../drawing';
-import { intersection, overlaps, type Rect } from '../layout';
+import { areaOf, intersection, overlaps, type Rect } from '../layout';
 import type { SideName } from '../job';
 import type { Finding } from './rule';
 
@@ -39,8 +39,6 @@ export function findingsLike({ rule, surface, where }: HouseRemark, findings: re
   const there = where ? same.filter((f) => overlaps(f.where, where)) : same;
   return there.length > 0 ? there : same;
 }
-
-const areaOf = ({ width, height }: Rect): number => width * height;
 
 /** Of the frames of a side, the one that lies most nearly where the house points; undefined where none does. */
 export function frameLike(where: Rect, frames: readonly Frame[]): Frame | undefined {

@@ -4,6 +4,7 @@ import { driftSide, type DriftSide } from '../drift';
 import { TOUCH } from '../layout';
 import { blankOf, elementsOn, rulesFor, styleBook, type Job, type Piece, type SideName } from '../job';
 import { blankProblemsRule } from './blank-problems';
+import { backDriftRule } from './back-drift';
 import { bleedRule } from './bleed';
 import { bleedNarrowRule } from './bleed-narrow';
 import { emptyPageRule } from './empty-page';
@@ -18,16 +19,19 @@ import { printableRoomRule } from './printable-room';
 import { rgbLeftRule } from './rgb-left';
 import { slotOpenRule } from './slot-open';
 import { blackKnocksOutRule } from './black-knocks-out';
+import { coatDriftRule } from './coat-drift';
 import { coatFineRule } from './coat-fine';
 import { coatKnocksOutRule } from './coat-knocks-out';
 import { coatOnGlueRule } from './coat-on-glue';
 import { coatSolidRule } from './coat-solid';
 import { copiesLeftRule } from './copies-left';
 import { pageBleedRule } from './page-bleed';
+import { curlRule } from './curl';
 import { cutBleedRule } from './cut-bleed';
 import { foldDriftRule } from './fold-drift';
 import { foldMeetRule } from './fold-meet';
 import { foreignPageRule } from './foreign-page';
+import { holeDriftRule } from './hole-drift';
 import { finishLostRule } from './finish-lost';
 import { gradientOverprintRule } from './gradient-overprint';
 import { nearInksRule } from './near-inks';
@@ -39,6 +43,7 @@ import { whiteMissingRule } from './white-missing';
 import { whiteOverprintsRule } from './white-overprints';
 import type { Finding, Rule, Severity } from './rule';
 import { safeAreaRule } from './safe-area';
+import { slowDryingRule } from './slow-drying';
 import { showThroughRule } from './show-through';
 import { tablePastBoxRule } from './table-past-box';
 import { textOverflowRule } from './text-overflow';
@@ -60,6 +65,7 @@ export const RULES: readonly Rule[] = [
   safeAreaRule,
   unevenBorderRule,
   zonesRule,
+  holeDriftRule,
   textOverflowRule,
   tablePastBoxRule,
   printableRoomRule,
@@ -72,6 +78,7 @@ export const RULES: readonly Rule[] = [
   coatKnocksOutRule,
   coatSolidRule,
   coatFineRule,
+  coatDriftRule,
   finishLostRule,
   cutBleedRule,
   coatOnGlueRule,
@@ -99,6 +106,9 @@ export const RULES: readonly Rule[] = [
   vectorWantedRule,
   emptyPageRule,
   showThroughRule,
+  backDriftRule,
+  slowDryingRule,
+  curlRule,
 ];
 
 const ORDER: readonly Severity[] = ['fault', 'warning', 'note'];

@@ -1,9 +1,7 @@
-import { totalLaid } from '../colour';
-import { leavesOf, type Drawing, type Frame } from '../drawing';
-import { intersection, type Rect } from '../layout';
+import { intersection } from '../layout';
 import { formatNumber } from '../measure';
 import { opacityOf } from '../shop';
-import { inksOf } from './paints';
+import { largestInked } from './inked-area';
 import type { Rule } from './rule';
 
 /** From so much on, of what is dark on the back, it is seen, percent [cp]. */
@@ -21,8 +19,8 @@ export const showThroughRule: Rule = {
     const { percent, rule } = opacityOf(job.stock);
     const through = 100 - percent;
     if (through < SEEN) return [];
-    const dark = darkest(back);
-    if (!dark) return [];
+    const dark = largestInked(back, DARK);
+    if (!dark || dark.width * dark.height < LARGE) return [];
     const { trim } = drawing.boxes;
     // The back is seen from behind: left and right change places.
     const where = intersection({ ...dark, x: trim.width - dark.x - dark.width }, trim);
@@ -38,16 +36,3 @@ export const showThroughRule: Rule = {
     ];
   },
 };
-
-/** The largest dark area of a side; undefined where there is none. */
-function darkest({ frames, boxes }: Drawing): Rect | undefined {
-  const areas = frames.flatMap((frame) => (isDark(frame) ? [intersection(frame.ink, boxes.trim)] : []));
-  const sized = areas.filter(({ width, height }) => width * height >= LARGE);
-  return sized.sort((a, b) => b.width * b.height - a.width * a.height)[0];
-}
-
-function isDark(frame: Frame): boolean {
-  if (frame.kind === 'text' || frame.kind === 'table') return false;
-  const pictured = leavesOf(frame.items).some((item) => item.kind === 'picture' && (item.inkMost ?? 0) >= DARK);
-  return pictured || inksOf(frame).some((ink) => totalLaid(ink) >= DARK);
-}

@@ -1,4 +1,5 @@
 import { platesIn, totalLaid } from '../colour';
+import { gapChance, inAThousand } from '../drift';
 import { leavesOf, type Frame, type Ink } from '../drawing';
 import { formatNumber, mmToPt } from '../measure';
 import { beneath } from './beneath';
@@ -6,6 +7,9 @@ import { framed, replace, writeIn, type Report, type Rule } from './rule';
 
 /** Inks paler than this show no gap, percent together. */
 const PALE = 30;
+
+/** A gap that is narrower is not seen, mm [own]. */
+const SEEN = 0.05;
 
 type Flat = Extract<Ink, { kind: 'process' }>;
 
@@ -28,6 +32,7 @@ export const trapRule: Rule = {
     const all = framed(subject);
     // As far as the plates of the house lie off each other.
     const by = subject.rules.machines.plates.value.drift;
+    const gaps = inAThousand(gapChance(by, SEEN));
     const below = beneath(all.map(({ frame }) => frame.ink));
     return all.flatMap(({ element, frame }, i): Report[] => {
       const upper = element.kind === 'shape' ? flatInk(frame) : undefined;
@@ -67,7 +72,8 @@ export const trapRule: Rule = {
           element: element.id,
           where: frame.bounds,
           message:
-            `It meets “${next.frame.name}” without an ink in common. A spread of ` +
+            `It meets “${next.frame.name}” without an ink in common: paper shows between them, more than ` +
+            `${writeIn(subject.job, SEEN)} wide, on ${gaps}. A spread of ` +
             `${writeIn(subject.job, by)} (a stroke of ${formatNumber(mmToPt(2 * by), 2)} pt that ` +
             'overprints) hides a shift.',
           fixes: spread ? [replace(`Spread it by ${writeIn(subject.job, by)}`, spread)] : [],

@@ -23,6 +23,8 @@ export interface Copy {
   readonly folds: readonly Mm[];
   /** Each second pass (varnish, foil, …) against the print, in the order of the passes. */
   readonly passes: readonly Shift[];
+  /** The holes against the print. */
+  readonly holes: Shift;
 }
 
 /** What copies are drawn from. */
@@ -34,6 +36,8 @@ export interface Line {
   readonly folds: number;
   /** How far each second pass lies off, ± mm. */
   readonly passes: readonly Mm[];
+  /** Left out where no hole is made. */
+  readonly drill?: MachineFigures | undefined;
   /** Caliper of a sheet, mm: how many of them are a pile. */
   readonly thickness: Mm;
 }
@@ -60,13 +64,15 @@ export function drawCopies(line: Line, { copies, seed, care = 1, from = 'many pi
     turn: off(turn),
   });
   const cuts = pileOf(line, random, from);
+  const holes = holesOf(line, seededRandom(seed + 1), care);
   return Array.from({ length: copies }, (_, i): Copy => {
     const cut = cuts(i, care);
     const die = line.trimming.moves === 'outline' ? shift(line.trimming.figures) : STILL;
     const back = shift(line.back);
     let at = 0;
     const folds = Array.from({ length: line.folds }, () => (at += off(line.folder.drift)));
-    return { cut, die, back, folds, passes: line.passes.map((drift) => shift({ drift, turn: 0 })) };
+    const passes = line.passes.map((drift) => shift({ drift, turn: 0 }));
+    return { cut, die, back, folds, passes, holes: holes(cut, die) };
   });
 }
 
@@ -86,6 +92,19 @@ function pileOf({ trimming, thickness }: Line, random: Random, from: 'one pile' 
     const sigma = (figureAt(drift, deeper, deep) * care) / FIGURE;
     const { top, right, bottom, left } = knife;
     return { top: top * sigma, right: right * sigma, bottom: bottom * sigma, left: left * sigma };
+  };
+}
+
+/**
+ * Holes are made in what is cut, laid against its left and its top edge [cp]: they are off by what those are, and by
+ * the drill. Its numbers come from a row of their own, so that what else is drawn does not hang on whether it is
+ * drilled.
+ */
+function holesOf({ drill }: Line, random: Random, care: number) {
+  return (cut: EdgeLengths, die: Shift): Shift => {
+    if (!drill) return STILL;
+    const off = () => (truncatedNormal(random) * drill.drift * care) / FIGURE;
+    return { x: off() + die.x - cut.left, y: off() + die.y - cut.top, turn: 0 };
   };
 }
 

@@ -2,6 +2,7 @@ export * from './border';
 export * from './chance';
 export * from './copies';
 export * from './folded';
+export * from './plates';
 export * from './rank';
 export * from './side';
 export * from './suggested';

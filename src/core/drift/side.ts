@@ -1,6 +1,6 @@
 import type { Drawing } from '../drawing';
 import type { Blank } from '../format';
-import { TOUCH, type EdgeName, type Point, type Rect } from '../layout';
+import { TOUCH, pathBounds, type EdgeName, type Point, type Rect } from '../layout';
 import { linesOn } from '../marks';
 import type { Rules } from '../rules';
 import type { Press, ProcessLine } from '../shop';
@@ -22,6 +22,8 @@ export interface DriftSide {
   readonly isBack: boolean;
   /** The folds that run straight across, in the order in which they lie. */
   readonly folds: readonly ProcessLine[];
+  /** What is drilled or punched out of it. */
+  readonly holes: readonly Rect[];
   /** A thousand copies, drawn when they are first asked for. */
   readonly copies: () => readonly Copy[];
 }
@@ -39,13 +41,16 @@ export function driftSide({ blank, drawing, rules, press }: SideFacts): DriftSid
   const at = blank.surfaces.findIndex((s) => s.name === drawing.surface);
   const surface = blank.surfaces[at];
   if (!surface) return undefined;
-  const folds = linesOn(surface, drawing).filter(isStraightFold).sort(byPlace);
+  const lines = linesOn(surface, drawing);
+  const folds = lines.filter(isStraightFold).sort(byPlace);
+  const holes = holesIn(lines);
   const line: Line = {
     trimming: trimmingOf(blank, surface, rules, press === 'wide-format'),
     back: drawnAt(rules.machines.backing.value, blank.scale),
     folder: drawnAt(rules.machines.folder.value, blank.scale),
     folds: folds.length,
     passes: drawing.coats.map((coat) => rules.coatings[coat.coating].tolerance / blank.scale),
+    drill: holes.length > 0 ? drawnAt(rules.machines.drill.value, blank.scale) : undefined,
     thickness: rules.thickness.value,
   };
   let copies: readonly Copy[] | undefined;
@@ -54,6 +59,7 @@ export function driftSide({ blank, drawing, rules, press }: SideFacts): DriftSid
     trim: surface.boxes.trim,
     isBack: at % 2 === 1 && !surface.repeats,
     folds,
+    holes,
     copies: () => (copies ??= drawCopies(line, { copies: COPIES, seed: SEED })),
   };
 }
@@ -62,6 +68,9 @@ const isStraightFold = ({ process, path, from, to }: ProcessLine): boolean =>
   (process === 'fold' || process === 'score') &&
   !path &&
   (Math.abs(from.x - to.x) < TOUCH || Math.abs(from.y - to.y) < TOUCH);
+
+const holesIn = (lines: readonly ProcessLine[]): readonly Rect[] =>
+  lines.flatMap(({ process, path }) => (process === 'drill' && path ? [pathBounds(path)] : []));
 
 const byPlace = (a: ProcessLine, b: ProcessLine): number => a.from.x + a.from.y - (b.from.x + b.from.y);
 

@@ -1,6 +1,6 @@
 import type { Drawing } from '../drawing';
 import type { Element } from '../job';
-import { intersection, overlaps, type Landing, type Point, type Rect } from '../layout';
+import { areaOf, intersection, overlaps, type Landing, type Point, type Rect } from '../layout';
 import { isGround } from './gestures';
 
 /** What covers so much of the room lies beneath what comes, as a ground does [own]. */
@@ -34,8 +34,6 @@ export function styleUsedIn({ room }: Landing, { frames }: Drawing, elements: re
   const last = frames.findLast(({ element, rect }) => styleOf.has(element) && overlaps(rect, room));
   return (last && styleOf.get(last.element)) ?? null;
 }
-
-const areaOf = ({ width, height }: Rect): number => width * height;
 
 /** The box drawn in by a distance, or by a quarter of itself where that is less. */
 function shrunk({ x, y, width, height }: Rect, by: number): Rect {

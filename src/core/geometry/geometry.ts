@@ -62,6 +62,9 @@ export function insets(inner: Rect, outer: Rect): EdgeLengths {
 
 export const centreOf = (r: Rect): Point => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
 
+/** mm², or whatever its sides are measured in, squared. */
+export const areaOf = ({ width, height }: Rect): number => width * height;
+
 export const overlaps = (a: Rect, b: Rect): boolean =>
   a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 

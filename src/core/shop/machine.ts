@@ -6,7 +6,7 @@ export const PRESSES = ['offset', 'digital', 'flexo', 'wide-format'] as const;
 export type Press = (typeof PRESSES)[number];
 
 /** What is done to the sheet after the first plate, each of it a little off. */
-export const MACHINES = ['guillotine', 'cutter', 'die', 'backing', 'plates', 'folder', 'hem'] as const;
+export const MACHINES = ['guillotine', 'cutter', 'die', 'backing', 'plates', 'folder', 'drill', 'hem'] as const;
 export type MachineKind = (typeof MACHINES)[number];
 
 /** What a machine is off by. Each figure is meant both ways (±), as two standard deviations. */
@@ -30,6 +30,7 @@ export const FIGURES_OF = {
   plates: ['drift'],
   // How far it wanders stands in the book by itself.
   folder: [],
+  drill: ['drift'],
   hem: ['drift'],
 } as const satisfies Readonly<Record<MachineKind, readonly (keyof MachineFigures)[]>>;
 
@@ -40,6 +41,7 @@ export const MACHINE_TITLES: Readonly<Record<MachineKind, string>> = {
   backing: 'Back on front',
   plates: 'Plates on each other',
   folder: 'Folder',
+  drill: 'Drill and punch',
   hem: 'Hem',
 };
 
@@ -60,6 +62,7 @@ export const HouseMachines = z
     backing: z.strictObject({ drift: Wishes.drift, turn: Wishes.turn }),
     plates: z.strictObject({ drift: Wishes.drift }),
     folder: z.strictObject({}),
+    drill: z.strictObject({ drift: Wishes.drift }),
     hem: z.strictObject({ drift: Wishes.drift }),
   } satisfies Readonly<Record<MachineKind, z.ZodType>>)
   .partial();
@@ -75,6 +78,7 @@ const COMMON: Readonly<Record<MachineKind, Partial<MachineFigures>>> = {
   backing: { drift: 0.5, turn: 0.05 },
   plates: { drift: 0.1 },
   folder: {},
+  drill: { drift: 0.5 },
   hem: { drift: 8 },
 };
 

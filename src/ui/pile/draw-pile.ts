@@ -53,6 +53,7 @@ export function drawCopy(context: Context, parts: PileParts, copy: Copy, by: Poi
   });
   context.restore();
   drawFolds(context, parts, copy);
+  drawHoles(context, parts, copy);
   context.lineWidth = 0.75 / at.scale;
   context.strokeStyle = parts.ink;
   context.globalAlpha = 0.5;
@@ -87,6 +88,24 @@ function drawFolds(context: Context, parts: PileParts, copy: Copy): void {
     context.stroke();
   }
   context.restore();
+}
+
+/** What is drilled out of it: one sees through. */
+function drawHoles(context: Context, { side, at, ink }: PileParts, { holes }: Copy): void {
+  for (const { x, y, width, height } of side.holes) {
+    const hole = new Path2D();
+    hole.ellipse(x + width / 2 + holes.x, y + height / 2 + holes.y, width / 2, height / 2, 0, 0, 2 * Math.PI);
+    context.save();
+    context.globalCompositeOperation = 'destination-out';
+    context.fill(hole);
+    context.restore();
+    context.save();
+    context.lineWidth = 0.75 / at.scale;
+    context.strokeStyle = ink;
+    context.globalAlpha = 0.5;
+    context.stroke(hole);
+    context.restore();
+  }
 }
 
 const foldsOf = ({ folds }: PileParts, copy: Copy): readonly (readonly [Point, Point])[] =>

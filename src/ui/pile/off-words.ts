@@ -18,6 +18,8 @@ export function offWords(side: DriftSide, copy: Copy, write: (mm: number) => str
     const off = Math.hypot(x, y);
     return off < LEAST ? [] : [`second pass ${write(off)} beside the print`];
   });
-  const words = [...edges, ...folds, ...passes];
+  const holed = Math.hypot(copy.holes.x, copy.holes.y);
+  const holes = holed < LEAST ? [] : [`holes ${write(holed)} off`];
+  const words = [...edges, ...folds, ...passes, ...holes];
   return words.length === 0 ? 'As it was meant.' : `${words.join(' · ')}.`;
 }
