@@ -1,8 +1,8 @@
 import { expect } from '@playwright/test';
 import { exportedFile, open, openCopy, saved } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
-test('files are handed in, each answered by the book of the printer that is chosen', async ({ page }) => {
+test('files are handed in, each answered by the book of the printer that is chosen', ALONE, async ({ page }) => {
   await openCopy(page, 'demo-business-card');
   const ours = await exportedFile(page, 'press');
   await open(page, '/intake');
@@ -23,6 +23,20 @@ test('files are handed in, each answered by the book of the printer that is chos
   const reply = page.locator('[data-reply="sent back"]');
   await expect(reply.locator('[data-remark="bleed-small"]')).toContainText('It has 3 mm of bleed.');
   await expect(reply.locator('[data-remark="bleed-small"]')).toContainText('Wanted: 10 mm beyond the trim');
+
+  // Held to an order, with the bleed that was agreed, it is another matter.
+  const order = page.getByRole('group', { name: 'What was ordered' });
+  for (const [name, text] of [
+    ['agreed bleed', '3'],
+    ['finished size', '90 x 50 mm'],
+    ['pages ordered', '2'],
+  ] as const) {
+    await order.getByRole('textbox', { name }).fill(text);
+    await order.getByRole('textbox', { name }).press('Enter');
+  }
+  await page.getByRole('button', { name: 'Ask again as it is now' }).click();
+  await expect(reply.locator('[data-remark="page-sizes"]')).toBeVisible();
+  await expect(reply.locator('[data-remark="bleed-small"]')).toHaveCount(0);
 });
 
 test('the house of a job is asked, its remarks are mended one by one, and it is asked again', async ({ page }) => {

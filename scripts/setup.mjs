@@ -52,7 +52,13 @@ const PROGRAMS = {
 };
 
 /** Modules of Debian's own Python that the tests ask, with their packages. */
-const MODULES = { shapely: 'python3-shapely', ezdxf: 'python3-ezdxf' };
+const MODULES = {
+  shapely: 'python3-shapely',
+  ezdxf: 'python3-ezdxf',
+  reportlab: 'python3-reportlab',
+  cairo: 'python3-cairo',
+  PIL: 'python3-pil',
+};
 const hasModule = (name) => spawnSync('/usr/bin/python3', ['-c', `import ${name}`]).status === 0;
 
 /** Files the tests compare with, and the Debian package of each. */

@@ -9,6 +9,8 @@ export interface Space {
   readonly inks: readonly string[];
   /** What its numbers are at the beginning. */
   readonly first: readonly number[];
+  /** Of a pattern without colours of its own, the space of those that it is laid with. */
+  readonly under?: Space;
 }
 
 const space = (kind: Space['kind'], count: number, isTagged = false, inks: readonly string[] = []): Space => ({
@@ -70,7 +72,10 @@ export function spaceOf(file: Opened, object: PDFObject | undefined, resources: 
     case 'I':
       return { ...spaceOf(file, found.get(1), resources, deep + 1), first: [0] };
     case 'Pattern':
-      return space('pattern', 0);
+      return {
+        ...space('pattern', 0),
+        ...(found.size() > 1 && { under: spaceOf(file, found.get(1), resources, deep + 1) }),
+      };
     default:
       return DEVICE[kind] ?? UNKNOWN;
   }

@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { PDFArray, PDFDict, PDFName, PDFString, type PDFDocument } from '@cantoo/pdf-lib';
 import { demoPiece } from '../testing/demo';
 import { pdfOf } from '../testing/exports';
-import { BLEED, FOLLOWS, HEIGHT, MM, PLANTED, changed, pixels, planted, sound } from '../testing/planted';
+import { BLEED, FOLLOWS, HEIGHT, MENTIONED, MM, PLANTED, changed, pixels, planted, sound } from '../testing/planted';
 import { inFolder, pageBoxes, run } from '../testing/programs';
 import { House, SHIPPED_PRINTERS } from '../core/shop';
 import { INTAKE_RULES, NotReadable, readFile, replyTo, type Reply } from './index';
@@ -42,8 +42,15 @@ describe('planted faults', () => {
     expect(found.filter((other) => other !== rule && !(FOLLOWS[rule] ?? []).includes(other))).toEqual([]);
   });
 
+  test.each(MENTIONED)('%s is mentioned: %s', async (rule, _, make) => {
+    const { remarks } = await replyTo(await make(), { ...HOUSE, maxPpi: 450 });
+    expect(remarks.find((r) => r.rule === rule)).toMatchObject({ weight: 'note' });
+    // Nor is it there where nobody planted it.
+    expect((await replyTo(await sound(), { ...HOUSE, maxPpi: 450 })).remarks.map((r) => r.rule)).not.toContain(rule);
+  });
+
   test('every rule but those of an order has a fault planted for it', () => {
-    const covered = new Set(PLANTED.map(([rule]) => rule));
+    const covered = new Set([...PLANTED, ...MENTIONED].map(([rule]) => rule));
     const others = INTAKE_RULES.map(({ id }) => id).filter((id) => !covered.has(id));
     // Those of the standard are planted in files of our own, below.
     expect(others).toEqual(['page-count', 'transparency', 'standard']);
@@ -61,6 +68,69 @@ describe('planted faults', () => {
     expect(await of({ ...large, bleed: 40 })).toContain('bleed-small');
   });
 });
+
+/** A file as another program writes it anew. */
+const rewritten = (program: string, how: readonly string[], bytes: Uint8Array): Promise<Uint8Array> =>
+  inFolder((folder) => {
+    const [from, to] = [join(folder, 'f.pdf'), join(folder, 'o.pdf')];
+    writeFileSync(from, bytes);
+    run(program, [...how, from, to]);
+    return new Uint8Array(readFileSync(to));
+  });
+
+/** A file that a package of Python’s draws. */
+const drawnBy = (script: string): Promise<Uint8Array> =>
+  inFolder((folder) => {
+    const to = join(folder, 'o.pdf');
+    run('/usr/bin/python3', ['-c', script, to, 'public/fonts/barlow-latin-400-normal.ttf']);
+    return new Uint8Array(readFileSync(to));
+  });
+
+/** Boxes, inks, a font of its own and one that every reader has, a picture of 40 pixels over 60 mm; two pages. */
+const REPORTLAB = `
+import sys, io
+from PIL import Image
+from reportlab.lib.units import mm
+from reportlab.lib.utils import ImageReader
+from reportlab.pdfbase import pdfmetrics
+from reportlab.pdfbase.ttfonts import TTFont
+from reportlab.pdfgen.canvas import Canvas
+c = Canvas(sys.argv[1], pagesize=(154 * mm, 216 * mm), initialFontName='Times-Roman')
+pdfmetrics.registerFont(TTFont('Barlow', sys.argv[2]))
+for n in range(2):
+  c.setTrimBox((3 * mm, 3 * mm, 151 * mm, 213 * mm))
+  c.setFillColorCMYK(0.1, 0.05, 0.2, 0)
+  c.rect(0, 0, 154 * mm, 216 * mm, stroke=0, fill=1)
+  c.setFillColorCMYK(0, 0, 0, 1)
+  c.setFont('Barlow', 14)
+  c.drawString(20 * mm, 180 * mm, 'Meteor night %d' % n)
+  c.setFont('Times-Roman', 11)
+  c.drawString(20 * mm, 170 * mm, 'On the hill')
+  c.drawImage(ImageReader(Image.new('RGB', (40, 40), (200, 120, 20))), 20 * mm, 60 * mm, 60 * mm, 60 * mm)
+  c.showPage()
+c.save()
+`;
+
+/** Words in a font that it embeds itself, an area, a picture of 30 pixels over 200 pt. */
+const CAIRO = `
+import sys, cairo
+surface = cairo.PDFSurface(sys.argv[1], 420, 595)
+c = cairo.Context(surface)
+c.set_source_rgb(0.9, 0.8, 0.4)
+c.rectangle(20, 20, 200, 100)
+c.fill()
+c.set_source_rgb(0, 0, 0)
+c.set_font_size(18)
+c.move_to(40, 300)
+c.show_text('Meteor night')
+image = cairo.ImageSurface(cairo.FORMAT_RGB24, 30, 30)
+c.translate(100, 350)
+c.scale(200 / 30, 200 / 30)
+c.set_source_surface(image)
+c.paint()
+c.show_page()
+surface.finish()
+`;
 
 test('remarks say where, in millimetres from the trimmed corner, and what the house wants', async () => {
   const x = BLEED + 20 * MM;
@@ -98,6 +168,11 @@ test('houses differ: what one sends back the other takes', async () => {
 describe('facts agree with poppler', () => {
   const SOURCES: readonly (readonly [string, () => Promise<Uint8Array>])[] = [
     ['Ghostscript', () => planted(pixels(40))],
+    ['Cairo', async () => rewritten('pdftocairo', ['-pdf'], await planted(pixels(40)))],
+    ['MuPDF', async () => rewritten('mutool', ['clean', '-gggz'], await planted(pixels(40)))],
+    ['qpdf', async () => rewritten('qpdf', ['--object-streams=generate', '--linearize'], await planted(pixels(40)))],
+    ['ReportLab', () => drawnBy(REPORTLAB)],
+    ['Cairo, asked by Python', () => drawnBy(CAIRO)],
     ['our own flyer', async () => (({ job, assets }) => pdfOf(job, assets))(await demoPiece('meteor-night', 0.3))],
     ['our own card', async () => (({ job, assets }) => pdfOf(job, assets))(await demoPiece('business-card', 0.3))],
   ];
@@ -110,7 +185,8 @@ describe('facts agree with poppler', () => {
       writeFileSync(path, bytes);
       const boxes = pageBoxes(path);
       expect(file.pages).toHaveLength(boxes.length);
-      for (const [i, { trim }] of file.pages.entries()) {
+      for (const [i, { trim = file.pages[i]?.media }] of file.pages.entries()) {
+        // What says no trim is trimmed where it ends (ISO 32000-1, 14.11.2).
         const [x0 = 0, y0 = 0, x1 = 0, y1 = 0] = boxes[i]?.TrimBox ?? [];
         expect(trim?.x).toBeCloseTo(x0, 1);
         expect(trim?.y).toBeCloseTo(y0, 1);
@@ -119,7 +195,9 @@ describe('facts agree with poppler', () => {
       }
       const fonts = run('pdffonts', [path]).trim().split('\n').slice(2);
       expect(file.fonts.map((f) => f.name).sort()).toEqual(fonts.map((f) => f.split(/\s+/)[0] ?? '').sort());
-      expect(file.fonts.every((f) => f.isEmbedded)).toBe(true);
+      // The column “emb” stands fifth from the end.
+      const embedded = fonts.filter((line) => line.trim().split(/\s+/).at(-5) === 'yes');
+      expect(file.fonts.filter((f) => f.isEmbedded)).toHaveLength(embedded.length);
       // pdfimages lists each picture as it is drawn: page, size, and ppi both ways.
       const images = run('pdfimages', ['-list', path])
         .trim()

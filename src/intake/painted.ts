@@ -31,6 +31,8 @@ export type Painted =
       readonly sizePt: number;
       readonly font: string;
       readonly glyphs: number;
+      /** Those that the font does not have, as far as its numbers say. */
+      readonly missing: number;
     })
   | (Common & {
       readonly kind: 'picture';
@@ -77,6 +79,8 @@ export interface ReadFile {
   readonly version: string;
   readonly pages: readonly PageFacts[];
   readonly painted: readonly Painted[];
+  /** What is set down without being painted: words to be searched, on a scan. */
+  readonly unseen: readonly Painted[];
   readonly fonts: readonly UsedFont[];
   /** What its output intent is called; undefined where it has none. */
   readonly intent: string | undefined;

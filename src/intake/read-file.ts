@@ -18,7 +18,7 @@ export async function readFile(bytes: Uint8Array): Promise<ReadFile> {
   const document = await opened(bytes);
   if (document.isEncrypted) throw new NotReadable('The file is protected: nobody but its owner can look into it.');
   const file: Opened = { document };
-  const gathering: Gathering = { file, painted: [], fonts: new Map(), unreadable: [] };
+  const gathering: Gathering = { file, painted: [], unseen: [], laid: new Map(), fonts: new Map(), unreadable: [] };
   const pages = pagesOf(document);
   if (pages.length === 0) throw new NotReadable('The file has no page.');
   if (pages.length > MOST_PAGES)
@@ -34,6 +34,7 @@ export async function readFile(bytes: Uint8Array): Promise<ReadFile> {
     version: /%PDF-(\d\.\d)/.exec(Buffer.from(bytes.subarray(0, 1024)).toString('latin1'))?.[1] ?? '',
     pages: facts,
     painted: gathering.painted,
+    unseen: gathering.unseen,
     fonts: [...gathering.fonts].map(([font, on]) => usedFont(file, font, [...on])),
     intent: intentOf(file),
     frame: frameOf(file),

@@ -62,6 +62,9 @@ export const paintedOf = <K extends Painted['kind']>(
 ): readonly Extract<Painted, { kind: K }>[] =>
   onPiece(file).filter((p): p is Extract<Painted, { kind: K }> => (kinds as readonly string[]).includes(p.kind));
 
+/** Names that differ only in capitals, spaces or dashes are one ink in two spellings. */
+export const plainInk = (ink: string): string => ink.toLowerCase().replace(/[\s_-]+/g, '');
+
 /** What is painted on the piece or in its bleed. */
 export const onPiece = ({ painted, pages }: ReadFile): readonly Painted[] =>
   painted.filter(({ page, box }) => {

@@ -12,6 +12,7 @@ import {
 } from '../core/geometry';
 import { GREY, colourIn, spaceOf, type Space } from './colour-of';
 import type { Colour, Painted } from './painted';
+import { missingIn } from './glyphs-of';
 import { dictOf, entry, listOf, name, nameText, numbersOf, operationsOf, resolved, unpacked } from './pdf';
 import type { Opened, Operation, Token } from './pdf';
 
@@ -21,6 +22,8 @@ const [DEEP, MOST] = [24, 200_000];
 interface Using {
   readonly space: Space;
   readonly values: readonly number[];
+  /** A pattern of its own colours, laid like tiles. */
+  readonly tile?: PDFStream;
 }
 
 /** The graphics state, as far as it says what is laid down (ISO 32000-1, 8.4). */
@@ -43,6 +46,9 @@ interface State {
 export interface Gathering {
   readonly file: Opened;
   readonly painted: Painted[];
+  readonly unseen: Painted[];
+  /** What a tile or a glyph lays down, gone through once. */
+  readonly laid: Map<PDFStream, readonly Painted[]>;
   /** Pages on which words are set in a font. */
   readonly fonts: Map<PDFDict, Set<number>>;
   readonly unreadable: { page: number; why: string }[];
@@ -124,7 +130,10 @@ function walk(gathering: Gathering, bytes: Uint8Array, place: Place, from: State
   const paint = (fills: boolean, strokes: boolean): void => {
     const boxes = boxesOf(parts);
     for (const box of boxes) {
-      if (fills) keep({ kind: 'fill', ...common(box, false), colour: colour(state.fill) });
+      if (fills) {
+        keep({ kind: 'fill', ...common(box, false), colour: colour(state.fill) });
+        lay(state.fill.tile, box);
+      }
       if (strokes) {
         const widthPt = state.width * scaleOf(state.ctm);
         const half = widthPt / 2;
@@ -157,15 +166,22 @@ function walk(gathering: Gathering, bytes: Uint8Array, place: Place, from: State
       ].map((p) => apply(map, p)),
     );
     text = multiply(text, [1, 0, 0, 1, long, 0]);
-    if (state.invisible) return;
-    keep({
+    const set: Painted = {
       kind: 'text',
       ...common(box, false),
       colour: colour(state.fill),
       sizePt: state.size * scaleOf(map),
       font: nameText(entry(file, state.font, 'BaseFont')) ?? '',
       glyphs,
-    });
+      missing: missingIn(file, state.font, strings),
+    };
+    if (state.invisible) {
+      gathering.unseen.push(set);
+      return;
+    }
+    keep(set);
+    lay(state.fill.tile, set.box);
+    for (const glyph of drawnGlyphs(file, state.font)) lay(glyph, set.box, state.font);
   };
 
   const use = (which: 'fill' | 'stroke', using: Using) => (state = { ...state, [which]: using });
@@ -267,11 +283,11 @@ function walk(gathering: Gathering, bytes: Uint8Array, place: Place, from: State
       }
       case 'sc':
       case 'scn':
-        use('fill', { space: state.fill.space, values: n });
+        use('fill', usingOf(state.fill.space, operands));
         break;
       case 'SC':
       case 'SCN':
-        use('stroke', { space: state.stroke.space, values: n });
+        use('stroke', usingOf(state.stroke.space, operands));
         break;
       case 'sh': {
         const shading = dictOf(file, named('Shading', first));
@@ -321,6 +337,49 @@ function walk(gathering: Gathering, bytes: Uint8Array, place: Place, from: State
         break;
       }
     }
+  }
+
+  /** A colour; of a pattern, those of its own, or those that it is laid with (ISO 32000-1, 8.7). */
+  function usingOf(now: Space, operands: readonly Token[]): Using {
+    const values = numbers(operands);
+    const found = now.kind === 'pattern' ? named('Pattern', operands.at(-1)) : undefined;
+    if (found instanceof PDFStream)
+      return String(entry(file, found.dict, 'PaintType')) === '2' && now.under
+        ? { space: now.under, values }
+        : { space: now, values, tile: found };
+    const shading = dictOf(file, found instanceof PDFDict ? found.get(name('Shading')) : undefined);
+    return shading
+      ? { space: spaceOf(file, shading.get(name('ColorSpace')), resources), values: [] }
+      : { space: now, values };
+  }
+
+  /** What a tile, or a glyph that draws itself, lays down: each kind of it once, where it is laid. */
+  function lay(stream: PDFStream | undefined, box: Rect, font?: PDFDict): void {
+    if (!stream) return;
+    for (const thing of gathering.laid.get(stream) ?? laidBy(stream, font))
+      keep({ ...thing, page, box: intersection(box, state.clip) });
+  }
+
+  function laidBy(stream: PDFStream, font: PDFDict | undefined): readonly Painted[] {
+    // One that is laid within itself is gone through no second time.
+    gathering.laid.set(stream, []);
+    const content = place.deep < DEEP ? bytesOf(gathering, stream, page) : undefined;
+    if (!content) return [];
+    const own = dictOf(file, (font ?? stream.dict).get(name('Resources'))) ?? resources;
+    const matrix = numbersOf(file, (font ?? stream.dict).get(name(font ? 'FontMatrix' : 'Matrix')));
+    const inner: Gathering = { ...gathering, painted: [] };
+    const ctm = matrix.length === 6 ? multiply(state.ctm, matrix as unknown as Matrix) : state.ctm;
+    walk(
+      inner,
+      content,
+      { page, resources: own, deep: place.deep + 1 },
+      { ...state, fill: BLACK, stroke: BLACK, ctm, clip: EVERYWHERE },
+    );
+    const things = font ? inner.painted.map(asArea) : inner.painted;
+    const alike = new Map(things.map((thing) => [JSON.stringify({ ...thing, box: 0 }), thing]));
+    const painted = [...alike.values()];
+    gathering.laid.set(stream, painted);
+    return painted;
   }
 
   function picture(image: PDFStream): void {
@@ -388,6 +447,33 @@ function walk(gathering: Gathering, bytes: Uint8Array, place: Place, from: State
         clip: intersection(state.clip, around(corners)),
       },
     );
+  }
+}
+
+/** How thin a line of a glyph comes out, the size of the type says: its colour alone counts. */
+const asArea = (thing: Painted): Painted => {
+  if (thing.kind !== 'stroke') return thing;
+  const { widthPt: _, ...area } = thing;
+  return { ...area, kind: 'fill' };
+};
+
+const EVERYWHERE: Rect = { x: -1e6, y: -1e6, width: 2e6, height: 2e6 };
+
+/** Glyphs of a Type 3 font that bring colours of their own (ISO 32000-1, 9.6.5: those that begin with d0). */
+function drawnGlyphs(file: Opened, font: PDFDict): readonly PDFStream[] {
+  if (nameText(entry(file, font, 'Subtype')) !== 'Type3') return [];
+  const drawn = dictOf(file, font.get(name('CharProcs')));
+  return (drawn?.values() ?? []).flatMap((object) => {
+    const stream = resolved(file, object);
+    return stream instanceof PDFStream && bringsColours(stream) ? [stream] : [];
+  });
+}
+
+function bringsColours(stream: PDFStream): boolean {
+  try {
+    return /\bd0\b/.test(Buffer.from(unpacked(stream).subarray(0, 200)).toString('latin1'));
+  } catch {
+    return false;
   }
 }
 

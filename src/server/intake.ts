@@ -6,18 +6,25 @@ import { listRecords } from './books';
 import type { Incoming } from './incoming';
 import { packedRevision } from './jobs';
 import { missing, refused } from './problems';
+import type { Order } from '@/intake';
 import type { By } from './views';
 import type { Answered, Seen, ToPrint } from './work/intake';
 
 /**
  * What a printer of the books answers to a file that came in.
  * @param printer its name; empty for a house that says nothing of its own
+ * @param order   what the file is held to beside the book
  * @throws Problem when there is no such printer, or nothing to look at
  */
-export async function answerIncoming({ path, sha }: Incoming, printer: string, signal?: AbortSignal): Promise<Seen> {
+export async function answerIncoming(
+  { path, sha }: Incoming,
+  printer: string,
+  order: Order,
+  signal?: AbortSignal,
+): Promise<Seen> {
   const house = await houseOf(printer);
-  const key = `${sha} ${JSON.stringify(house)}`;
-  const answered = await ask('answerFile', { path, house }, { key, apart: path, signal });
+  const key = `${sha} ${JSON.stringify([house, order])}`;
+  const answered = await ask('answerFile', { path, house, order }, { key, apart: path, signal });
   return seen(answered);
 }
 

@@ -8,6 +8,12 @@ const EXPORT_AGAIN = 'Export the job again.';
 
 /** What is asked for cannot be understood. */
 export const unclear = {
+  order: () =>
+    new Problem(
+      400,
+      'What was ordered cannot be read.',
+      'Say the pages as a whole number, and lengths in millimetres.',
+    ),
   reply: () => new Problem(400, 'This reply cannot be read.', 'Hand in the file again.'),
   beyond: () => new Problem(400, 'Four lengths in millimetres are wanted: above, right, below, left.', RELOAD),
   notWhole: (what: string) => new Problem(400, `${what} must be a whole number.`, RELOAD),

@@ -78,8 +78,79 @@ export const pixels = (wide: number) =>
 
 const words = (setup: string, size = 12) => `${setup} /Helvetica ${size} selectfont 100 200 moveto (Names) show`;
 
-const separation = (ink: string, tint: number) =>
-  `[/Separation (${ink}) /DeviceCMYK {dup 0 exch 0}] setcolorspace ${tint} setcolor 60 60 100 100 rectfill`;
+const separation = (ink: string, tint: number, box = '60 60 100 100') =>
+  `[/Separation (${ink}) /DeviceCMYK {dup 0 exch 0}] setcolorspace ${tint} setcolor ${box} rectfill`;
+
+/** Adds content to the first page, with what it uses. */
+function drawn(
+  document: PDFDocument,
+  content: string,
+  fonts: Readonly<Record<string, Readonly<Record<string, unknown>>>>,
+): void {
+  const { context } = document;
+  const [first] = document.getPages();
+  if (!first) return;
+  const { node } = first;
+  const before = node.get(PDFName.of('Contents'));
+  const more = context.register(context.stream(`q ${content} Q`));
+  node.normalize();
+  node.set(PDFName.of('Contents'), context.obj([...(before ? [before] : []), more]));
+  for (const [key, font] of Object.entries(fonts))
+    node.setFontDictionary(PDFName.of(key), context.register(context.obj(font as Record<string, string>)));
+}
+
+/** A Type 3 font (ISO 32000-1, 9.6.5) whose only glyph is red, by RGB. */
+function selfDrawn(document: PDFDocument): void {
+  const { context } = document;
+  const glyph = context.register(context.stream('1000 0 d0 1 0 0 rg 0 0 800 800 re f'));
+  drawn(document, 'BT /Own 20 Tf 100 200 Td (a) Tj ET', {
+    Own: {
+      Type: 'Font',
+      Subtype: 'Type3',
+      FontBBox: [0, 0, 1000, 1000],
+      FontMatrix: [0.001, 0, 0, 0.001, 0, 0],
+      CharProcs: { a: glyph },
+      Encoding: { Type: 'Encoding', Differences: [97, 'a'] },
+      FirstChar: 97,
+      LastChar: 97,
+      Widths: [1000],
+      Resources: {},
+    },
+  });
+}
+
+/** A word of two characters, the second of which the font does not have (glyph 0). */
+function missingGlyph(document: PDFDocument): void {
+  const { context } = document;
+  const program = context.register(context.flateStream(readFileSync('public/fonts/barlow-latin-400-normal.ttf')));
+  const descriptor = context.register(
+    context.obj({
+      Type: 'FontDescriptor',
+      FontName: 'Barlow',
+      Flags: 4,
+      FontBBox: [0, -200, 1000, 900],
+      ItalicAngle: 0,
+      Ascent: 900,
+      Descent: -200,
+      CapHeight: 700,
+      StemV: 80,
+      FontFile2: program,
+    }),
+  );
+  const inner = context.register(
+    context.obj({
+      Type: 'Font',
+      Subtype: 'CIDFontType2',
+      BaseFont: 'Barlow',
+      CIDSystemInfo: { Registry: PDFString.of('Adobe'), Ordering: PDFString.of('Identity'), Supplement: 0 },
+      FontDescriptor: descriptor,
+      CIDToGIDMap: 'Identity',
+    }),
+  );
+  drawn(document, '0 0 0 1 k BT /Own 12 Tf 100 200 Td <00240000> Tj ET', {
+    Own: { Type: 'Font', Subtype: 'Type0', BaseFont: 'Barlow', Encoding: 'Identity-H', DescendantFonts: [inner] },
+  });
+}
 
 /** A fault, the rule that has to find it, and the file it is planted in. */
 export const PLANTED: readonly (readonly [rule: string, what: string, make: () => Promise<Uint8Array>])[] = [
@@ -93,6 +164,29 @@ export const PLANTED: readonly (readonly [rule: string, what: string, make: () =
   ],
   ['fonts-missing', 'a font left out', async () => withIntent(await ghostscript(page(SOUND), { embed: false }))],
   ['rgb', 'an area in RGB', () => planted('1 0 0 setrgbcolor 50 50 40 40 rectfill')],
+  [
+    'rgb',
+    'RGB in a tile',
+    () =>
+      planted(
+        '<< /PatternType 1 /PaintType 1 /TilingType 1 /BBox [0 0 20 20] /XStep 20 /YStep 20 ' +
+          '/PaintProc { pop 1 0 0 setrgbcolor 2 2 9 9 rectfill } >> matrix makepattern setpattern ' +
+          '60 60 100 100 rectfill',
+      ),
+  ],
+  [
+    'rgb',
+    'RGB in a gradient',
+    () =>
+      planted(
+        'gsave 60 60 100 100 rectclip << /ShadingType 2 /ColorSpace /DeviceRGB /Coords [60 60 160 60] ' +
+          '/Function << /FunctionType 2 /Domain [0 1] /C0 [1 0 0] /C1 [0 0 1] /N 1 >> >> shfill grestore',
+      ),
+  ],
+  ['rgb', 'RGB in a font that draws itself', async () => changed(await sound(), selfDrawn)],
+  ['glyphs-missing', 'a character that the font does not have', async () => changed(await sound(), missingGlyph)],
+  ['marks-in-bleed', 'a mark that begins in the bleed', () => planted(separation('All', 1, '0 200 4 1'))],
+  ['line-knocks-out', 'a line for the die that knocks out', () => planted(separation('Cut', 1))],
   ['picture-coarse', '8 pixels over 70 mm', () => planted(pixels(8))],
   ['line-thin', 'a line of 0.1 pt', () => planted('0.1 setlinewidth 50 50 moveto 200 50 lineto stroke')],
   ['type-small', 'type of 4 pt', () => planted(words('0 0 0 1 setcmykcolor', 4))],
@@ -159,6 +253,34 @@ export const PLANTED: readonly (readonly [rule: string, what: string, make: () =
       }),
   ],
 ];
+
+/** What a house only mentions, planted. */
+export const MENTIONED: readonly (readonly [rule: string, what: string, make: () => Promise<Uint8Array>])[] = [
+  ['picture-fine', '400 pixels over 18 mm', () => planted(pixels(400).replace('200 200 scale', '50 50 scale'))],
+  [
+    'colour-overprints',
+    'cyan that overprints',
+    () => planted('true setoverprint 1 0 0 0 setcmykcolor 50 50 40 40 rectfill'),
+  ],
+  [
+    'beside-page',
+    'a picture beside the page',
+    async () =>
+      withIntent(
+        await ghostscript(
+          page(`${SOUND}\n${pixels(40).replace('100 100 translate 200 200', '0 0 translate 5 5')}`, { bleed: 30 * MM }),
+        ),
+      ),
+  ],
+  [
+    'text-invisible',
+    'words under a scan',
+    async () => changed(await sound(), (document) => drawn(document, 'BT /Own 12 Tf 3 Tr 100 200 Td (a) Tj ET', OCR)),
+  ],
+];
+
+/** A font that every reader has. */
+const OCR = { Own: { Type: 'Font', Subtype: 'Type1', BaseFont: 'Helvetica' } };
 
 /** A sound page with one thing more on it. */
 export async function planted(content: string): Promise<Uint8Array> {

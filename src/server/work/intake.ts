@@ -9,6 +9,7 @@ import { assets } from './kept';
 interface ToAnswer {
   readonly path: string;
   readonly house: House;
+  readonly order: Order;
 }
 
 /** What came back for a file: the reply, and of each remark that has a place a picture of it, as an address. */
@@ -22,8 +23,8 @@ export interface Seen {
 export type Answered = ({ readonly ok: true } & Seen) | { readonly ok: false; readonly problem: string };
 
 /** Has a file looked at by the print house at the other end. */
-export async function answerFile({ path, house }: ToAnswer): Promise<Answered> {
-  return answered(await readFile(path), house);
+export async function answerFile({ path, house, order }: ToAnswer): Promise<Answered> {
+  return answered(await readFile(path), house, order);
 }
 
 interface JobToAnswer {
@@ -45,7 +46,7 @@ export async function answerJob({ document }: JobToAnswer): Promise<Answered> {
   }
 }
 
-async function answered(bytes: Uint8Array, house: House, order: Order = {}): Promise<Answered> {
+async function answered(bytes: Uint8Array, house: House, order?: Order): Promise<Answered> {
   try {
     const reply = await replyTo(bytes, house, order);
     return { ok: true, reply, pictures: await picturesOf(bytes, reply) };

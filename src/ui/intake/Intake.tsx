@@ -9,6 +9,8 @@ import { fetched } from '../shell/fetched';
 import { filesOf } from '../shell/files-of';
 import { Room } from '../shell/Room';
 import { COLOURS } from '../shell/theme';
+import type { Asked } from './order';
+import { OrderFields } from './OrderFields';
 import { ReplyRow } from './ReplyRow';
 import { useReplies, type HandedIn } from './use-replies';
 
@@ -18,8 +20,10 @@ const FromPdf = fetched(async () => (await import('../from-pdf/FromPdf')).FromPd
 /** The print house at the other end: files are handed in, anybody’s, and it answers each by its own book. */
 export function Intake() {
   const { data } = useQuery({ queryKey: ['printers'], queryFn: api.printers });
-  const [printer, setPrinter] = useState('');
-  const { list, handIn, clear } = useReplies(printer);
+  const [asked, setAsked] = useState<Asked>({ printer: '' });
+  const { printer } = asked;
+  const ask = (more: Partial<Asked>) => setAsked((before) => ({ ...before, ...more }));
+  const { list, handIn, clear, again, isOther } = useReplies(asked);
   const [begun, setBegun] = useState<HandedIn>();
   const input = useRef<HTMLInputElement>(null);
   const onDrop = (event: DragEvent) => {
@@ -41,7 +45,7 @@ export function Intake() {
               { value: '', label: 'common practice' },
               ...(data?.records ?? []).map(({ name }) => ({ value: name, label: name })),
             ]}
-            onChange={setPrinter}
+            onChange={(to) => ask({ printer: to })}
           />
           <Button variant="contained" onClick={() => input.current?.click()}>
             Hand in PDFs
@@ -71,6 +75,7 @@ export function Intake() {
           What a print house says of a file, before it is sent: by its bytes alone, ours or anybody’s. Nothing is kept
           of it.
         </Box>
+        <OrderFields asked={asked} onChange={ask} />
         {list.length === 0 ? (
           <Box sx={{ border: `1.5px dashed ${COLOURS.line}`, p: 5, textAlign: 'center', color: COLOURS.inkSoft }}>
             Drop PDFs here, or a folder of them.
@@ -81,6 +86,11 @@ export function Intake() {
               <Box role="status" sx={{ fontWeight: 600 }}>
                 {fit} of {list.length} fit to print
               </Box>
+              {isOther && (
+                <Button size="small" variant="outlined" onClick={() => void again()}>
+                  Ask again as it is now
+                </Button>
+              )}
               <Button size="small" onClick={clear}>
                 Clear
               </Button>
