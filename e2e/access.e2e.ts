@@ -88,7 +88,7 @@ test('the size of a folder, flat and folded', ALONE, async ({ page }) => {
   await check(page);
 });
 
-test('every station', async ({ page }) => {
+test('every station', ALONE, async ({ page }) => {
   await openJob(page, 'demo-meteor-night');
   for (const [key, name] of [
     ['1', 'Brief'],
@@ -119,37 +119,41 @@ test('every station', async ({ page }) => {
     });
 });
 
-test('at 1024 px nothing of the route or the save state is cut off, and a phone can read the board', async ({
-  page,
-}) => {
-  await page.setViewportSize({ width: 1024, height: 768 });
-  await openJob(page, 'demo-meteor-night');
-  const over = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-  expect(await over()).toBeLessThanOrEqual(0);
-  // Nor does a word of the header break in two, or run out of its button.
-  const broken = () =>
-    page.getByRole('banner').evaluate((header) =>
-      [...header.querySelectorAll('button')]
-        .filter((button) => {
-          const words = document.createRange();
-          words.selectNodeContents(button);
-          const box = button.getBoundingClientRect();
-          const { left, right, height } = words.getBoundingClientRect();
-          return (
-            left < box.left - 1 || right > box.right + 1 || height > 1.9 * parseFloat(getComputedStyle(button).fontSize)
-          );
-        })
-        .map((button) => button.textContent),
-    );
-  expect(await broken()).toEqual([]);
-  // What is looked for would be found.
-  await page.getByRole('button', { name: 'Lay out' }).evaluate((button) => {
-    button.style.whiteSpace = 'normal';
-    button.style.width = '64px';
-  });
-  expect(await broken()).toContain('Lay out');
-  await page.setViewportSize({ width: 390, height: 800 });
-  await open(page, '/');
-  await expect(page.getByRole('article').first()).toBeVisible();
-  expect(await over()).toBeLessThanOrEqual(0);
-});
+test(
+  'at 1024 px nothing of the route or the save state is cut off, and a phone can read the board',
+  ALONE,
+  async ({ page }) => {
+    await page.setViewportSize({ width: 1024, height: 768 });
+    await openJob(page, 'demo-meteor-night');
+    const over = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(await over()).toBeLessThanOrEqual(0);
+    // Nor does a word of the header break in two, or run out of its button.
+    const broken = () =>
+      page.getByRole('banner').evaluate((header) =>
+        [...header.querySelectorAll('button')]
+          .filter((button) => {
+            const words = document.createRange();
+            words.selectNodeContents(button);
+            const box = button.getBoundingClientRect();
+            const { left, right, height } = words.getBoundingClientRect();
+            return (
+              left < box.left - 1 ||
+              right > box.right + 1 ||
+              height > 1.9 * parseFloat(getComputedStyle(button).fontSize)
+            );
+          })
+          .map((button) => button.textContent),
+      );
+    expect(await broken()).toEqual([]);
+    // What is looked for would be found.
+    await page.getByRole('button', { name: 'Lay out' }).evaluate((button) => {
+      button.style.whiteSpace = 'normal';
+      button.style.width = '64px';
+    });
+    expect(await broken()).toContain('Lay out');
+    await page.setViewportSize({ width: 390, height: 800 });
+    await open(page, '/');
+    await expect(page.getByRole('article').first()).toBeVisible();
+    expect(await over()).toBeLessThanOrEqual(0);
+  },
+);

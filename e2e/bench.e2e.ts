@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { begin, clickAt, cornerOf, dragFromTo, field, onScreen, openChoice, saved, write } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 test.describe('laying out by hand', () => {
   test.beforeEach(async ({ page }) => {
@@ -88,7 +88,7 @@ test.describe('laying out by hand', () => {
     await expect(field(page, 'x-left')).toHaveValue('20 mm');
   });
 
-  test('a length that cannot be read is refused at its field, and nothing changes', async ({ page }) => {
+  test('a length that cannot be read is refused at its field, and nothing changes', ALONE, async ({ page }) => {
     await write(field(page, 'x-width'), '12 foo');
     await expect(page.getByRole('alert').filter({ hasText: '“foo” is not a unit' })).toBeVisible();
     await expect(page.locator('[data-element] path').first()).toHaveAttribute('d', /^M15 25/);
@@ -100,7 +100,7 @@ test.describe('laying out by hand', () => {
     await expect(field(page, 'x-width')).toHaveValue('27.4 mm');
   });
 
-  test('what is brought to the front lies above', async ({ page }) => {
+  test('what is brought to the front lies above', ALONE, async ({ page }) => {
     await page.locator('[data-bench]').focus();
     await page.keyboard.press('o');
     const order = () =>
@@ -132,7 +132,7 @@ test('text is typed in place, with its own caret, and every word is kept', async
   await expect(page.getByText('1 element on this side.')).toBeVisible();
 });
 
-test('the command palette finds a command by name and runs it', async ({ page }) => {
+test('the command palette finds a command by name and runs it', ALONE, async ({ page }) => {
   await begin(page, 'Palette');
   await page.locator('[data-bench]').focus();
   await page.keyboard.press('/');
@@ -154,7 +154,7 @@ test('a figure shows its working, takes a value by hand, and gives it back', asy
   await expect(page.locator('[data-figure="with-bleed"]')).toContainText('154 × 216');
 });
 
-test('a new size moves everything rightly, and another unit only writes it differently', async ({ page }) => {
+test('a new size moves everything rightly, and another unit only writes it differently', ALONE, async ({ page }) => {
   await begin(page, 'Resize');
   await page.keyboard.press('x');
   await page.getByLabel('box').click();
@@ -173,7 +173,7 @@ test('a new size moves everything rightly, and another unit only writes it diffe
   await expect(page.getByRole('alert').filter({ hasText: 'missing at the end' })).toBeVisible();
 });
 
-test('a designer’s own font is brought in, chosen, and set on the bench', async ({ page }) => {
+test('a designer’s own font is brought in, chosen, and set on the bench', ALONE, async ({ page }) => {
   await begin(page, 'Own font');
   const font = 'node_modules/@fontsource/spline-sans-mono/files/spline-sans-mono-latin-600-normal.woff2';
   await page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles(font);

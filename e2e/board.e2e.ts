@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { copyOf, open } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 test('a card is drawn to another stage by hand, and put back', async ({ page }) => {
   const name = 'Drawn to and fro';
@@ -31,7 +31,7 @@ test('a card is drawn to another stage by hand, and put back', async ({ page }) 
   await page.waitForURL(`**/jobs/${id}**`);
 });
 
-test('the board remembers how it is shown; its rows are sorted and moved together', async ({ page }) => {
+test('the board remembers how it is shown; its rows are sorted and moved together', ALONE, async ({ page }) => {
   const names = ['Row one', 'Row two'];
   for (const [i, name] of names.entries())
     await copyOf(page, 'demo-open-day', { name, client: 'Hollin Ford', due: `2026-01-0${i + 1}` });

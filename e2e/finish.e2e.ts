@@ -29,56 +29,58 @@ async function expectTraced(page: Page): Promise<void> {
 
 test.describe.configure({ mode: 'parallel' });
 
-test('a bookmark with varnish over the moons in its picture: seen on its plates, spoilt, mended, exported', async ({
-  page,
-}) => {
-  const build = async (hand: Hand) => {
-    await bookmark(hand);
+test(
+  'a bookmark with varnish over the moons in its picture: seen on its plates, spoilt, mended, exported',
+  ALONE,
+  async ({ page }) => {
+    const build = async (hand: Hand) => {
+      await bookmark(hand);
+      await page.keyboard.press('Alt+4');
+      await expectTraced(page);
+    };
+    await openPiece(page, { file: 'bookmark', recipe: 'finished', build, most: 110 });
     await page.keyboard.press('Alt+4');
     await expectTraced(page);
-  };
-  await openPiece(page, { file: 'bookmark', recipe: 'finished', build, most: 110 });
-  await page.keyboard.press('Alt+4');
-  await expectTraced(page);
-  const entry = sheet(page).getByRole('button', { name: /^1 ?Matt varnish/ });
-  if ((await entry.getAttribute('aria-expanded')) === 'false') await entry.click();
+    const entry = sheet(page).getByRole('button', { name: /^1 ?Matt varnish/ });
+    if ((await entry.getAttribute('aria-expanded')) === 'false') await entry.click();
 
-  // Four moons of 0.3 of the picture’s width, 56 mm with its bleed: their share of the side.
-  const radius = 0.3 * 56;
-  const share = ((4 * Math.PI * radius ** 2) / (50 * 180)) * 100;
-  await page.getByRole('button', { name: 'Plates', exact: true }).click();
-  await read(page);
-  expect(Math.abs((await covered(page, 'Varnish matt')) - share)).toBeLessThan(0.4);
-  const before = await covered(page, 'Cyan');
+    // Four moons of 0.3 of the picture’s width, 56 mm with its bleed: their share of the side.
+    const radius = 0.3 * 56;
+    const share = ((4 * Math.PI * radius ** 2) / (50 * 180)) * 100;
+    await page.getByRole('button', { name: 'Plates', exact: true }).click();
+    await read(page);
+    expect(Math.abs((await covered(page, 'Varnish matt')) - share)).toBeLessThan(0.4);
+    const before = await covered(page, 'Cyan');
 
-  // Told to knock out, it is a fault, and the moons are gone from the other plates.
-  await sheet(page).getByLabel('knocks out the print beneath').check();
-  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('cuts a white hole');
-  await expect.poll(() => covered(page, 'Cyan')).toBeLessThan(before - 5);
-  await openChoice(page.getByRole('combobox', { name: 'layer' }));
-  await page.getByRole('option', { name: 'Varnish matt' }).click();
-  await expect(page.getByText('it knocks out')).toContainText('Cyan');
-  const hole = platesOf(await exportedFile(page, 'press'), 1, 50);
-  expect((await hole).get('Cyan')?.mean).toBeLessThan(0.5);
+    // Told to knock out, it is a fault, and the moons are gone from the other plates.
+    await sheet(page).getByLabel('knocks out the print beneath').check();
+    await expect(page.getByRole('region', { name: 'Checks' })).toContainText('cuts a white hole');
+    await expect.poll(() => covered(page, 'Cyan')).toBeLessThan(before - 5);
+    await openChoice(page.getByRole('combobox', { name: 'layer' }));
+    await page.getByRole('option', { name: 'Varnish matt' }).click();
+    await expect(page.getByText('it knocks out')).toContainText('Cyan');
+    const hole = platesOf(await exportedFile(page, 'press'), 1, 50);
+    expect((await hole).get('Cyan')?.mean).toBeLessThan(0.5);
 
-  // The fix of the check.
-  await page.keyboard.press('Alt+5');
-  await page.getByRole('region', { name: 'Checks' }).getByRole('button', { name: 'Let it overprint' }).click();
-  await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText('white hole');
-  await page.keyboard.press('Alt+4');
-  // What is covered is counted on the bench’s pixels, and the bench may have another size by now.
-  await expect.poll(async () => Math.abs((await covered(page, 'Cyan')) - before)).toBeLessThan(0.05);
-  const plates = await platesOf(await exportedFile(page, 'press'), 1, 100, 4);
-  const varnish = plates.get('Varnish matt');
-  const cyan = plates.get('Cyan');
-  if (!varnish || !cyan) throw new Error('no such plate');
-  // The plate is on or off, but for its edges, and the picture is whole beneath it.
-  const partly = varnish.ink.reduce((n, v) => n + (v > 8 && v < 247 ? 1 : 0), 0);
-  expect(partly / varnish.ink.length).toBeLessThan(0.02);
-  const beneath = varnish.ink.reduce((n, v, i) => n + (v === 255 && (cyan.ink[i] ?? 0) > 0 ? 1 : 0), 0);
-  const solid = varnish.ink.reduce((n, v) => n + (v === 255 ? 1 : 0), 0);
-  expect(beneath / solid).toBeGreaterThan(0.9);
-});
+    // The fix of the check.
+    await page.keyboard.press('Alt+5');
+    await page.getByRole('region', { name: 'Checks' }).getByRole('button', { name: 'Let it overprint' }).click();
+    await expect(page.getByRole('region', { name: 'Checks' })).not.toContainText('white hole');
+    await page.keyboard.press('Alt+4');
+    // What is covered is counted on the bench’s pixels, and the bench may have another size by now.
+    await expect.poll(async () => Math.abs((await covered(page, 'Cyan')) - before)).toBeLessThan(0.05);
+    const plates = await platesOf(await exportedFile(page, 'press'), 1, 100, 4);
+    const varnish = plates.get('Varnish matt');
+    const cyan = plates.get('Cyan');
+    if (!varnish || !cyan) throw new Error('no such plate');
+    // The plate is on or off, but for its edges, and the picture is whole beneath it.
+    const partly = varnish.ink.reduce((n, v) => n + (v > 8 && v < 247 ? 1 : 0), 0);
+    expect(partly / varnish.ink.length).toBeLessThan(0.02);
+    const beneath = varnish.ink.reduce((n, v, i) => n + (v === 255 && (cyan.ink[i] ?? 0) > 0 ? 1 : 0), 0);
+    const solid = varnish.ink.reduce((n, v) => n + (v === 255 ? 1 : 0), 0);
+    expect(beneath / solid).toBeGreaterThan(0.9);
+  },
+);
 
 test('a printer’s own profile is brought in, seen, and carried by the press file; a screen’s is refused', async ({
   page,

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { expect } from '@playwright/test';
 import sharp from 'sharp';
 import { field, open, saved, write } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 const run = (program: string, args: readonly string[]) => execFileSync(program, args, { encoding: 'utf8' });
 
@@ -130,7 +130,7 @@ test('the demo opens on the board with the flyer’s first proof and its two fau
   await saved(page);
 });
 
-test('preview and working file; the working file opens again as the same job', async ({ page }) => {
+test('preview and working file; the working file opens again as the same job', ALONE, async ({ page }) => {
   await open(page, '/jobs/demo-meteor-night');
   await page.getByRole('button', { name: 'Output' }).click();
   await page.getByRole('button', { name: 'Preview' }).click();

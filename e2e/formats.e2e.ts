@@ -97,7 +97,7 @@ test.describe('set up with not one number typed that the tool can know', () => {
     expect(hand.report('disc sleeve').typed).toEqual(['Moor at night']);
   });
 
-  test('the tent banner: 5 × 3 ft', async ({ page }) => {
+  test('the tent banner: 5 × 3 ft', ALONE, async ({ page }) => {
     const hand = await newJob(page);
     await hand.press('Banner', 'radio');
     await hand.type('Name', 'Tent banner');
@@ -129,7 +129,7 @@ test.describe('set up with not one number typed that the tool can know', () => {
   });
 });
 
-test('what cannot be is refused at its field, and nothing else changes', async ({ page }) => {
+test('what cannot be is refused at its field, and nothing else changes', ALONE, async ({ page }) => {
   await open(page, '/jobs/demo-catalogue?at=size');
   await write(field(page, 'pages'), '99');
   await expect(page.getByRole('alert').filter({ hasText: 'take 100, with page 100 blank, or 98' })).toBeVisible();
@@ -140,7 +140,7 @@ test('what cannot be is refused at its field, and nothing else changes', async (
   await expect(figure(page, 'per-sheet')).toContainText('21');
 });
 
-test('what cannot be begun says so at its field, with what could', async ({ page }) => {
+test('what cannot be begun says so at its field, with what could', ALONE, async ({ page }) => {
   await open(page, '/');
   await page.getByRole('button', { name: 'New job' }).click();
   const field = (label: string) => page.getByRole('textbox', { name: label, exact: true });
@@ -185,19 +185,23 @@ test('a smaller size asks first, names what no longer fits, and can be left', as
   await expect(figure(page, 'finished')).toContainText('148 × 210');
 });
 
-test('a flyer becomes a folder, its content on the same sides, and goes back with one undo', async ({ page }) => {
-  await openCopy(page, 'demo-meteor-night', '?at=size');
-  await page.getByRole('button', { name: 'Change kind' }).click();
-  await page.getByRole('radio', { name: 'Folded card' }).click();
-  const ask = page.getByRole('alertdialog');
-  const changed = figure(page, 'flat').filter({ hasText: '296 × 210' });
-  await expect(ask.or(changed).first()).toBeVisible();
-  if ((await changed.count()) === 0) await ask.getByRole('button', { name: 'Change it' }).click();
-  await expect(changed).toBeVisible();
-  await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /outside, 17 elements/);
-  await page.keyboard.press('Control+z');
-  await expect(figure(page, 'finished')).toContainText('148 × 210');
-});
+test(
+  'a flyer becomes a folder, its content on the same sides, and goes back with one undo',
+  ALONE,
+  async ({ page }) => {
+    await openCopy(page, 'demo-meteor-night', '?at=size');
+    await page.getByRole('button', { name: 'Change kind' }).click();
+    await page.getByRole('radio', { name: 'Folded card' }).click();
+    const ask = page.getByRole('alertdialog');
+    const changed = figure(page, 'flat').filter({ hasText: '296 × 210' });
+    await expect(ask.or(changed).first()).toBeVisible();
+    if ((await changed.count()) === 0) await ask.getByRole('button', { name: 'Change it' }).click();
+    await expect(changed).toBeVisible();
+    await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /outside, 17 elements/);
+    await page.keyboard.press('Control+z');
+    await expect(figure(page, 'finished')).toContainText('148 × 210');
+  },
+);
 
 test('a page with its bleed inside becomes trim and bleed', ALONE, async ({ page }) => {
   await openCopy(page, 'demo-member-card', '?at=size');

@@ -109,40 +109,41 @@ const cutForGood = (page: Page): Promise<void> =>
     window.fetch = () => Promise.reject(new TypeError('There is no line.'));
   });
 
-test('of two tabs that were closed without a line the later one goes on, and the other is kept beside it', async ({
-  page,
-  context,
-}) => {
-  const id = await large(page);
-  const second = await context.newPage();
-  for (const tab of [page, second]) await openJob(tab, id);
-  await context.setOffline(true);
-  await change(page);
-  await expect.poll(() => writtenDown(page, id)).toBe(1);
-  await second.locator('[data-bench]').focus();
-  await second.keyboard.press('o');
-  await expect.poll(() => writtenDown(second, id)).toBe(2);
-  const third = await context.newPage();
-  for (const tab of [page, second]) {
-    await cutForGood(tab);
-    await tab.close();
-  }
-  await context.setOffline(false);
-  await openJob(third, id);
-  await saved(third);
-  await expect(third.locator('[data-element]')).toHaveCount(221);
-  await third.getByRole('button', { name: 'A version beside' }).click();
-  const dialog = third.getByRole('dialog', { name: 'Versions kept beside this job' });
-  await dialog.getByRole('button', { name: 'Go on with this one' }).click();
-  await expect(dialog).toHaveCount(0);
-  await expect(third.locator('[data-element]')).toHaveCount(220);
-  await saved(third);
-  await expect(third.getByRole('button', { name: 'A version beside' })).toHaveCount(0);
-  expect(await headOf(third, id)).toBe(3);
-  expect(await writtenDown(third, id)).toBe(0);
-  await third.keyboard.press('Control+z');
-  await expect(third.locator('[data-element]')).toHaveCount(221);
-});
+test(
+  'of two tabs that were closed without a line the later one goes on, and the other is kept beside it',
+  ALONE,
+  async ({ page, context }) => {
+    const id = await large(page);
+    const second = await context.newPage();
+    for (const tab of [page, second]) await openJob(tab, id);
+    await context.setOffline(true);
+    await change(page);
+    await expect.poll(() => writtenDown(page, id)).toBe(1);
+    await second.locator('[data-bench]').focus();
+    await second.keyboard.press('o');
+    await expect.poll(() => writtenDown(second, id)).toBe(2);
+    const third = await context.newPage();
+    for (const tab of [page, second]) {
+      await cutForGood(tab);
+      await tab.close();
+    }
+    await context.setOffline(false);
+    await openJob(third, id);
+    await saved(third);
+    await expect(third.locator('[data-element]')).toHaveCount(221);
+    await third.getByRole('button', { name: 'A version beside' }).click();
+    const dialog = third.getByRole('dialog', { name: 'Versions kept beside this job' });
+    await dialog.getByRole('button', { name: 'Go on with this one' }).click();
+    await expect(dialog).toHaveCount(0);
+    await expect(third.locator('[data-element]')).toHaveCount(220);
+    await saved(third);
+    await expect(third.getByRole('button', { name: 'A version beside' })).toHaveCount(0);
+    expect(await headOf(third, id)).toBe(3);
+    expect(await writtenDown(third, id)).toBe(0);
+    await third.keyboard.press('Control+z');
+    await expect(third.locator('[data-element]')).toHaveCount(221);
+  },
+);
 
 test('a save that failed is tried again, one whose answer was lost is kept once, and closing asks until then', async ({
   page,
@@ -186,7 +187,7 @@ test('a full disk is said in words, and what was done is saved by itself once th
   expect(await headOf(page, id)).toBe(2);
 });
 
-test('a file with a very long name comes in, and is saved', async ({ page }) => {
+test('a file with a very long name comes in, and is saved', ALONE, async ({ page }) => {
   await begin(page, 'Long names');
   await page.keyboard.press('Alt+3');
   const svg = '<svg xmlns="http://www.w3.org/2000/svg" width="40mm" height="30mm"><path d="M0 0H40V30H0Z"/></svg>';

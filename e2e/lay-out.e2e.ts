@@ -17,7 +17,7 @@ import {
   stored,
   write,
 } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 /** Begins an A5 job and goes to where it is laid out. */
 async function begin(page: Page, name: string): Promise<string> {
@@ -46,7 +46,7 @@ const boxOf = async (page: Page, index: number) => {
   return found;
 };
 
-test('a measure is written once, used by its name, and changed in one place', async ({ page }) => {
+test('a measure is written once, used by its name, and changed in one place', ALONE, async ({ page }) => {
   await begin(page, 'Measured');
   await unfold(page, /^Measures/);
   await page.getByRole('button', { name: 'Add a measure' }).click();
@@ -67,106 +67,110 @@ test('a measure is written once, used by its name, and changed in one place', as
   await saved(page);
 });
 
-test('elements stand in, past and mirrored with each other; gaps show; a row keeps its gaps equal', async ({
-  page,
-}) => {
-  await begin(page, 'Related');
-  const bench = page.locator('[data-bench]');
-  for (const [left, width] of [
-    [10, 20],
-    [50, 30],
-    [100, 12],
-  ] as const) {
+test(
+  'elements stand in, past and mirrored with each other; gaps show; a row keeps its gaps equal',
+  ALONE,
+  async ({ page }) => {
+    await begin(page, 'Related');
+    const bench = page.locator('[data-bench]');
+    for (const [left, width] of [
+      [10, 20],
+      [50, 30],
+      [100, 12],
+    ] as const) {
+      await bench.focus();
+      await page.keyboard.press('x');
+      await write(field(page, 'x-left'), String(left));
+      await write(field(page, 'x-width'), String(width));
+      await write(field(page, 'y-top'), '30');
+      await write(field(page, 'y-height'), '10');
+    }
+    await clickAt(page, 20, 40);
+    await page.keyboard.down('Shift');
+    await clickAt(page, 60, 40);
+    await page.keyboard.up('Shift');
+    await expect(page.locator('[data-gaps]')).toContainText('20');
     await bench.focus();
-    await page.keyboard.press('x');
-    await write(field(page, 'x-left'), String(left));
-    await write(field(page, 'x-width'), String(width));
-    await write(field(page, 'y-top'), '30');
-    await write(field(page, 'y-height'), '10');
-  }
-  await clickAt(page, 20, 40);
-  await page.keyboard.down('Shift');
-  await clickAt(page, 60, 40);
-  await page.keyboard.up('Shift');
-  await expect(page.locator('[data-gaps]')).toContainText('20');
-  await bench.focus();
-  await page.keyboard.press('Control+a');
-  await page.keyboard.press('Control+g');
-  await openChoice(page.getByRole('combobox', { name: 'stands in' }));
-  await page.getByRole('option', { name: 'a row across' }).click();
-  // 138 mm of safe area, 62 mm of boxes: two gaps of 38 mm.
-  const [a, b, c] = [await boxOf(page, 0), await boxOf(page, 1), await boxOf(page, 2)];
-  expect(Math.abs(b.x - a.x - a.width - (c.x - b.x - b.width))).toBeLessThan(1.5);
-  await clickAt(page, 8, 38);
-  await page.keyboard.press('Escape');
-  await page.keyboard.down('Alt');
-  await clickAt(page, 8, 38);
-  await page.keyboard.up('Alt');
-  await page.getByRole('button', { name: /^Repeat/ }).click();
-  await page.getByRole('button', { name: 'Mirror image' }).click();
-  await openChoice(page.getByRole('combobox', { name: 'changes' }));
-  await page.getByRole('option', { name: 'top and bottom' }).click();
-  await page.keyboard.press('Escape');
-  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Repeat (2)' })).toBeVisible();
-  await saved(page);
-});
+    await page.keyboard.press('Control+a');
+    await page.keyboard.press('Control+g');
+    await openChoice(page.getByRole('combobox', { name: 'stands in' }));
+    await page.getByRole('option', { name: 'a row across' }).click();
+    // 138 mm of safe area, 62 mm of boxes: two gaps of 38 mm.
+    const [a, b, c] = [await boxOf(page, 0), await boxOf(page, 1), await boxOf(page, 2)];
+    expect(Math.abs(b.x - a.x - a.width - (c.x - b.x - b.width))).toBeLessThan(1.5);
+    await clickAt(page, 8, 38);
+    await page.keyboard.press('Escape');
+    await page.keyboard.down('Alt');
+    await clickAt(page, 8, 38);
+    await page.keyboard.up('Alt');
+    await page.getByRole('button', { name: /^Repeat/ }).click();
+    await page.getByRole('button', { name: 'Mirror image' }).click();
+    await openChoice(page.getByRole('combobox', { name: 'changes' }));
+    await page.getByRole('option', { name: 'top and bottom' }).click();
+    await page.keyboard.press('Escape');
+    await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Repeat (2)' })).toBeVisible();
+    await saved(page);
+  },
+);
 
-test('a grid in a box takes many pictures at once, in reading order; placeholders say what they want', async ({
-  page,
-}) => {
-  await begin(page, 'Gridded');
-  await unfold(page, /^Grids/);
-  await page.getByRole('button', { name: 'Divide a box' }).click();
-  await write(field(page, 'grid 1-columns'), '2');
-  await write(field(page, 'grid 1-rows'), '2');
-  await page.getByRole('button', { name: 'Frame in each cell' }).click();
-  await expect(page.locator('[data-bench]')).toContainText(/791 × 1157 px/);
-  const { default: sharp } = await import('sharp');
-  const colours = ['#aa2222', '#22aa22', '#2222aa', '#aaaa22', '#22aaaa'];
-  const all = await Promise.all(
-    colours.map(async (background, i) => ({
-      name: `${i + 1}.png`,
-      mimeType: 'image/png',
-      buffer: await sharp({ create: { width: 400, height: 600, channels: 3, background } })
-        .png()
-        .toBuffer(),
-    })),
-  );
-  const files = all.slice(0, 4);
-  await page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles(files);
-  await expect(page.locator('[data-bench] image')).toHaveCount(4);
-  const corners = await page.locator('[data-bench] image').evaluateAll((images) =>
-    images.map((i) => {
-      const r = i.getBoundingClientRect();
-      return [r.x, r.y];
-    }),
-  );
-  const [first, second, third] = corners;
-  expect((second?.[0] ?? 0) > (first?.[0] ?? 0) + 50).toBe(true);
-  expect((third?.[1] ?? 0) > (first?.[1] ?? 0) + 50).toBe(true);
-  await saved(page);
+test(
+  'a grid in a box takes many pictures at once, in reading order; placeholders say what they want',
+  ALONE,
+  async ({ page }) => {
+    await begin(page, 'Gridded');
+    await unfold(page, /^Grids/);
+    await page.getByRole('button', { name: 'Divide a box' }).click();
+    await write(field(page, 'grid 1-columns'), '2');
+    await write(field(page, 'grid 1-rows'), '2');
+    await page.getByRole('button', { name: 'Frame in each cell' }).click();
+    await expect(page.locator('[data-bench]')).toContainText(/791 × 1157 px/);
+    const { default: sharp } = await import('sharp');
+    const colours = ['#aa2222', '#22aa22', '#2222aa', '#aaaa22', '#22aaaa'];
+    const all = await Promise.all(
+      colours.map(async (background, i) => ({
+        name: `${i + 1}.png`,
+        mimeType: 'image/png',
+        buffer: await sharp({ create: { width: 400, height: 600, channels: 3, background } })
+          .png()
+          .toBuffer(),
+      })),
+    );
+    const files = all.slice(0, 4);
+    await page.getByLabel('Pictures, drawings, PDFs and fonts to bring in').setInputFiles(files);
+    await expect(page.locator('[data-bench] image')).toHaveCount(4);
+    const corners = await page.locator('[data-bench] image').evaluateAll((images) =>
+      images.map((i) => {
+        const r = i.getBoundingClientRect();
+        return [r.x, r.y];
+      }),
+    );
+    const [first, second, third] = corners;
+    expect((second?.[0] ?? 0) > (first?.[0] ?? 0) + 50).toBe(true);
+    expect((third?.[1] ?? 0) > (first?.[1] ?? 0) + 50).toBe(true);
+    await saved(page);
 
-  // One step, taken back as one; then a folder with a folder in it, by the names of its files.
-  await page.locator('[data-bench]').focus();
-  await page.keyboard.press('Control+z');
-  await expect(page.locator('[data-bench] image')).toHaveCount(0);
-  const folder = await mkdtemp(join(tmpdir(), 'yellow-sheet-folder-'));
-  await mkdir(join(folder, 'more'));
-  await Promise.all([
-    ...all.map(({ name, buffer }, i) => writeFile(join(folder, i > 1 ? 'more' : '.', name), buffer)),
-    writeFile(join(folder, '.hidden'), 'a system keeps such files for itself'),
-    writeFile(join(folder, 'notes.txt'), 'not a picture'),
-  ]);
-  await dropAt(page, [folder], 74, 105);
-  await expect(page.locator('[data-bench] image')).toHaveCount(4);
-  await expect(page.getByText(/^4 frames filled\. 1 picture found no frame\. .*notes\.txt/)).toBeVisible();
-  const job = await stored(page);
-  const held = job.pieces[0]?.surfaces['front']?.map((e) => e.kind === 'picture' && e.picture);
-  const names = held?.map((sha) => sha && job.assets[sha]?.name);
-  expect(names?.toSorted()).toEqual(['1.png', '2.png', '3.png', '4.png']);
-  await rm(folder, { recursive: true });
-});
+    // One step, taken back as one; then a folder with a folder in it, by the names of its files.
+    await page.locator('[data-bench]').focus();
+    await page.keyboard.press('Control+z');
+    await expect(page.locator('[data-bench] image')).toHaveCount(0);
+    const folder = await mkdtemp(join(tmpdir(), 'yellow-sheet-folder-'));
+    await mkdir(join(folder, 'more'));
+    await Promise.all([
+      ...all.map(({ name, buffer }, i) => writeFile(join(folder, i > 1 ? 'more' : '.', name), buffer)),
+      writeFile(join(folder, '.hidden'), 'a system keeps such files for itself'),
+      writeFile(join(folder, 'notes.txt'), 'not a picture'),
+    ]);
+    await dropAt(page, [folder], 74, 105);
+    await expect(page.locator('[data-bench] image')).toHaveCount(4);
+    await expect(page.getByText(/^4 frames filled\. 1 picture found no frame\. .*notes\.txt/)).toBeVisible();
+    const job = await stored(page);
+    const held = job.pieces[0]?.surfaces['front']?.map((e) => e.kind === 'picture' && e.picture);
+    const names = held?.map((sha) => sha && job.assets[sha]?.name);
+    expect(names?.toSorted()).toEqual(['1.png', '2.png', '3.png', '4.png']);
+    await rm(folder, { recursive: true });
+  },
+);
 
 test('a drawing comes in as paths, is recoloured and taken apart; a PDF page is shown; what is not is said', async ({
   page,
@@ -303,7 +307,7 @@ async function laidDown(page: Page, name: string, next: string): Promise<void> {
   await page.keyboard.press('Space');
 }
 
-test('the order of a side is changed in its list, by hand and by keyboard, and undone', async ({ page }) => {
+test('the order of a side is changed in its list, by hand and by keyboard, and undone', ALONE, async ({ page }) => {
   await openCopy(page, 'demo-meteor-night');
   await page.getByRole('button', { name: /^On this side/ }).click();
   const rows = page.getByRole('group', { name: 'artwork' }).locator('button[aria-pressed]');
@@ -327,69 +331,73 @@ test('the order of a side is changed in its list, by hand and by keyboard, and u
   await expect.poll(names).toEqual(before);
 });
 
-test('styles come into another order by keyboard, and their keys with them; a locked layer keeps its order', async ({
-  page,
-}) => {
-  await openCopy(page, 'demo-meteor-night');
-  await page.getByRole('button', { name: /^Styles/ }).click();
-  const styles = page.getByRole('group', { name: /^style / });
-  const names = () => styles.evaluateAll((groups) => groups.map((g) => g.getAttribute('aria-label')?.slice(6) ?? ''));
-  for (let i = 1; i <= 3; i += 1) {
-    await page.getByRole('button', { name: 'Add a paragraph style' }).click();
-    await expect(styles).toHaveCount(i);
-  }
-  const before = await names();
-  const [first = '', second = ''] = before;
-  await expect(styles.nth(0).getByText('Alt 1')).toBeVisible();
-  await page.getByRole('button', { name: `Order of ${first}`, exact: true }).focus();
-  await laidDown(page, first, second);
-  await expect.poll(names).toEqual([second, first, ...before.slice(2)]);
-  await expect(styles.nth(0).getByText('Alt 1')).toBeVisible();
+test(
+  'styles come into another order by keyboard, and their keys with them; a locked layer keeps its order',
+  ALONE,
+  async ({ page }) => {
+    await openCopy(page, 'demo-meteor-night');
+    await page.getByRole('button', { name: /^Styles/ }).click();
+    const styles = page.getByRole('group', { name: /^style / });
+    const names = () => styles.evaluateAll((groups) => groups.map((g) => g.getAttribute('aria-label')?.slice(6) ?? ''));
+    for (let i = 1; i <= 3; i += 1) {
+      await page.getByRole('button', { name: 'Add a paragraph style' }).click();
+      await expect(styles).toHaveCount(i);
+    }
+    const before = await names();
+    const [first = '', second = ''] = before;
+    await expect(styles.nth(0).getByText('Alt 1')).toBeVisible();
+    await page.getByRole('button', { name: `Order of ${first}`, exact: true }).focus();
+    await laidDown(page, first, second);
+    await expect.poll(names).toEqual([second, first, ...before.slice(2)]);
+    await expect(styles.nth(0).getByText('Alt 1')).toBeVisible();
 
-  await page.getByRole('button', { name: /^On this side/ }).click();
-  const layer = page.getByRole('group', { name: 'artwork' });
-  const rows = layer.locator('button[aria-pressed]');
-  const order = await rows.allTextContents();
-  await layer.getByLabel('locked').check();
-  await rows.first().focus();
-  await page.keyboard.press('Space');
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('Space');
-  await saved(page);
-  expect(await rows.allTextContents()).toEqual(order);
-});
+    await page.getByRole('button', { name: /^On this side/ }).click();
+    const layer = page.getByRole('group', { name: 'artwork' });
+    const rows = layer.locator('button[aria-pressed]');
+    const order = await rows.allTextContents();
+    await layer.getByLabel('locked').check();
+    await rows.first().focus();
+    await page.keyboard.press('Space');
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Space');
+    await saved(page);
+    expect(await rows.allTextContents()).toEqual(order);
+  },
+);
 
-test('things are copied into another job with what they need; text from elsewhere becomes a table', async ({
-  page,
-}) => {
-  await openCopy(page, 'demo-business-card');
-  const source = await stored(page);
-  await page.locator('[data-bench]').focus();
-  await page.keyboard.press('Control+a');
-  await page.keyboard.press('Control+c');
-  await expect(page.getByText(/things copied\.$/)).toBeVisible();
-  await begin(page, 'Card on a flyer');
-  await page.locator('[data-bench]').focus();
-  await page.keyboard.press('Control+v');
-  const onFront = async () => (await stored(page)).pieces[0]?.surfaces['front'] ?? [];
-  const were = source.pieces[0]?.surfaces['front'] ?? [];
-  await expect.poll(async () => (await onFront()).map((e) => e.name)).toEqual(were.map((e) => e.name));
-  expect(Object.keys((await stored(page)).assets)).toEqual(expect.arrayContaining(Object.keys(source.assets)));
-  await expect(page.locator('[data-element]')).toHaveCount(were.length);
+test(
+  'things are copied into another job with what they need; text from elsewhere becomes a table',
+  ALONE,
+  async ({ page }) => {
+    await openCopy(page, 'demo-business-card');
+    const source = await stored(page);
+    await page.locator('[data-bench]').focus();
+    await page.keyboard.press('Control+a');
+    await page.keyboard.press('Control+c');
+    await expect(page.getByText(/things copied\.$/)).toBeVisible();
+    await begin(page, 'Card on a flyer');
+    await page.locator('[data-bench]').focus();
+    await page.keyboard.press('Control+v');
+    const onFront = async () => (await stored(page)).pieces[0]?.surfaces['front'] ?? [];
+    const were = source.pieces[0]?.surfaces['front'] ?? [];
+    await expect.poll(async () => (await onFront()).map((e) => e.name)).toEqual(were.map((e) => e.name));
+    expect(Object.keys((await stored(page)).assets)).toEqual(expect.arrayContaining(Object.keys(source.assets)));
+    await expect(page.locator('[data-element]')).toHaveCount(were.length);
 
-  await page.keyboard.press('Control+x');
-  await expect.poll(onFront).toEqual([]);
-  await page.keyboard.press('Control+z');
-  await expect.poll(async () => (await onFront()).length).toBe(were.length);
-  await pasteText(page, 'Gates\t20:30\nTalk\t21:00\n');
-  await expect.poll(async () => (await onFront()).at(-1)).toMatchObject({ kind: 'table', rows: [{}, {}] });
+    await page.keyboard.press('Control+x');
+    await expect.poll(onFront).toEqual([]);
+    await page.keyboard.press('Control+z');
+    await expect.poll(async () => (await onFront()).length).toBe(were.length);
+    await pasteText(page, 'Gates\t20:30\nTalk\t21:00\n');
+    await expect.poll(async () => (await onFront()).at(-1)).toMatchObject({ kind: 'table', rows: [{}, {}] });
 
-  // Paragraphs come as they are; what they seem to be is offered.
-  const prose = 'The nights are cold on the moor, even in August, and nobody sells tea up there at that hour.';
-  await pasteText(page, `What to bring\n${prose}\n• a blanket`);
-  await expect.poll(async () => (await onFront()).at(-1)).toMatchObject({ kind: 'text', paragraphs: [{}, {}, {}] });
-  await page.getByRole('button', { name: 'Set it so' }).click();
-  await expect
-    .poll(async () => (await onFront()).at(-1))
-    .toMatchObject({ paragraphs: [{}, {}, { look: { list: { list: 'bullet' } }, runs: [{ text: 'a blanket' }] }] });
-});
+    // Paragraphs come as they are; what they seem to be is offered.
+    const prose = 'The nights are cold on the moor, even in August, and nobody sells tea up there at that hour.';
+    await pasteText(page, `What to bring\n${prose}\n• a blanket`);
+    await expect.poll(async () => (await onFront()).at(-1)).toMatchObject({ kind: 'text', paragraphs: [{}, {}, {}] });
+    await page.getByRole('button', { name: 'Set it so' }).click();
+    await expect
+      .poll(async () => (await onFront()).at(-1))
+      .toMatchObject({ paragraphs: [{}, {}, { look: { list: { list: 'bullet' } }, runs: [{ text: 'a blanket' }] }] });
+  },
+);

@@ -4,7 +4,7 @@ import { blankOf, elementsOn } from '../src/core/job';
 import { House } from '../src/core/shop';
 import { begin as made, box, shape } from '../src/testing/jobs';
 import { begin, field, openCopy, openMade, stored, write } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 /** How many pixels of the bench a picture of copies covers. */
 const covered = (page: Page): Promise<number> =>
@@ -55,7 +55,7 @@ test('a frame 3 mm from the edge is crooked; its worst copy is looked at, and th
   expect(frame?.placement.x).toMatchObject({ start: expect.any(Number), end: expect.any(Number) });
 });
 
-test('how careful the house is moves the cuts; usual, worst and any copy can be looked at', async ({ page }) => {
+test('how careful the house is moves the cuts; usual, worst and any copy can be looked at', ALONE, async ({ page }) => {
   await begin(page, 'Copies');
   await page.keyboard.press('Alt+5');
   const off = page.locator('[data-off]');
@@ -74,7 +74,7 @@ test('how careful the house is moves the cuts; usual, worst and any copy can be 
   await expect(page.locator('[data-pile="one"]')).toHaveAttribute('data-copy', '6');
 });
 
-test('a colour that changes on a folder’s fold is taken round it', async ({ page }) => {
+test('a colour that changes on a folder’s fold is taken round it', ALONE, async ({ page }) => {
   const folder = made('brochure', { fold: 'half' });
   const [side] = blankOf(folder, pieceOf(folder)).surfaces;
   const [left] = side?.boxes.panels ?? [];
@@ -90,7 +90,7 @@ test('a colour that changes on a folder’s fold is taken round it', async ({ pa
   await expect(found).toHaveCount(0);
 });
 
-test('the border of a die-cut sticker is too narrow for the roll, and is drawn in', async ({ page }) => {
+test('the border of a die-cut sticker is too narrow for the roll, and is drawn in', ALONE, async ({ page }) => {
   const labels = {
     ...made('roll-labels', { size: '60 x 60 mm', shape: 'oval' }),
     house: House.parse({ press: 'flexo' }),

@@ -5,7 +5,7 @@ import { expect } from '@playwright/test';
 import { strToU8, zipSync } from 'fflate';
 import { PORT, dataOf } from '../playwright.config';
 import { open, openJob, saved } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 const BASE = `http://127.0.0.1:${PORT}`;
 
@@ -195,7 +195,7 @@ test('when the server goes away the work is kept, and saved when it is back', as
   await saved(page);
 });
 
-test('the board: search, take off and put back', async ({ page }) => {
+test('the board: search, take off and put back', ALONE, async ({ page }) => {
   await open(page, '/');
   await page.keyboard.press('/');
   await page.keyboard.type('winter');

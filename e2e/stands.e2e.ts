@@ -11,7 +11,7 @@ import { box, makeJob, words } from '../src/testing/jobs';
 import { DatabaseFile, databasePath } from '../src/upkeep';
 import { openJob, saved } from './helpers';
 import { OwnServer, endServers, freePort } from './own-server';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 let data: string;
 
@@ -46,7 +46,7 @@ test('every eightieth of the hostile things is answered in words, ends nothing a
   expect(found.notes.filter((note) => note.includes('without words'))).toEqual([]);
 });
 
-test('killed while saving, uploading, exporting, at the first start: nothing acknowledged is lost', async () => {
+test('killed while saving, uploading, exporting, at the first start: nothing acknowledged is lost', ALONE, async () => {
   const found = await kills({ saving: 4, uploading: 1, exporting: 1, firstStart: 1 });
   expect({ lost: found.lost, left: found.left, notes: found.notes.slice(1) }).toEqual({ lost: 0, left: 0, notes: [] });
 });
@@ -109,7 +109,7 @@ test('a job whose newest state cannot be read goes on from the one before', asyn
   expect(now.head).toBe(3);
 });
 
-test('a damaged database is said on the page', async ({ page }) => {
+test('a damaged database is said on the page', ALONE, async ({ page }) => {
   const server = await OwnServer.on({ YS_DATA: data });
   for (let i = 0; i < 30; i += 1) await begun(server.base, `job-${i}`, makeJob([box('b', [10, 10, 40, 40])]));
   await server.kill();
@@ -146,7 +146,7 @@ test('addresses that nobody can have written, and pages of other sites, get word
     expect(await asked('/api/jobs', { 'sec-fetch-site': from })).toEqual([403, 'This request came from another site.']);
 });
 
-test('a file that is read in the page can be stopped, and changes nothing', async ({ page }) => {
+test('a file that is read in the page can be stopped, and changes nothing', ALONE, async ({ page }) => {
   await openJob(page, 'demo-moon-calendar');
   await page.keyboard.press('Alt+3');
   for (let i = 0; i < 4; i += 1) await page.keyboard.press('PageDown');

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { field, onScreen, open, openCopy, saved, stored } from './helpers';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 type Finger = readonly [x: number, y: number];
 
@@ -65,7 +65,7 @@ test('by touch on a tablet: selected, moved, pinched, typed', async ({ page }) =
   await expect.poll(async () => JSON.stringify(await stored(page))).toContain('sixty.!');
 });
 
-test('on a phone the piece stands above its sheet, and nothing is wider than the screen', async ({ page }) => {
+test('on a phone the piece stands above its sheet, and nothing is wider than the screen', ALONE, async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openCopy(page, 'demo-meteor-night');
   const job = new URL(page.url()).pathname;

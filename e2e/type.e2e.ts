@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test';
 import { begin, saved } from './helpers';
 import { Hand } from './pieces/hand';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 /** Type on the bench: styles, flow, fitting, and the check of typewriter signs. */
 
@@ -23,47 +23,49 @@ async function looks(hand: Hand) {
   return job;
 }
 
-test('a base style changed: every style based on it and every word in them follows, and undo brings all back', async ({
-  page,
-}) => {
-  const hand = new Hand(page);
-  await begin(page, 'Styles that follow');
-  await hand.key('Alt+3');
-  await hand.unfold('Styles');
-  await hand.style('Body', 'Source Serif 4 10/14');
-  await hand.style('Lead', '14/18', { next: 'Body' });
-  await hand.story(
-    'Words',
-    [
-      [2, 'Bring a red light'],
-      [undefined, 'and warm boots.'],
-      [1, 'The soup is free.'],
-    ],
-    { 'y-height': 60 },
-  );
-  const job = await looks(hand);
-  const [body, lead] = job.styles;
-  expect(lead?.look).toEqual({ sizePt: 14, leadingPt: 18 });
-  const text = job.pieces[0]?.surfaces['front']?.[0];
-  // The paragraph begun after one in Lead is in Body by itself.
-  const ids = job.styles.map((s) => s.id);
-  expect(text?.paragraphs?.map((p) => p.style)).toEqual([ids[1], ids[0], ids[0]]);
+test(
+  'a base style changed: every style based on it and every word in them follows, and undo brings all back',
+  ALONE,
+  async ({ page }) => {
+    const hand = new Hand(page);
+    await begin(page, 'Styles that follow');
+    await hand.key('Alt+3');
+    await hand.unfold('Styles');
+    await hand.style('Body', 'Source Serif 4 10/14');
+    await hand.style('Lead', '14/18', { next: 'Body' });
+    await hand.story(
+      'Words',
+      [
+        [2, 'Bring a red light'],
+        [undefined, 'and warm boots.'],
+        [1, 'The soup is free.'],
+      ],
+      { 'y-height': 60 },
+    );
+    const job = await looks(hand);
+    const [body, lead] = job.styles;
+    expect(lead?.look).toEqual({ sizePt: 14, leadingPt: 18 });
+    const text = job.pieces[0]?.surfaces['front']?.[0];
+    // The paragraph begun after one in Lead is in Body by itself.
+    const ids = job.styles.map((s) => s.id);
+    expect(text?.paragraphs?.map((p) => p.style)).toEqual([ids[1], ids[0], ids[0]]);
 
-  const outlines = () =>
-    page.locator('[data-bench] [data-element] path').evaluateAll((all) => all.map((p) => p.getAttribute('d')));
-  const before = await outlines();
-  await hand.write(
-    page.getByRole('group', { name: 'style Body', exact: true }).locator('input[name="style-set-in"]'),
-    'Jost 700',
-  );
-  await expect.poll(async () => (await outlines()).some((d, i) => d === before[i])).toBe(false);
-  expect((await looks(hand)).styles.map((s) => s.look)).toEqual([
-    { ...body?.look, family: 'Jost', weight: 700 },
-    lead?.look,
-  ]);
-  await hand.key('Control+z');
-  await expect.poll(outlines).toEqual(before);
-});
+    const outlines = () =>
+      page.locator('[data-bench] [data-element] path').evaluateAll((all) => all.map((p) => p.getAttribute('d')));
+    const before = await outlines();
+    await hand.write(
+      page.getByRole('group', { name: 'style Body', exact: true }).locator('input[name="style-set-in"]'),
+      'Jost 700',
+    );
+    await expect.poll(async () => (await outlines()).some((d, i) => d === before[i])).toBe(false);
+    expect((await looks(hand)).styles.map((s) => s.look)).toEqual([
+      { ...body?.look, family: 'Jost', weight: 700 },
+      lead?.look,
+    ]);
+    await hand.key('Control+z');
+    await expect.poll(outlines).toEqual(before);
+  },
+);
 
 test('words that find no room flow on to the next side, where typing goes on in the same text', async ({ page }) => {
   const hand = new Hand(page);
@@ -92,7 +94,7 @@ test('words that find no room flow on to the next side, where typing goes on in 
   expect(back?.paragraphs).toEqual([{ runs: [] }]);
 });
 
-test('a fix that is pressed right after a change is laid on what is there now', async ({ page }) => {
+test('a fix that is pressed right after a change is laid on what is there now', ALONE, async ({ page }) => {
   const hand = new Hand(page);
   await begin(page, 'A fix in time', 'A6', '2');
   await hand.key('Alt+3');
@@ -111,23 +113,30 @@ test('a fix that is pressed right after a change is laid on what is there now', 
   await expect(page.locator('input[name="y-height"]')).not.toHaveValue('12 mm');
 });
 
-test('some words take a look of their own by key, and typewriter signs are found and mended', async ({ page }) => {
-  const hand = new Hand(page);
-  await begin(page, 'A look for some words');
-  await hand.key('Alt+3');
-  await hand.key('t');
-  await page.keyboard.insertText('She said "bring soup" - and we did');
-  await page.keyboard.press('Home');
-  for (let i = 0; i < 3; i += 1) await page.keyboard.press('Shift+ArrowRight');
-  await page.keyboard.press('Control+b');
-  await page.keyboard.press('End');
-  await page.keyboard.insertText('.');
-  await page.keyboard.press('Escape');
-  const runs = async () => (await looks(hand)).pieces[0]?.surfaces['front']?.[0]?.paragraphs?.[0]?.runs;
-  expect(await runs()).toEqual([{ text: 'She', look: { weight: 700 } }, { text: ' said "bring soup" - and we did.' }]);
-  await hand.key('Alt+5');
-  await page.getByRole('button', { name: 'Set all properly' }).first().click();
-  await expect
-    .poll(runs)
-    .toEqual([{ text: 'She', look: { weight: 700 } }, { text: ' said “bring soup” – and we did.' }]);
-});
+test(
+  'some words take a look of their own by key, and typewriter signs are found and mended',
+  ALONE,
+  async ({ page }) => {
+    const hand = new Hand(page);
+    await begin(page, 'A look for some words');
+    await hand.key('Alt+3');
+    await hand.key('t');
+    await page.keyboard.insertText('She said "bring soup" - and we did');
+    await page.keyboard.press('Home');
+    for (let i = 0; i < 3; i += 1) await page.keyboard.press('Shift+ArrowRight');
+    await page.keyboard.press('Control+b');
+    await page.keyboard.press('End');
+    await page.keyboard.insertText('.');
+    await page.keyboard.press('Escape');
+    const runs = async () => (await looks(hand)).pieces[0]?.surfaces['front']?.[0]?.paragraphs?.[0]?.runs;
+    expect(await runs()).toEqual([
+      { text: 'She', look: { weight: 700 } },
+      { text: ' said "bring soup" - and we did.' },
+    ]);
+    await hand.key('Alt+5');
+    await page.getByRole('button', { name: 'Set all properly' }).first().click();
+    await expect
+      .poll(runs)
+      .toEqual([{ text: 'She', look: { weight: 700 } }, { text: ' said “bring soup” – and we did.' }]);
+  },
+);

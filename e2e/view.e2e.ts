@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { copyOf, open, openCopy, openJob, saved } from './helpers';
 import { IS_ALL } from '../src/testing/all';
-import { test } from './test';
+import { ALONE, test } from './test';
 
 /** Where the trimmed corner of the piece is on the screen, px, and how large a millimetre is. */
 const look = (page: Page) =>
@@ -56,7 +56,7 @@ for (const [piece, height] of IS_ALL ? STILL : STILL.slice(0, 1))
     await expectStill(page, first, 'nothing selected');
   });
 
-test('a side that somebody zoomed is shown as it was left at that station', async ({ page }) => {
+test('a side that somebody zoomed is shown as it was left at that station', ALONE, async ({ page }) => {
   await openCopy(page, 'demo-meteor-night');
   await page.keyboard.press('Alt+3');
   await page.locator('[data-bench]').focus();
@@ -102,27 +102,31 @@ for (const name of IS_ALL ? ['meteor-night', 'catalogue'] : ['meteor-night'])
     expect(Math.abs(now.scale * before.mm - before.width)).toBeLessThan(0.5);
   });
 
-test('a job that was left, changed by somebody else and is gone back to, is the job as it is now', async ({ page }) => {
-  await open(page, '/');
-  const id = await copyOf(page, 'demo-meteor-night');
-  await page.reload();
-  const nudge = async (where: Page) => {
-    await where.locator('[data-bench]').focus();
-    await where.keyboard.press('Tab');
-    await where.keyboard.press('ArrowRight');
-    await expect(where.locator('[data-save]')).not.toHaveAttribute('data-save', /sending|waiting/);
-    await saved(where);
-  };
-  await page.locator(`a[href="/jobs/${id}"]`).click();
-  await nudge(page);
-  await page.getByRole('link', { name: 'Yellow Sheet' }).click();
-  await page.getByRole('heading', { name: 'Jobs' }).waitFor();
-  const other = await page.context().newPage();
-  await openJob(other, id);
-  await nudge(other);
-  await page.goBack();
-  await nudge(page);
-});
+test(
+  'a job that was left, changed by somebody else and is gone back to, is the job as it is now',
+  ALONE,
+  async ({ page }) => {
+    await open(page, '/');
+    const id = await copyOf(page, 'demo-meteor-night');
+    await page.reload();
+    const nudge = async (where: Page) => {
+      await where.locator('[data-bench]').focus();
+      await where.keyboard.press('Tab');
+      await where.keyboard.press('ArrowRight');
+      await expect(where.locator('[data-save]')).not.toHaveAttribute('data-save', /sending|waiting/);
+      await saved(where);
+    };
+    await page.locator(`a[href="/jobs/${id}"]`).click();
+    await nudge(page);
+    await page.getByRole('link', { name: 'Yellow Sheet' }).click();
+    await page.getByRole('heading', { name: 'Jobs' }).waitFor();
+    const other = await page.context().newPage();
+    await openJob(other, id);
+    await nudge(other);
+    await page.goBack();
+    await nudge(page);
+  },
+);
 
 /** What is wider than its room and cut off there: words of fields and figures, and what stands past the window. */
 const cutOff = (page: Page) =>
@@ -184,30 +188,34 @@ for (const [name, unit] of IS_ALL ? FITS : FITS.slice(0, 2))
     }
   });
 
-test('a dark surround holds on every page, before anything is seen, and the paper stays white', async ({ page }) => {
-  await openCopy(page, 'demo-meteor-night');
-  const bench = () =>
-    page.locator('[data-bench]').evaluate((b) => getComputedStyle(b.parentElement ?? b).backgroundColor);
-  const light = await bench();
-  await page.keyboard.press('/');
-  await page.keyboard.type('dark surround');
-  await page.keyboard.press('Enter');
-  await expect.poll(bench).not.toBe(light);
-  const dark = await bench();
-  await page.reload();
-  await expect(page.locator('html')).toHaveAttribute('data-surround', 'dark');
-  await expect(page.locator('[data-element]').first()).toBeVisible();
-  expect(await bench()).toBe(dark);
-  await page.locator('[data-bench]').focus();
-  await page.keyboard.press('Tab');
-  const slip = page.getByRole('region', { name: 'Selection' });
-  expect(await slip.evaluate((s) => getComputedStyle(s).backgroundColor)).toBe('rgb(255, 255, 255)');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('/');
-  await page.keyboard.type('surround as the system');
-  await page.keyboard.press('Enter');
-  await expect.poll(bench).toBe(light);
-});
+test(
+  'a dark surround holds on every page, before anything is seen, and the paper stays white',
+  ALONE,
+  async ({ page }) => {
+    await openCopy(page, 'demo-meteor-night');
+    const bench = () =>
+      page.locator('[data-bench]').evaluate((b) => getComputedStyle(b.parentElement ?? b).backgroundColor);
+    const light = await bench();
+    await page.keyboard.press('/');
+    await page.keyboard.type('dark surround');
+    await page.keyboard.press('Enter');
+    await expect.poll(bench).not.toBe(light);
+    const dark = await bench();
+    await page.reload();
+    await expect(page.locator('html')).toHaveAttribute('data-surround', 'dark');
+    await expect(page.locator('[data-element]').first()).toBeVisible();
+    expect(await bench()).toBe(dark);
+    await page.locator('[data-bench]').focus();
+    await page.keyboard.press('Tab');
+    const slip = page.getByRole('region', { name: 'Selection' });
+    expect(await slip.evaluate((s) => getComputedStyle(s).backgroundColor)).toBe('rgb(255, 255, 255)');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('/');
+    await page.keyboard.type('surround as the system');
+    await page.keyboard.press('Enter');
+    await expect.poll(bench).toBe(light);
+  },
+);
 
 test('rulers stand along the bench on wish, and a part that is seen has its place on the whole', async ({ page }) => {
   await openJob(page, 'demo-meteor-night');

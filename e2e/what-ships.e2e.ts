@@ -3,51 +3,57 @@ import { inkAt, kindsJob, pictureKinds, worstOf, type PictureKind } from '../src
 import { platesOf } from '../src/testing/programs';
 import { unpackInks } from '../src/paint/plates';
 import { begin, clickAt, exportedFile, openChoice, openCopy, openJob, saved, stored } from './helpers';
+import { ALONE } from './test';
 
 /** Kinds whose inks are more than one percent off, by name. */
 const off = (kinds: readonly PictureKind[], at: Parameters<typeof worstOf>[2]) =>
   kinds.flatMap((kind, i) => (worstOf(kind, i, at) < 1 ? [] : [`${kind.name}: ${worstOf(kind, i, at).toFixed(2)} %`]));
 
-test('every kind of picture has the inks that transicc gives it, in the press file and on the bench’s plates', async ({
-  page,
-}) => {
-  const kinds = await pictureKinds();
-  const { job } = await kindsJob(kinds);
-  const headers = { origin: new URL(test.info().project.use.baseURL ?? '').origin };
-  for (const kind of kinds) {
-    const taken = await page.request.post(`/api/assets?name=${kind.file}`, { data: Buffer.from(kind.bytes), headers });
-    expect([kind.name, taken.status()]).toEqual([kind.name, 200]);
-  }
-  const id = `kinds-${Date.now()}`;
-  const made = await page.request.post('/api/jobs', { data: { document: { ...job, id }, label: 'Begun' }, headers });
-  expect(made.ok()).toBe(true);
-  await openJob(page, id);
-  expect(off(kinds, inkAt(await platesOf(await exportedFile(page, 'press'), 1, 72)))).toEqual([]);
+test(
+  'every kind of picture has the inks that transicc gives it, in the press file and on the bench’s plates',
+  ALONE,
+  async ({ page }) => {
+    const kinds = await pictureKinds();
+    const { job } = await kindsJob(kinds);
+    const headers = { origin: new URL(test.info().project.use.baseURL ?? '').origin };
+    for (const kind of kinds) {
+      const taken = await page.request.post(`/api/assets?name=${kind.file}`, {
+        data: Buffer.from(kind.bytes),
+        headers,
+      });
+      expect([kind.name, taken.status()]).toEqual([kind.name, 200]);
+    }
+    const id = `kinds-${Date.now()}`;
+    const made = await page.request.post('/api/jobs', { data: { document: { ...job, id }, label: 'Begun' }, headers });
+    expect(made.ok()).toBe(true);
+    await openJob(page, id);
+    expect(off(kinds, inkAt(await platesOf(await exportedFile(page, 'press'), 1, 72)))).toEqual([]);
 
-  // What the plates on the bench are read from: each picture’s inks at its own size.
-  const shas = Object.keys(job.assets);
-  const inks = await Promise.all(
-    shas.map(async (sha) => {
-      const answer = await page.request.get(`/api/assets/${sha}/inks?profile=coated-fogra39&width=64`);
-      return unpackInks(new Uint8Array(await answer.body()));
-    }),
-  );
-  const wrong = kinds.flatMap((kind, i) => {
-    const found = inks[i];
-    if (!found) return [kind.name];
-    const { width, space, pixels, alpha } = found;
-    const worst = worstOf(kind, 0, (plate, x, y) => {
-      const at = Math.floor(y) * width + Math.floor(x);
-      const channel = ['Cyan', 'Magenta', 'Yellow', 'Black'].indexOf(plate);
-      const ink = space === 'grey' ? (channel === 3 ? pixels[at] : 0) : pixels[at * 4 + channel];
-      return (((ink ?? 0) / 255) * (alpha?.[at] ?? 255)) / 255;
+    // What the plates on the bench are read from: each picture’s inks at its own size.
+    const shas = Object.keys(job.assets);
+    const inks = await Promise.all(
+      shas.map(async (sha) => {
+        const answer = await page.request.get(`/api/assets/${sha}/inks?profile=coated-fogra39&width=64`);
+        return unpackInks(new Uint8Array(await answer.body()));
+      }),
+    );
+    const wrong = kinds.flatMap((kind, i) => {
+      const found = inks[i];
+      if (!found) return [kind.name];
+      const { width, space, pixels, alpha } = found;
+      const worst = worstOf(kind, 0, (plate, x, y) => {
+        const at = Math.floor(y) * width + Math.floor(x);
+        const channel = ['Cyan', 'Magenta', 'Yellow', 'Black'].indexOf(plate);
+        const ink = space === 'grey' ? (channel === 3 ? pixels[at] : 0) : pixels[at * 4 + channel];
+        return (((ink ?? 0) / 255) * (alpha?.[at] ?? 255)) / 255;
+      });
+      return worst < 1 ? [] : [`${kind.name}: ${worst.toFixed(2)} %`];
     });
-    return worst < 1 ? [] : [`${kind.name}: ${worst.toFixed(2)} %`];
-  });
-  expect(wrong).toEqual([]);
-});
+    expect(wrong).toEqual([]);
+  },
+);
 
-test('what is changed while colours of a picture are fetched is kept', async ({ page }) => {
+test('what is changed while colours of a picture are fetched is kept', ALONE, async ({ page }) => {
   await openCopy(page, 'demo-meteor-night');
   await page.keyboard.press('Alt+3');
   // Bare of everything but the picture.
@@ -72,7 +78,7 @@ test('what is changed while colours of a picture are fetched is kept', async ({ 
   await page.unroute('**/colours');
 });
 
-test('a proposal that is only shown is not the base of the next', async ({ page }) => {
+test('a proposal that is only shown is not the base of the next', ALONE, async ({ page }) => {
   await begin(page, 'Proposals');
   const before = await stored(page);
   await page.keyboard.press('Alt+1');
@@ -91,7 +97,7 @@ test('a proposal that is only shown is not the base of the next', async ({ page 
   expect(after.stock).toEqual(before.stock);
 });
 
-test('a profile that could not be fetched is fetched again', async ({ page }) => {
+test('a profile that could not be fetched is fetched again', ALONE, async ({ page }) => {
   await openCopy(page, 'demo-meteor-night');
   await page.keyboard.press('Alt+4');
   // The page has its profile; the worker that reads plates fetches its own.

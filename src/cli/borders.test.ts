@@ -13,6 +13,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { tableOfWords, type Asset, type Job } from '../core/job';
 import { checkJob } from '../output';
+import { testOfAll } from '../testing/all';
 import { box, element, inMemory, makeJob, picture, words } from '../testing/jobs';
 import { inFolder, run } from '../testing/programs';
 import { ys, ysIn } from '../testing/ys';
@@ -112,7 +113,7 @@ describe('a picture whose file is not what it should be is a fault of the job', 
     });
   });
 
-  test('one that is damaged though it is the very file', async () => {
+  testOfAll('one that is damaged though it is the very file', async () => {
     const { bytes } = await oneOf('jpeg');
     const cut = bytes.subarray(0, 9000);
     const sha = sha256(cut);
@@ -166,7 +167,7 @@ describe('no input leads to a trace', () => {
       expect(ys('pages', join(folder, 'cut.pdf')).stderr).not.toMatch(NEVER);
     }));
 
-  test('a page of a protected PDF that a job shows', async () => {
+  testOfAll('a page of a protected PDF that a job shows', async () => {
     const bytes = await inFolder(locked);
     const sha = sha256(bytes);
     const { placement } = box('p', [10, 10, 60, 40]);
@@ -275,7 +276,7 @@ describe('what the hand can do', () => {
     });
   });
 
-  test('strict export makes no file of a job with faults, and a plain one says them', () =>
+  testOfAll('strict export makes no file of a job with faults, and a plain one says them', () =>
     withJob(makeJob([words('t', '\u4e2d', [20, 20, 60, 20])]), new Map(), (file, _assets, out) => {
       const strict = ys('export', file, '--to', 'press', '--out', out, '--strict');
       expect([strict.status, existsSync(out)]).toEqual([1, false]);
@@ -283,7 +284,8 @@ describe('what the hand can do', () => {
       const plain = ys('export', file, '--to', 'press', '--out', out);
       expect([plain.status, readdirSync(out).length]).toEqual([1, 1]);
       expect(plain.stderr).toContain('The font has no sign for');
-    }));
+    }),
+  );
 
   test('plates as pictures and figures agree', () =>
     withJob(
@@ -311,7 +313,7 @@ describe('what the hand can do', () => {
       expect(ys('export', file, '--to', 'working', '--out', out).status).toBe(0);
     }));
 
-  test('the version, help of each command, a piece of the demo', () =>
+  testOfAll('the version, help of each command, a piece of the demo', () =>
     inFolder((folder) => {
       expect(ys('--version').stdout.trim()).toBe(
         (JSON.parse(readFileSync('package.json', 'utf8')) as { version: string }).version,
@@ -324,7 +326,8 @@ describe('what the hand can do', () => {
       const [first = ''] = ys('demo').json() as string[];
       expect(ys('demo', first, '--out', folder).status).toBe(0);
       expect(ys('check', join(folder, `${first}.ysjob.json`)).status).toBeLessThan(2);
-    }));
+    }),
+  );
 });
 
 test('on a clone where nothing was made ready yet, type is set all the same', () =>

@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { jobJsonSchema, readJob } from '../core/job';
+import { some } from '../testing/all';
 import { inFolder } from '../testing/programs';
 import { ys } from '../testing/ys';
 import { GALLERY } from '../core/printable';
@@ -103,17 +104,22 @@ test('a new format is one file, and the smallest of them are short', () => {
 });
 
 /** Every command of the handbook, as one types it. */
-test.each([
-  ['brochure', 'size=letter landscape', 'fold=letter', 'allowance=shift:1mm'],
-  ['brochure', 'size=A4 landscape', 'fold=letter', 'allowance=even'],
-  ['brochure', 'size=A4 landscape', 'fold=letter', 'allowance=thickness:0.12mm'],
-  ['map', 'size=24x36in', 'across=4', 'down=4'],
-  ['wrap', 'panel=130x184mm', 'spine=13mm'],
-  ['catalogue', 'size=170x240mm', 'pages=100', 'binding=perfect', 'thickness=0.13mm'],
-  ['banner', 'size=5x3ft', 'scale=1:10', 'grommets=500mm'],
-  ['folded-card', 'size=5x7in', 'fold=side', 'sheet=letter landscape'],
-  ['labels', 'size=63.5x38.1mm', 'sheet=A4', 'across=3', 'down=7'],
-])('ys new %s %s %s', async (kind, ...set) => {
+test.each(
+  some(
+    [
+      ['brochure', 'size=letter landscape', 'fold=letter', 'allowance=shift:1mm'],
+      ['brochure', 'size=A4 landscape', 'fold=letter', 'allowance=even'],
+      ['brochure', 'size=A4 landscape', 'fold=letter', 'allowance=thickness:0.12mm'],
+      ['map', 'size=24x36in', 'across=4', 'down=4'],
+      ['wrap', 'panel=130x184mm', 'spine=13mm'],
+      ['catalogue', 'size=170x240mm', 'pages=100', 'binding=perfect', 'thickness=0.13mm'],
+      ['banner', 'size=5x3ft', 'scale=1:10', 'grommets=500mm'],
+      ['folded-card', 'size=5x7in', 'fold=side', 'sheet=letter landscape'],
+      ['labels', 'size=63.5x38.1mm', 'sheet=A4', 'across=3', 'down=7'],
+    ],
+    3,
+  ),
+)('ys new %s %s %s', async (kind, ...set) => {
   await inFolder((folder) => {
     const file = join(folder, 'job.ysjob.json');
     const made = ys('new', kind, ...set.flatMap((s) => ['--set', s]), '--out', file);

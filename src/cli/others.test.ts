@@ -2,6 +2,7 @@
 import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readJob } from '../core/job';
+import { testOfAll } from '../testing/all';
 import { ghostscript } from '../testing/planted';
 import { inFolder, pageTexts } from '../testing/programs';
 import { ys } from '../testing/ys';
@@ -16,7 +17,7 @@ const CLIENTS = [
 
 type Replies = readonly { readonly answer: string; readonly remarks: readonly { readonly rule: string }[] }[];
 
-test('a client’s PDF is sent back, begun as a job with its edges mirrored, and its press file is taken', () =>
+testOfAll('a client’s PDF is sent back, begun as a job with its edges mirrored, and its press file is taken', () =>
   inFolder(async (folder) => {
     const at = (name: string) => join(folder, name);
     writeFileSync(at('client.pdf'), await ghostscript(CLIENTS));
@@ -40,7 +41,8 @@ test('a client’s PDF is sent back, begun as a job with its edges mirrored, and
 
     expect(ys('export', job, '--to', 'proof', '--revision', '3', '--out', at('proof')).status).toBe(0);
     expect(pageTexts(join(at('proof'), readdirSync(at('proof'))[0] ?? ''))[0]).toContain('Proof of version 3');
-  }));
+  }),
+);
 
 test.each([
   [['from'], 'Name the PDF and the job'],

@@ -5,6 +5,7 @@ import { readOutlineFile } from '../bring-in/outline';
 import { FORMATS } from '../core/format';
 import { blankOf, type Job } from '../core/job';
 import { pathBounds } from '../core/layout';
+import { some } from '../testing/all';
 import { begin, box } from '../testing/jobs';
 import { boxesOf, inFolder, platesOf, python, run } from '../testing/programs';
 import { exported, pdfOf } from '../testing/exports';
@@ -147,7 +148,7 @@ describe('process lines in the press file', () => {
   });
 
   test('boxes are right for every format, and every file is sound', async () => {
-    for (const format of FORMATS) {
+    for (const format of some(FORMATS, 4)) {
       const job = begin(format.kind);
       const [piece] = job.pieces;
       const [first] = piece ? blankOf(job, piece).surfaces : [];

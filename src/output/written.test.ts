@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { withProfile, type Job, type SpotInk } from '../core/job';
 import { USUAL_LOOK } from '../core/element';
+import { runs } from '../testing/all';
 import { pdfOf } from '../testing/exports';
 import { box, inMemory, makeJob, words } from '../testing/jobs';
 import { UNMARKED } from '../testing/plates';
@@ -150,7 +151,7 @@ describe('text from outside cannot break a file', () => {
         const said = await sound(`n${name}`, `p${about}`);
         expect([said.info, said.title]).toEqual([`u:p${cleaned(about)}`, `u:n${cleaned(name)}`]);
       }),
-      { numRuns: 12, seed: 7 },
+      { numRuns: runs(12, 4), seed: 7 },
     );
   });
 });

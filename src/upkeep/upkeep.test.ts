@@ -16,6 +16,7 @@ import { createJob, readCurrent } from '../server/jobs';
 import { addAsset } from '../server/assets';
 import { closeStore, store } from '../server/store/database';
 import { contentHash } from '../core/save';
+import { testOfAll } from '../testing/all';
 import { makeJob } from '../testing/jobs';
 import { python } from '../testing/programs';
 import { ys } from '../testing/ys';
@@ -90,7 +91,7 @@ describe('copies of the database', () => {
 });
 
 describe('one program at a time', () => {
-  test('a second one is refused while the first lives, and not after it was killed', async () => {
+  testOfAll('a second one is refused while the first lives, and not after it was killed', async () => {
     const script =
       `import('${process.cwd()}/src/upkeep/index.ts').then(async (m) => { globalThis.hold = await ` +
       `m.takeHold('${data}'); console.log('held'); setInterval(() => {}, 1000); })`;
