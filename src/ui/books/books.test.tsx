@@ -121,10 +121,10 @@ test('a printer’s machines: common practice for how it prints, until it says o
   const machines = within(screen.getByRole('group', { name: 'Machines' }));
   const drift = () =>
     machines.getAllByRole('textbox', { name: /^is off by/ }).map((field) => (field as HTMLInputElement).value);
-  // Cutter, die, back on front, plates, hem: those of an offset house [cp].
-  expect(drift()).toEqual(['0.3 mm', '0.5 mm', '0.5 mm', '0.1 mm', '8 mm']);
+  // Cutter, die, back on front, plates, drill, hem: those of an offset house [cp].
+  expect(drift()).toEqual(['0.3 mm', '0.5 mm', '0.5 mm', '0.1 mm', '0.5 mm', '8 mm']);
   await page.choose('It prints by', 'flexo');
-  expect(drift()).toEqual(['0.3 mm', '0.8 mm', '0.5 mm', '0.3 mm', '8 mm']);
+  expect(drift()).toEqual(['0.3 mm', '0.8 mm', '0.5 mm', '0.3 mm', '0.5 mm', '8 mm']);
   const [, die] = machines.getAllByRole('textbox', { name: /^is off by/ });
   await page.user.clear(die ?? document.body);
   await page.user.type(die ?? document.body, '0.6{Enter}');
