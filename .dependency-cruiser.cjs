@@ -24,7 +24,7 @@ const UI_FLOORS = [
   ['view', 'field'],
   ['format', 'dummy'],
   ['printable', 'slip'],
-  ['sheet', 'finish', 'pile', 'size', 'pages', 'palette', 'from-pdf', 'versions'],
+  ['sheet', 'finish', 'pile', 'press-sheet', 'size', 'pages', 'palette', 'from-pdf', 'versions'],
   ['bench', 'search', 'stations', 'reckoner', 'glossary', 'intake', 'books', 'board'],
   ['job-page'],
 ];

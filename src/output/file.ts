@@ -1,6 +1,6 @@
 export interface OutputFile {
   readonly name: string;
-  readonly type: 'application/pdf' | 'image/png' | 'image/svg+xml' | 'image/vnd.dxf' | 'application/zip';
+  readonly type: 'application/pdf' | 'image/png' | 'image/svg+xml' | 'image/vnd.dxf' | 'text/csv' | 'application/zip';
   readonly bytes: Uint8Array;
 }
 

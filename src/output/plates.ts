@@ -1,5 +1,6 @@
 import { imagesIn, pictureKey, plateNames, type Item } from '../core/drawing';
 import { MM_PER_INCH } from '../core/measure';
+import { itemsOfPart } from '../paint/pdf';
 import { readPlates, type InkPixels, type PlateSource, type PlateView, type Plates } from '../paint/plates';
 import type { Desk, DeskSide } from './desk';
 import { pictureBytes, pictureUse } from './picture-use';
@@ -10,7 +11,7 @@ import { pressPage } from './press';
 export function plateItems(desk: Desk, side: DeskSide, at: Date, has: { readonly marks: boolean }): readonly Item[] {
   const parts = pressPage(desk, side, at).parts;
   const shown = has.marks ? parts : parts.slice(0, -1);
-  return shown.flatMap((part) => ('items' in part ? part.items : part.layer.items));
+  return shown.flatMap((part) => ('layer' in part ? part.layer.items : itemsOfPart(part)));
 }
 
 /** The inks of the pictures among items, as many pixels as the press file has and no more than the view can show. */

@@ -13,7 +13,7 @@ export async function exported(
   assets: AssetSource = inMemory(),
 ): Promise<readonly OutputFile[]> {
   const files = await exportJob({ job, assets, kind, at: AT });
-  if (kind === 'press')
+  if (kind === 'press' || kind === 'sheets')
     for (const file of files) if (file.name.endsWith('.pdf')) expect(await strictFaults(file.bytes)).toEqual([]);
   return files;
 }

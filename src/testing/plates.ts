@@ -2,6 +2,7 @@ import { PDFArray, PDFDict, PDFDocument, PDFHexString, PDFName, PDFString } from
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { readPicture } from '../bring-in/picture';
+import { itemsOfPart } from '../paint/pdf';
 import type { Job, Paint, SolidPaint } from '../core/job';
 import type { SpotInk } from '../core/element';
 import { edges } from '../core/layout';
@@ -133,7 +134,9 @@ export async function bothPlates(
   const items =
     off === undefined
       ? plateItems(desk, shown, AT, { marks: true })
-      : parts.flatMap((part) => ('items' in part ? part.items : part.layer.name === off ? [] : part.layer.items));
+      : parts.flatMap((part) =>
+          'layer' in part ? (part.layer.name === off ? [] : part.layer.items) : itemsOfPart(part),
+        );
   const ours = await sidePlates(desk, shown, items, { box: sheet, scale: PPI / 25.4 });
   const pdf = await pdfOf(job, assets);
   const theirs = await platesOf(off === undefined ? pdf : await without(pdf, off), side + 1, PPI, FINER);

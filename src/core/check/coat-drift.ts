@@ -1,5 +1,6 @@
 import { RARE, exceededBy, inAThousand } from '../drift';
 import { pathBounds } from '../layout';
+import { rounded } from './fold-drift';
 import { finishingNamed, refinish, writeIn, type Report, type Rule } from './rule';
 
 /** A rim that is narrower is not seen, mm [own]. */
@@ -38,7 +39,7 @@ export const coatDriftRule: Rule = {
           copy: offs.indexOf(Math.max(...offs)),
           message:
             `${title} lies more than ${write(SEEN)} beside its shape on ${inAThousand(seen)}, at worst ` +
-            `${write(Math.max(...offs))}.`,
+            `${write(rounded(Math.max(...offs)))}.`,
           fixes: [
             refinish(subject, `Draw it in by ${write(clear)}`, coat.id, { ...finishing, spread: -clear }),
             refinish(subject, `Spread it by ${write(clear)}`, coat.id, { ...finishing, spread: clear }),

@@ -7,6 +7,9 @@ import { framed, writeIn, type Report, type Rule } from './rule';
 /** A stripe that is narrower is not seen, mm [own]. */
 const SEEN = 0.3;
 
+/** To the next twentieth of a millimetre. */
+export const rounded = (mm: number): number => Math.round(mm * 20) / 20;
+
 /** A colour that changes exactly on a fold stands beside it on most copies. */
 export const foldDriftRule: Rule = {
   id: 'fold-drift',
@@ -39,7 +42,7 @@ export const foldDriftRule: Rule = {
             copy: off.indexOf(Math.max(...off)),
             message:
               `Its ${edge} edge lies on the fold. A stripe of more than ${write(SEEN / blank.scale)} shows on ` +
-              `${inAThousand(seen)}, at worst ${write(Math.max(...off))}.`,
+              `${inAThousand(seen)}, at worst ${write(rounded(Math.max(...off)))}.`,
             fixes: [
               laidOn(
                 `Take it ${write(round)} round the fold`,

@@ -4,6 +4,7 @@ import type { EdgeLengths, Path, Point, Rect, SurfaceBoxes } from '../layout';
 import type { Mm } from '../measure';
 import type { Size } from '../paper';
 import type { ProcessLine } from '../shop';
+import type { Binding } from './binding';
 
 /** A part of a side that the reader meets as one. */
 export interface Panel extends Rect {
@@ -91,6 +92,8 @@ export interface Blank {
   readonly folding?: Folding;
   /** What its edges are made by, where no knife cuts them. */
   readonly edges?: 'hem';
+  /** How its pages become a book. */
+  readonly bound?: Binding;
   /** Drawn this many times smaller than life; figures give both. */
   readonly scale: number;
 }

@@ -24,6 +24,7 @@ export const booklet = defineFormat({
       finished: d.size,
       flat: { width: 2 * d.size.width, height: d.size.height },
       surfaces: pageSurfaces(d.size, d.pages, d.inner),
+      bound: 'saddle',
       figures: [
         {
           id: 'sheets',

@@ -80,6 +80,7 @@ export const catalogue = defineFormat({
       finished: d.size,
       flat: wire ? d.size : flat,
       surfaces: [...covers, ...pageSurfaces(d.size, d.pages, d.inner, wire)],
+      bound: d.binding,
       ...(!wire && { folding: { ...row.folding, up: 'cover outside', down: 'cover inside' } }),
       figures: figures(
         d.binding,

@@ -6,6 +6,7 @@ import type { JobUnit, Mm } from '../measure';
 import type { Size } from '../paper';
 import type { Rules, Usual } from '../rules';
 import type { Stock } from '../shop';
+import type { Binding } from './binding';
 import type { BlankProblem, Panel, ProcessLine, Repeats, Zone } from './blank';
 import { shapeOf, type Parameters, type ValuesOf } from '../parameter';
 
@@ -54,6 +55,8 @@ export interface Plan {
   readonly scale?: number;
   /** What its edges are made by, where no knife cuts them. */
   readonly edges?: 'hem';
+  /** How its pages become a book. */
+  readonly bound?: Binding;
   /** The surface that goes through the press, where that is not the first. */
   readonly pressed?: string;
   /** A sheet that the piece itself names, checked beside the house’s. */

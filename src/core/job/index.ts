@@ -20,6 +20,7 @@ export * from './read';
 export * from './differences';
 export * from './summary';
 export * from './desk-output';
+export * from './imposed';
 export * from './start';
 export * from './describe';
 export * from './house';

@@ -25,6 +25,7 @@ import { Proof } from './proof';
 import { Kit } from './kit';
 import { NamedMeasure } from './named-measure';
 import { JOB_UNITS } from '../measure';
+import { WORK_STYLES } from '../impose';
 import { INTENTS } from '../colour';
 import { House, ProfileKey, Stock } from '../shop';
 
@@ -108,6 +109,24 @@ export const DeskOutput = z.strictObject({
 });
 export type DeskOutput = z.infer<typeof DeskOutput>;
 
+/** Several up on the sheets of the press. */
+export const SheetOutput = z.strictObject({
+  sheet: z
+    .strictObject({ width: z.number().min(50).max(20_000), height: z.number().min(50).max(20_000) })
+    .optional()
+    .describe('mm, as it goes through the press: its foot is held. Left out, the one of the house that is used best.'),
+  gripper: extent.optional().describe('At the foot, where it is held, mm.'),
+  gutter: extent.optional().describe('Between trims, mm; 0 where one cut parts two. Left out, twice the bleed.'),
+  work: z.enum(WORK_STYLES).default('sheetwise').describe('How the back is printed.'),
+  stages: z.number().int().min(2).max(6).default(3).describe('How often cuts change their direction, at most.'),
+  turns: z.boolean().default(true).describe('Whether pieces may lie turned by a quarter.'),
+  signature: z
+    .union([z.literal(4), z.literal(8), z.literal(16), z.literal(32)])
+    .optional()
+    .describe('Pages of the largest signature of a book; left out, the largest that the sheet takes.'),
+});
+export type SheetOutput = z.infer<typeof SheetOutput>;
+
 export const Output = z.strictObject({
   profile: ProfileKey.optional().describe('Output profile; left out, it follows the stock.'),
   intent: z.enum(INTENTS).optional().describe('How colours are taken to the press; left out, relative colorimetric.'),
@@ -124,6 +143,7 @@ export const Output = z.strictObject({
     .default({ corner: true, centre: true, register: true, colourBar: true, slugLine: true, fold: true }),
   markOffset: extent.optional().describe('From the trim to the marks, mm; never less than the bleed.'),
   desk: DeskOutput.optional().describe('Left out, the usual desk sheet of who thinks in this unit.'),
+  sheet: SheetOutput.optional().describe('Left out, as it is usual where the house prints.'),
   previewPixels: z.number().int().min(100).max(10_000).default(1600).describe('Longest side of a preview picture.'),
 });
 export type Output = z.infer<typeof Output>;

@@ -6,10 +6,11 @@ import { plates } from './plates';
 import { press } from './press';
 import { preview } from './preview';
 import { proof } from './proof';
+import { sheets } from './sheets';
 import { working } from './working';
 
 /** Every kind of export, in the order in which they are offered: server, command line and pages take them from here. */
-export const EXPORTS = [press, preview, proof, plates, die, dummy, desk, working] as const;
+export const EXPORTS = [press, sheets, preview, proof, plates, die, dummy, desk, working] as const;
 
 export type ExportKind = (typeof EXPORTS)[number]['kind'];
 

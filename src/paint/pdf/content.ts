@@ -52,6 +52,8 @@ export interface Resources {
   readonly fading: (ink: GradientInk, region: Rect) => string;
   readonly softMask: (mask: SoftMask) => string;
   readonly group: (item: GroupItem) => string;
+  /** What is set down many times. */
+  readonly form: (form: Form) => string;
 }
 
 export interface ContentContext {
@@ -76,17 +78,50 @@ export function pageContent(
 ): string {
   const k = 1 / MM_PER_PT / userUnit;
   const base = [k, 0, 0, -k, -sheet.x * k, (sheet.y + sheet.height) * k];
-  return `q\n${base.map(precise).join(' ')} cm\n${parts.map((part) => drawPart(part, context)).join('')}Q\n`;
+  return `q\n${base.map(precise).join(' ')} cm\n${partsContent(parts, context)}Q\n`;
 }
 
-/** What a page is painted with, lowest first: plain items, or a layer of its own. */
-export type PagePart = { readonly items: readonly Item[] } | { readonly layer: ProcessLayer };
+/** What a page is painted with, lowest first: plain items, a layer of its own, or what is set down many times. */
+export type PagePart =
+  { readonly items: readonly Item[] } | { readonly layer: ProcessLayer } | { readonly placed: readonly PlacedForm[] };
+
+/** Parts that lie in the file once, whatever number of pages and places show them. */
+export interface Form {
+  /** The same object for the same form. */
+  readonly parts: readonly PagePart[];
+  /** Box around all of it, mm. */
+  readonly region: Rect;
+}
+
+/** A form at a place of a page. */
+export interface PlacedForm {
+  readonly form: Form;
+  /** From mm of the form to mm of the page. */
+  readonly matrix: Matrix;
+  /** Beyond this nothing of it is seen, mm of the page. */
+  readonly clip: Rect;
+}
+
+/** Items of a part, those of its forms among them. */
+export const itemsOfPart = (part: PagePart): readonly Item[] =>
+  'items' in part
+    ? part.items
+    : 'layer' in part
+      ? []
+      : [...new Set(part.placed.map(({ form }) => form))].flatMap(({ parts }) => parts.flatMap(itemsOfPart));
+
+export const partsContent = (parts: readonly PagePart[], context: ContentContext): string =>
+  parts.map((part) => drawPart(part, context)).join('');
 
 function drawPart(part: PagePart, context: ContentContext): string {
   if ('items' in part) return itemsContent(part.items, context);
+  if ('placed' in part) return part.placed.map((placed) => drawPlaced(placed, context)).join('');
   const drawn = itemsContent(part.layer.items, context);
   return `/OC /${context.resources.layer(part.layer)} BDC\n${drawn}EMC\n`;
 }
+
+const drawPlaced = ({ form, matrix, clip }: PlacedForm, { resources }: ContentContext): string =>
+  `q\n${pathOperators(rectPath(clip))}W n\n${matrixOf(matrix)} cm\n/${resources.form(form)} Do\nQ\n`;
 
 export const itemsContent = (items: readonly Item[], context: ContentContext): string =>
   items.map((item) => drawItem(item, context)).join('');

@@ -1,8 +1,8 @@
 import { PDFContext, PDFHeader, PDFHexString, PDFWriter, type PDFRef } from '@cantoo/pdf-lib';
-import { leavesOf, spotsIn, type PageItem, type PictureItem, type SoftMask } from '../../core/drawing';
+import { leavesOf, spotsIn, type Item, type PageItem, type PictureItem, type SoftMask } from '../../core/drawing';
 import type { Rect } from '../../core/layout';
 import { mmToPt } from '../../core/measure';
-import { pageContent, type PagePart, type Purpose } from './content';
+import { itemsOfPart, pageContent, type PagePart, type Purpose } from './content';
 import { embedFont, type FontSource } from './fonts';
 import { openForeign, setDown, type ForeignDocument, type SetDown } from './foreign-page';
 import { spotName, type Neutral, type SpotBook } from './neutralise';
@@ -150,9 +150,12 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
   return PDFWriter.forContext(context, Infinity).serializeToBuffer();
 }
 
+const itemsOfPages = ({ pages }: PdfRequest): readonly Item[] =>
+  pages.flatMap(({ parts }) => parts.flatMap(itemsOfPart));
+
 /** Every document that a page speaks of. */
 async function openDocuments(request: PdfRequest, context: PDFContext): Promise<ReadonlyMap<string, ForeignDocument>> {
-  const items = request.pages.flatMap((p) => p.parts.flatMap((part) => ('items' in part ? leavesOf(part.items) : [])));
+  const items = leavesOf(itemsOfPages(request));
   const names = new Set(items.filter((i): i is PageItem => i.kind === 'page').map((i) => i.document));
   const opened = new Map<string, ForeignDocument>();
   for (const name of names) opened.set(name, await openForeign(request.document(name), context));
@@ -185,7 +188,7 @@ const layerList = (own: readonly PDFRef[], shown: readonly PDFRef[], hidden: rea
 
 /** The spot inks that we print with, as we show them: other people’s pages show them so too. */
 function ownSpots(request: PdfRequest, context: PDFContext): SpotBook {
-  const items = request.pages.flatMap(({ parts }) => parts.flatMap((part) => ('items' in part ? part.items : [])));
+  const items = itemsOfPages(request);
   const book: SpotBook = new Map();
   for (const spot of spotsIn(items)) {
     const [, , alternate, transform] = separation(spot);

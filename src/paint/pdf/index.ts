@@ -1,4 +1,5 @@
 export * from './document';
-export type { Purpose } from './content';
+export { itemsOfPart } from './content';
+export type { Form, PlacedForm, Purpose } from './content';
 export type { Metadata } from './metadata';
 export type { EncodedMask, EncodedPicture } from './resources';

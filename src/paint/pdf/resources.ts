@@ -12,7 +12,9 @@ import {
   REGISTRATION_SPACE,
   SCREEN_SPACE,
   itemsContent,
+  partsContent,
   type ContentContext,
+  type Form,
   type GradientInk,
   type Purpose,
   type Resources,
@@ -75,6 +77,7 @@ export class ResourcePool {
   private readonly known = new Map<string, Named>();
   private readonly counts = new Map<string, number>();
   private readonly pictures = new Map<EncodedPicture, Named>();
+  private readonly forms = new Map<Form, Named>();
   private readonly spaces: ReadonlyMap<string, PDFRef>;
 
   constructor(
@@ -135,6 +138,7 @@ export class ResourcePool {
       picture: (item) => note('XObject', this.picture(item)),
       page: (item) => note('XObject', this.page(item)),
       group: (item) => note('XObject', this.group(item)),
+      form: (form) => note('XObject', this.placed(form)),
       state: ({ overprint, opacity, blend, isPlain }) => {
         if (opacity < 1 || blend) this.transparent = true;
         const entries = {
@@ -233,16 +237,26 @@ export class ResourcePool {
     return { name: this.nameFor('Fm'), ref: form };
   }
 
-  private form(region: Rect, content: string, resources: Value, space: Value): PDFRef {
+  /** What is set down many times: it paints as if it stood there itself, so it is no group. */
+  private placed(form: Form): Named {
+    const before = this.forms.get(form);
+    if (before) return before;
+    const inner = this.open();
+    const content = partsContent(form.parts, inner.context);
+    const ref = this.stream(this.formEntries(form.region, inner.dictionary()), utf8(content));
+    const named = { name: this.nameFor('Pc'), ref };
+    this.forms.set(form, named);
+    return named;
+  }
+
+  private formEntries(region: Rect, resources: Value) {
     const { x, y, width, height } = grow(region, edges(1));
-    const entries = {
-      Type: 'XObject',
-      Subtype: 'Form',
-      BBox: [x, y, x + width, y + height],
-      Group: { Type: 'Group', S: 'Transparency', CS: space, I: true },
-      Resources: resources,
-    };
-    return this.stream(entries, utf8(content));
+    return { Type: 'XObject', Subtype: 'Form', BBox: [x, y, x + width, y + height], Resources: resources };
+  }
+
+  private form(region: Rect, content: string, resources: Value, space: Value): PDFRef {
+    const group = { Type: 'Group', S: 'Transparency', CS: space, I: true };
+    return this.stream({ ...this.formEntries(region, resources), Group: group }, utf8(content));
   }
 
   /** A state that lets through as much as the luminosity of a form; outside the form nothing. */

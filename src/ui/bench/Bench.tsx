@@ -28,6 +28,7 @@ interface Props {
   readonly onDropFiles: (files: readonly File[], at: { x: number; y: number }) => void;
 }
 
+const ImposedPicture = fetched(() => import('../press-sheet/ImposedPicture').then((m) => m.ImposedPicture));
 const PilePicture = fetched(() => import('../pile/PilePicture').then((m) => m.PilePicture));
 const PlatePicture = fetched(() => import('../finish/PlatePicture').then((m) => m.PlatePicture));
 
@@ -96,7 +97,10 @@ export function Bench({ onDropFiles }: Props) {
           height="100%"
           style={{ position: 'absolute', inset: 0, willChange: 'transform' }}
         >
-          {LAYERS.map(({ name, isShown, Draw }) => isShown(scene) && <Draw key={name} scene={scene} hand={hand} />)}
+          {LAYERS.map(
+            ({ name, isShown, Draw }) =>
+              !scene.imposed && isShown(scene) && <Draw key={name} scene={scene} hand={hand} />,
+          )}
         </svg>
       </div>
       <Rulers scene={scene} />
@@ -117,6 +121,7 @@ function Artwork({ scene }: { readonly scene: Scene }) {
   const isSeen = scene.station.inspects && (distance > 0 || vision !== 'usual');
   // What is drawn at a tenth is seen from a tenth as far.
   const eyes = isSeen ? { distance: distance / desk.blank.scale, vision } : undefined;
+  if (scene.imposed) return <ImposedPicture room={{ width, height }} />;
   if (pile) return <PilePicture at={at} room={{ width, height }} />;
   return (
     <>

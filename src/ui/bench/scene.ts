@@ -11,6 +11,7 @@ import type { Layer, Station } from '../open-job/station';
 import { useDesk, useFindings, type Desk, type Checked } from '../open-job/use-desk';
 import { projection, useBenchView, type Projection } from '../view/bench-view';
 import { usePileView } from '../view/pile-view';
+import { useSheetView } from '../view/sheet-view';
 import { usePlateView } from '../view/plate-view';
 
 /** A drawing on the bench, and where it lies. */
@@ -36,6 +37,8 @@ export interface Scene {
   readonly gamut: boolean;
   /** Copies stand in for the artwork. */
   readonly pile: boolean;
+  /** The sheet of the press with all that lies on it stands in for the artwork. */
+  readonly imposed: boolean;
   /** Cut to the trim. */
   readonly isTrimmed: boolean;
   /** Distances, safe area and columns. */
@@ -85,6 +88,7 @@ export function useScene(): Scene {
   const isTrimmed = trimmed && station.trims;
   const plates = wantsPlates && shows('plates');
   const pile = wantsPile && shows('pile');
+  const imposed = useSheetView((v) => v.isShown) && shows('imposed');
   const isSpread = beside !== undefined && press === undefined && !isTrimmed && !plates && !pile;
   const besideDx = beside?.dx ?? 0;
   const at = useMemo(() => projection({ scale, x, y }), [scale, x, y]);
@@ -107,6 +111,7 @@ export function useScene(): Scene {
     plates,
     gamut,
     pile,
+    imposed,
     isTrimmed,
     guides,
     safe: insets(boxes.safe, boxes.trim),

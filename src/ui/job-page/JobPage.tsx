@@ -25,6 +25,7 @@ import { fetchWhenIdle, fetched } from '../shell/fetched';
 import { useSay } from '../shell/Messages';
 import { YellowSheet } from '../sheet/YellowSheet';
 import { usePileView } from '../view/pile-view';
+import { useSheetView } from '../view/sheet-view';
 import { usePlateView } from '../view/plate-view';
 import { STATIONS } from '../stations';
 import { JobProvider, shownJob, useJob, useJobStore } from '../open-job/context';
@@ -119,6 +120,7 @@ function OpenJob({ current, left, sitting, older }: Opened) {
     () => () => {
       usePlateView.getState().reset();
       usePileView.getState().reset();
+      useSheetView.getState().reset();
     },
     [],
   );

@@ -8,6 +8,8 @@ export type Layer =
   | 'press-sheet'
   /** Copies as the machines make them instead of the artwork, where that is asked for. */
   | 'pile'
+  /** The piece on the sheets of the press instead of the artwork, where that is asked for. */
+  | 'imposed'
   /** Separations instead of the artwork, where that is asked for. */
   | 'plates'
   | 'finish'

@@ -4,8 +4,8 @@ import { fetched } from '../../shell/fetched';
 export const output = defineStation({
   id: 'output',
   title: 'Output',
-  shows: ['press-sheet', 'finish'],
-  Sheet: fetched(() => import('./Files').then((m) => m.Files)),
+  shows: ['press-sheet', 'imposed', 'finish'],
+  Sheet: fetched(() => import('./OutputSheet').then((m) => m.OutputSheet)),
   decides: {
     'on the sheet': fetched(() => import('./SheetFields').then((m) => m.SheetFields)),
     'picture and ink': fetched(() => import('./InkFields').then((m) => m.InkFields)),

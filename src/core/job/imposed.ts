@@ -1,0 +1,297 @@
+import { pageName, pageNumberOf, type Blank, type BlankSurface } from '../format';
+import {
+  SIGNATURES,
+  bookSignatures,
+  cuttingProgramme,
+  repeated,
+  signatureSheet,
+  takesSignature,
+  type Gathering,
+  type Layout,
+  type Programme,
+  type SheetRoom,
+  type SignatureScheme,
+  type SignatureSpacing,
+  type WorkStyle,
+} from '../impose';
+import type { EdgeLengths, Rect } from '../layout';
+import { counted, formatNumber, formatSize, type Mm } from '../measure';
+import type { Size } from '../paper';
+import type { Rules } from '../rules';
+import { blankOf, rulesFor } from './blank-of';
+import type { Job, Piece, SheetOutput, SideName } from './schema';
+
+/** A side of a piece on a sheet of the press. */
+export interface ImposedSide {
+  readonly surface: SideName;
+  /** Its trim, mm from the top left corner of the sheet. */
+  readonly trim: Rect;
+  readonly quarters: 0 | 1 | 2 | 3;
+  /** Seen so far beyond its trim, at each edge of `trim`, mm. */
+  readonly bleed: EdgeLengths;
+  /** How far what is printed is moved to its right, mm of the side: creep. */
+  readonly shift: Mm;
+}
+
+export interface ImposedFace {
+  /** What the form is called: front, back, both; outer, inner. */
+  readonly name: string;
+  readonly sides: readonly ImposedSide[];
+}
+
+/** A sheet of the press with what lies on it. */
+export interface ImposedSheet {
+  readonly name: string;
+  readonly size: Size;
+  readonly room: SheetRoom;
+  readonly work: WorkStyle;
+  readonly faces: readonly ImposedFace[];
+  /** Copies that a sheet gives. */
+  readonly up: number;
+  /** Sheets for the quantity of the job; undefined where none is set. */
+  readonly run: number | undefined;
+  /** Copies beyond the quantity. */
+  readonly over: number | undefined;
+  /** How the guillotine parts it; a signature is folded instead. */
+  readonly cutting: { readonly layout: Layout; readonly programme: Programme } | undefined;
+  /** Folds of a signature, mm on its outer form. */
+  readonly creases: { readonly x: readonly Mm[]; readonly y: readonly Mm[] } | undefined;
+  /** Share of the sheet that becomes pieces, 0 to 1. */
+  readonly used: number;
+  readonly working: readonly string[];
+}
+
+/** What was decided, or follows: nothing of it is open. */
+export type SheetDecided = { readonly [K in keyof SheetOutput]-?: NonNullable<SheetOutput[K]> };
+
+export type Imposed =
+  | { readonly ok: true; readonly sheets: readonly ImposedSheet[]; readonly how: SheetDecided }
+  | { readonly ok: false; readonly message: string };
+
+/** What is held at the foot of a sheet, mm [cp]; of digital presses the rim that stays white. */
+const GRIPPER = 12;
+
+/** What is cut off around a folded signature, at least, and milled off at a glued spine, mm [cp]. */
+const [TRIMMED, MILLED] = [3, 3];
+
+/** The sheet of the press as a job wants it, or as it is usual where the house prints. */
+const roomOf = (sheet: Size, own: SheetOutput | undefined, { rules, job }: Asked): SheetRoom => ({
+  sheet,
+  gripper: own?.gripper ?? ((job.house.press ?? 'offset') === 'offset' ? Math.max(GRIPPER, rim(rules)) : rim(rules)),
+  rim: rim(rules),
+});
+
+const rim = (rules: Rules): Mm => rules.unprintable.value;
+
+interface Asked {
+  readonly job: Job;
+  readonly piece: Piece;
+  readonly blank: Blank;
+  readonly rules: Rules;
+}
+
+/**
+ * A piece on the sheets of the press: repeated and cut apart, or the signatures of a book.
+ * @returns in words why it cannot be
+ */
+export function imposed(job: Job, piece: Piece): Imposed {
+  const blank = blankOf(job, piece);
+  const asked: Asked = { job, piece, blank, rules: rulesFor(job, piece) };
+  if (blank.scale !== 1)
+    return { ok: false, message: 'A piece that is drawn to scale is printed by itself, not on a sheet with others.' };
+  const bound = blank.bound;
+  if (bound !== 'saddle' && bound !== 'perfect') return asRepeat(asked, blank.surfaces);
+  const pages = blank.surfaces.filter(({ name }) => pageNumberOf(name) !== undefined);
+  const book = asBook(asked, pages, bound === 'saddle' ? 'nested' : 'gathered');
+  // A cover of its own is printed by itself.
+  const cover = blank.surfaces.filter(({ name }) => pageNumberOf(name) === undefined);
+  if (cover.length === 0 || !book.ok) return book;
+  const covers = asRepeat(asked, cover);
+  return covers.ok ? { ...book, sheets: [...book.sheets, ...covers.sheets] } : covers;
+}
+
+/** A sheet of paper with its two sides, or with one. */
+interface LeafOf {
+  readonly front: BlankSurface;
+  readonly back: BlankSurface | undefined;
+}
+
+/** Leaves of a piece: two sides after one another that are of one size. What shows another side again has none. */
+function leavesOf(surfaces: readonly BlankSurface[]): readonly LeafOf[] {
+  const own = surfaces.filter(({ repeats }) => !repeats);
+  return own.flatMap((front, i): readonly LeafOf[] => {
+    if (i % 2 === 1 && isBack(own[i - 1], front)) return [];
+    const next = own[i + 1];
+    return [{ front, back: next && isBack(front, next) ? next : undefined }];
+  });
+}
+
+const isBack = (front: BlankSurface | undefined, back: BlankSurface): boolean =>
+  front !== undefined &&
+  Math.abs(front.boxes.trim.width - back.boxes.trim.width) < 1e-6 &&
+  Math.abs(front.boxes.trim.height - back.boxes.trim.height) < 1e-6;
+
+const bleedOf = ({ bleed }: Blank): Mm => Math.max(bleed.top, bleed.right, bleed.bottom, bleed.left);
+
+function asRepeat(asked: Asked, surfaces: readonly BlankSurface[]): Imposed {
+  const { job, blank } = asked;
+  const own = job.output.sheet;
+  const spacing = { bleed: bleedOf(blank), gutter: own?.gutter ?? 2 * bleedOf(blank) };
+  const [work, stages, turns] = [own?.work ?? 'sheetwise', own?.stages ?? 3, own?.turns ?? true];
+  const sheets: ImposedSheet[] = [];
+  let room: SheetRoom | undefined;
+  for (const leaf of leavesOf(surfaces)) {
+    const { width, height } = leaf.front.boxes.trim;
+    const sides = leaf.back ? 2 : 1;
+    const tried = sheetsFor(asked).flatMap((size) => {
+      const made = repeated({ width, height }, roomOf(size, own, asked), { work, sides, spacing, stages, turns });
+      return made ? [made] : [];
+    });
+    const best = tried.reduce<(typeof tried)[number] | undefined>((a, b) => (a && a.used >= b.used ? a : b), undefined);
+    if (!best) return { ok: false, message: whyNot(asked, { width, height }) };
+    ({ room } = best);
+    const up = best.up[0] ?? 0;
+    const run = job.quantity === null ? undefined : Math.ceil(job.quantity / up);
+    const { layout } = best;
+    sheets.push({
+      name: leaf.front.name,
+      size: room.sheet,
+      room,
+      work,
+      faces: best.faces.map(({ name, places }) => ({
+        name,
+        sides: places.map(({ of, trim, quarters, bleed }) => ({
+          surface: of === 'back' && leaf.back ? leaf.back.name : leaf.front.name,
+          trim,
+          quarters,
+          bleed,
+          shift: 0,
+        })),
+      })),
+      up,
+      run,
+      over: run === undefined || job.quantity === null ? undefined : run * up - job.quantity,
+      cutting: { layout, programme: cuttingProgramme(room.sheet, layout) },
+      creases: undefined,
+      used: best.used,
+      working: [
+        ...repeatWorking(asked, best.used, { up, run, room, gutter: spacing.gutter }),
+        ...(leaf.back ? [backWords(asked)] : []),
+      ],
+    });
+  }
+  if (!room) return { ok: false, message: 'There is no side that could lie on a sheet.' };
+  return { ok: true, sheets, how: howOf(room, { work, stages, turns, gutter: spacing.gutter, signature: 4 }) };
+}
+
+function howOf(
+  room: SheetRoom,
+  how: { work: WorkStyle; stages: number; turns: boolean; gutter: Mm; signature: SignatureScheme['pages'] },
+): SheetDecided {
+  return { ...how, sheet: room.sheet, gripper: room.gripper };
+}
+
+/** Sheets that are tried: the one that is asked for, or those of the house, each way round. */
+function sheetsFor({ job, rules }: Asked): readonly Size[] {
+  const own = job.output.sheet?.sheet;
+  if (own) return [own];
+  return rules.sheets.flatMap(({ width, height }) => [
+    { width: Math.max(width, height), height: Math.min(width, height) },
+    { width: Math.min(width, height), height: Math.max(width, height) },
+  ]);
+}
+
+function whyNot({ job, rules }: Asked, piece: Size): string {
+  const own = job.output.sheet?.sheet;
+  const write = (size: Size) => formatSize(size, job.unit);
+  const on = own ? `a sheet of ${write(own)}` : `any sheet of the house (${rules.sheets.map(write).join(', ')})`;
+  return `${write(piece)} with its bleed does not fit on ${on}. Take a larger sheet.`;
+}
+
+function repeatWorking(
+  { job }: Asked,
+  used: number,
+  { up, run, room, gutter }: { up: number; run: number | undefined; room: SheetRoom; gutter: Mm },
+): readonly string[] {
+  const lengths = (mm: Mm) => `${formatNumber(mm, 2)} mm`;
+  return [
+    `${formatSize(room.sheet, job.unit)}, ${lengths(room.gripper)} held at its foot, ${lengths(room.rim)} white around`,
+    `${counted(up, 'copy', 'copies')} a sheet, ${lengths(gutter)} apart: ${formatNumber(100 * used, 1)} % of it used`,
+    ...(run === undefined || job.quantity === null
+      ? []
+      : [`${job.quantity} ÷ ${up} = ${counted(run, 'sheet')}, ${run * up - job.quantity} over`]),
+  ];
+}
+
+/** How truly the back lies on the front. */
+const backWords = ({ rules: { machines } }: Asked): string =>
+  `the back falls on the front to ± ${formatNumber(machines.backing.value.drift, 2)} mm (${machines.backing.rule})`;
+
+function asBook(asked: Asked, pages: readonly BlankSurface[], gathering: Gathering): Imposed {
+  const { job, blank, rules } = asked;
+  const own = job.output.sheet;
+  const [first] = pages;
+  if (!first) return { ok: false, message: 'The book has no pages.' };
+  const { width, height } = first.boxes.trim;
+  const bleed = bleedOf(blank);
+  const spacing: SignatureSpacing = {
+    trim: Math.max(TRIMMED, bleed),
+    mill: gathering === 'gathered' ? MILLED : 0,
+    bleed,
+  };
+  const schemes = [...SIGNATURES].reverse().filter((s) => s.pages <= (own?.signature ?? 32) && s.pages <= pages.length);
+  for (const scheme of schemes) {
+    const rooms = sheetsFor(asked).map((size) => roomOf(size, own, asked));
+    const fitting = rooms.filter((room) => takesSignature(room, scheme, { width, height }, spacing));
+    // The smallest sheet that takes it.
+    const [room] = fitting.sort((a, b) => a.sheet.width * a.sheet.height - b.sheet.width * b.sheet.height);
+    if (!room) continue;
+    const book = { pages: pages.length, gathering, caliper: rules.thickness.value };
+    const run = job.quantity ?? undefined;
+    const signatures = bookSignatures(pages.length, scheme.pages, gathering);
+    const sheets = signatures.map((signature, i): ImposedSheet => {
+      const laid = signatureSheet(signature, room, { width, height }, spacing, book);
+      const face = (name: 'outer' | 'inner'): ImposedFace => ({
+        name,
+        sides: laid[name].map(({ page, trim, quarters, bleed: kept, creep, spine }) => ({
+          surface: pageName(page),
+          trim,
+          quarters,
+          bleed: kept,
+          shift: spine === 'left' ? -creep : creep,
+        })),
+      });
+      return {
+        name: `signature ${i + 1}`,
+        size: room.sheet,
+        room,
+        work: 'sheetwise',
+        faces: [face('outer'), face('inner')],
+        up: 1,
+        run,
+        over: run === undefined ? undefined : 0,
+        cutting: undefined,
+        creases: laid.creases,
+        used: (signature.scheme.pages / 2) * ((width * height) / (room.sheet.width * room.sheet.height)),
+        working: [
+          `${signature.scheme.pages} pages: ${signature.pages.join(', ')}`,
+          ...(gathering === 'nested'
+            ? [
+                `creep ${formatNumber(Math.max(...laid.outer.map(({ creep }) => creep)), 2)} mm at most, ` +
+                  'each page moved toward its fold',
+              ]
+            : [`${formatNumber(spacing.mill, 1)} mm milled off at the spine`]),
+        ],
+      };
+    });
+    const how = {
+      work: 'sheetwise' as const,
+      stages: 3,
+      turns: false,
+      gutter: 2 * spacing.trim,
+      signature: scheme.pages,
+    };
+    return { ok: true, sheets, how: howOf(room, how) };
+  }
+  return { ok: false, message: whyNot(asked, { width: 2 * width, height }) };
+}
