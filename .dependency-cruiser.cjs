@@ -4,7 +4,7 @@
 const CORE_FLOORS = [
   ['chance', 'colour', 'data', 'dates', 'measure'],
   ['figure', 'geometry', 'paper'],
-  ['impose', 'parameter'],
+  ['code', 'impose', 'parameter'],
   ['printable'],
   ['element'],
   ['layout', 'shop'],

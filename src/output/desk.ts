@@ -6,6 +6,7 @@ import type { Rules } from '../core/rules';
 import type { Drawing } from '../core/drawing';
 import { backOf, checkSurface, type Finding } from '../core/check';
 import { loadHyphenator, type Hyphenator } from '../core/type';
+import { encode } from '../bring-in/code';
 import { holidaysOf } from '../bring-in/holidays';
 import type { OpenProfile } from '../bring-in/profile';
 import type { AssetSource } from './assets';
@@ -57,6 +58,7 @@ export async function openResources(job: Job, assets: AssetSource): Promise<Open
     hyphenator: (language) => hyphenators.get(language),
     art: (sha) => art.get(sha),
     inkMost: (need) => inks.get(inkKey(need)),
+    encode,
     holidays: ({ region, year, language }) => holidaysOf(region, year, language),
   };
   return { fonts, profile, resources };

@@ -19,6 +19,10 @@ import { printableRoomRule } from './printable-room';
 import { rgbLeftRule } from './rgb-left';
 import { slotOpenRule } from './slot-open';
 import { blackKnocksOutRule } from './black-knocks-out';
+import { codeContrastRule } from './code-contrast';
+import { codeQuietRule } from './code-quiet';
+import { codeSmallRule } from './code-small';
+import { codeWrongRule } from './code-wrong';
 import { coatDriftRule } from './coat-drift';
 import { coatFineRule } from './coat-fine';
 import { coatKnocksOutRule } from './coat-knocks-out';
@@ -71,6 +75,10 @@ export const RULES: readonly Rule[] = [
   printableRoomRule,
   copiesLeftRule,
   missingRule,
+  codeWrongRule,
+  codeSmallRule,
+  codeQuietRule,
+  codeContrastRule,
   foreignPageRule,
   slotOpenRule,
   pictureResolutionRule,

@@ -1,3 +1,4 @@
+import type { Encoder } from '../code';
 import type { ColourEngine } from '../colour';
 import type { Frame, Item, Note } from '../drawing';
 import { styleBook, type ElementOf, type StyleBook } from '../element';
@@ -15,7 +16,7 @@ import type { SetTable } from './set-words';
 import type { Story } from './set-words';
 
 /** What has to be fetched before a job can be drawn. */
-export type Resources = Pick<ComposeContext, 'fonts' | 'hyphenator' | 'art' | 'holidays' | 'inkMost'> & {
+export type Resources = Pick<ComposeContext, 'fonts' | 'hyphenator' | 'art' | 'holidays' | 'inkMost' | 'encode'> & {
   readonly colour: ColourEngine;
 };
 
@@ -44,6 +45,8 @@ export interface ComposeContext {
   readonly unit: JobUnit;
   /** Holidays of a country or region in a year; none while they are not at hand. */
   readonly holidays: (need: HolidayNeed) => readonly Occasion[];
+  /** Makes codes; undefined while that is not at hand. */
+  readonly encode?: Encoder | undefined;
   /** The most ink in a picture, percent; undefined while it is not at hand. */
   readonly inkMost?: (need: InkNeed) => number | undefined;
 }

@@ -69,6 +69,10 @@ export function drawingsNeeded(job: Job): readonly string[] {
   return [...new Set(found)];
 }
 
+/** Whether a job has codes to be made. */
+export const needsCodes = (job: Job): boolean =>
+  job.pieces.some((piece) => elementsOf(piece).some(({ element }) => element.kind === 'code'));
+
 /** The files that a job cannot do without, by hash: what it shows, what it is set in, and its output profile. */
 export function assetsUsed(job: Job): ReadonlySet<string> {
   const shown = job.pieces.flatMap((piece) =>

@@ -230,6 +230,10 @@ export type Note =
       readonly decision: string;
       readonly message: string;
     }
+  /** What a code is to say cannot be encoded. */
+  | { readonly kind: 'code-wrong'; readonly element: string; readonly problem: string }
+  /** How a code came out: the side of its modules, and its box with its quiet zone, both before turning, mm. */
+  | { readonly kind: 'code'; readonly element: string; readonly module: Mm; readonly whole: Rect }
   | { readonly kind: 'missing-glyphs'; readonly element: string; readonly characters: string };
 
 /** Where an element ended up. */

@@ -41,6 +41,9 @@ const RULE = { paint: BLACK, widthPt: 0.5 };
 /** Rules above, below, and beneath the header; finer ones between rows. */
 const NEW_BORDERS = { top: RULE, header: RULE, bottom: RULE, rows: { ...RULE, widthPt: 0.25 } };
 
+/** Side of a new code, mm: a telephone reads it from an arm’s length [cp]. */
+const CODE = 25;
+
 /** How high a new text, and about how high a new table is, mm. */
 const [TEXT, TABLE] = [12, 24];
 
@@ -85,6 +88,8 @@ function inputFor(what: Addable, { sized, across }: Places, size: number, style:
   switch (what) {
     case 'line':
       return { kind: 'line', placement: sized(size * 1.5, 0), stroke: { paint: BLACK, widthPt: 0.5 } };
+    case 'code':
+      return { kind: 'code', placement: sized(CODE, CODE), symbology: 'qr', content: 'https://example.org' };
     case 'picture':
       return { kind: 'picture', placement: sized(size * 1.5, size), picture: null };
     case 'text':

@@ -3,8 +3,7 @@ import type { BlankSurface, ProcessLine } from '../format';
 import { IDENTITY, edges, grow, type Path, type Rect } from '../layout';
 import { ptToMm } from '../measure';
 import { DASHES, COMMON_CODES } from '../shop';
-import type { Face } from '../type';
-import { noteItems } from './note';
+import { noteItems, type Face } from '../type';
 import { pathOf } from './process-layers';
 
 const BLACK: Ink = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 100 }, overprint: true };

@@ -5,9 +5,8 @@ import { ptToMm, type Mm } from '../measure';
 import { MARK_LENGTH, type Rules } from '../rules';
 import type { ProcessLine } from '../format';
 import { DASHES } from '../shop';
-import type { Face } from '../type';
+import { noteItems, type Face } from '../type';
 import { barPatches, type BarInks } from './colour-bar';
-import { noteItems } from './note';
 
 /** Weight of a mark, mm [cp]. */
 export const MARK_WEIGHT = ptToMm(0.25);

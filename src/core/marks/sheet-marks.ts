@@ -3,9 +3,8 @@ import type { ImposedFace, ImposedSide } from '../job';
 import { IDENTITY, grow, union, type Rect } from '../layout';
 import { ptToMm, type Mm } from '../measure';
 import { MARK_LENGTH } from '../rules';
-import type { Face } from '../type';
+import { noteItems, type Face } from '../type';
 import { barPatches, type BarInks } from './colour-bar';
-import { noteItems } from './note';
 
 const REGISTRATION = { kind: 'registration', tint: 100 } as const;
 const WEIGHT = ptToMm(0.25);

@@ -13,3 +13,4 @@ export * from './line-ink';
 export * from './caret';
 export { shapeText, type SetGlyph, type ShapeStyle } from './shape-runs';
 export { askedFeatures } from './features';
+export * from './note';

@@ -7,6 +7,7 @@ import {
   facesNeeded,
   holidayKey,
   holidaysNeeded,
+  needsCodes,
   inkKey,
   inksNeeded,
   languagesNeeded,
@@ -140,6 +141,7 @@ export function useResources(
         jobFonts(job).map((f) => f.sha),
         drawingsNeeded(job),
         holidaysNeeded(job),
+        needsCodes(job),
       ]),
     [job, conversion],
   );
@@ -147,7 +149,7 @@ export function useResources(
     let current = true;
     const load = async () => {
       const { createFontSet } = await import('@/bring-in/font');
-      const [colour, loaded, patterns, arts, days] = await Promise.all([
+      const [colour, loaded, patterns, arts, days, encode] = await Promise.all([
         engine(conversion),
         Promise.all(facesNeeded(job).map((need) => loadFace(job, need))),
         Promise.all(
@@ -164,6 +166,8 @@ export function useResources(
             return [key, await fetchOnce(holidays, key, () => loadHolidays(need))] as const;
           }),
         ),
+        // Most jobs have no code: what makes them is fetched where one has.
+        needsCodes(job) ? import('@/bring-in/code').then((m) => m.encode) : undefined,
       ]);
       const bySha = new Map(arts);
       const byTag = new Map(patterns);
@@ -175,6 +179,7 @@ export function useResources(
           fonts,
           hyphenator: (tag) => byTag.get(tag),
           art: (sha) => bySha.get(sha),
+          encode,
           holidays: (need) => byNeed.get(holidayKey(need)) ?? [],
         });
       if (current) setProblem(undefined);

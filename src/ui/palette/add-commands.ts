@@ -34,6 +34,7 @@ export function addCommands(context: CommandContext, present: Present): readonly
     },
     { id: 'add-picture', title: 'Add a picture, an SVG or a PDF page', keys: ['P'], run: choosePicture },
     { id: 'add-frame', title: 'Add an empty picture frame', keys: ['Shift+P'], run: add('picture') },
+    { id: 'add-code', title: 'Add a code: QR, EAN, UPC, ITF, Code 128, Data Matrix', run: add('code') },
     { id: 'add-font', title: 'Bring in a font (TTF, OTF, WOFF2)', run: choosePicture },
     { id: 'add-line', title: 'Add a line', keys: ['L'], run: add('line') },
     ...FORM_KINDS.map((form) => {

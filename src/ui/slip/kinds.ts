@@ -3,6 +3,7 @@ import { cellAt } from './cell-at';
 import type { Element, ElementKind, ElementOf } from '@/core/job';
 import type { NamedTracks, Point } from '@/core/layout';
 import type { JobState } from '../open-job/store';
+import { CodeFields } from './CodeFields';
 import { LineFields, ShapeFields } from './ShapeFields';
 import { PictureFields } from './PictureFields';
 import { PrintableFields } from './PrintableFields';
@@ -43,6 +44,7 @@ const HANDLING: { readonly [K in ElementKind]: ElementHandling<ElementOf<K>> } =
     },
   },
   printable: { Fields: PrintableFields, enter: null },
+  code: { Fields: CodeFields, enter: null },
 };
 
 /** How elements of a kind are worked on: it is given elements of that kind only. */

@@ -1,5 +1,6 @@
 import type { Element, ElementKind, ElementOf } from '../../element';
 import type { ComposedKindOf } from './define';
+import { code } from './code';
 import { line } from './line';
 import { page } from './page';
 import { picture } from './picture';
@@ -18,6 +19,7 @@ const KINDS: { readonly [K in ElementKind]: ComposedKindOf<ElementOf<K>> } = {
   text,
   table,
   printable,
+  code,
 };
 
 /** How a kind of element is drawn: it is given elements of that kind only. */

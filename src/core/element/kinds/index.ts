@@ -1,5 +1,6 @@
 import type { Element, ElementKind, ElementOf } from '../element';
 import type { ElementKindOf } from './define';
+import { code } from './code';
 import { line } from './line';
 import { page } from './page';
 import { picture } from './picture';
@@ -18,6 +19,7 @@ const KINDS: { readonly [K in ElementKind]: ElementKindOf<ElementOf<K>> } = {
   text,
   table,
   printable,
+  code,
 };
 
 /** The description of a kind of element: it is given elements of that kind only. */

@@ -2,9 +2,13 @@ import type { Ink, Item } from '../drawing';
 import { IDENTITY, rotation, type Point } from '../layout';
 import { USUAL_LOOK, plainParagraphs, type ParagraphLook } from '../element';
 import type { Mm } from '../measure';
-import { composeText, faceContext, glyphsIn, plainBox, runsOf, type Face } from '../type';
+import { composeText, glyphsIn, runsOf } from './compose';
+import { faceContext } from './prepare';
+import { plainBox } from './slots';
+import type { Face } from './font';
 
-export interface Note {
+/** Words that are no text of the job. */
+export interface PlainNote {
   readonly text: string;
   readonly sizePt: number;
   readonly at: Point;
@@ -18,7 +22,7 @@ export interface Note {
 }
 
 /** Words beside or on a sheet that are no artwork: slug lines, names on a dummy. Set from their top-left corner. */
-export function noteItems(note: Note, face: Face): { readonly height: Mm; readonly items: readonly Item[] } {
+export function noteItems(note: PlainNote, face: Face): { readonly height: Mm; readonly items: readonly Item[] } {
   const look: ParagraphLook = { ...USUAL_LOOK, sizePt: note.sizePt, align: note.align ?? 'left', breaking: 'line' };
   const paragraphs = plainParagraphs(note.text).map((paragraph) => ({ paragraph, look }));
   const text = composeText(paragraphs, [plainBox(note.width, 1000)], 'en', faceContext(face));

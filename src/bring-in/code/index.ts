@@ -1,0 +1,1 @@
+export { encode } from './encode';

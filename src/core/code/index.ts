@@ -1,0 +1,3 @@
+export * from './content';
+export * from './modules';
+export * from './symbology';
