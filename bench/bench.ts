@@ -23,6 +23,7 @@ import { machines } from './machines';
 import { planner } from './planner';
 import { plates } from './plates';
 import { saving } from './saving';
+import { sheets } from './sheets';
 import { typing } from './typing';
 import { chainedPage, crowdedPage, manyPages } from './pages';
 import { mean, ms, note, rows, times, once } from './report';
@@ -223,6 +224,7 @@ const PARTS = {
   planner,
   plates,
   machines,
+  sheets,
   press,
   saving,
   browser: inBrowser,

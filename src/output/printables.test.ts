@@ -234,7 +234,15 @@ describe('desk sheets', () => {
       ...job,
       output: {
         ...job.output,
-        desk: { sheet: { width: 210, height: 297 }, edge: 5, gap: 0, bleed: 0, fill: 'each' as const, marks: true },
+        desk: {
+          sheet: { width: 210, height: 297 },
+          edge: 5,
+          gap: 0,
+          bleed: 0,
+          fill: 'each' as const,
+          marks: true,
+          overlap: 10,
+        },
       },
     };
     const [file] = await exported(two, 'desk');

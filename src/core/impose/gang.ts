@@ -51,15 +51,17 @@ export function gangUp(room: Size, demands: readonly Demand[], limits: GangLimit
   const copies = demands.reduce((sum, d) => sum + d.quantity * d.width * d.height, 0);
   // Those of like quantity go together: on one form each is printed as often as the others.
   const sorted = demands.map((_, i) => i).sort((a, b) => (demands[b]?.quantity ?? 0) - (demands[a]?.quantity ?? 0));
-  let best: { readonly forms: readonly Form[]; readonly costs: number } | undefined;
+  let best: { readonly forms: readonly Form[]; readonly groups: readonly Group[]; readonly costs: number } | undefined;
   for (const groups of splits(sorted, demands, limits.forms)) {
-    const forms = groups.map((group) => formOf(room, demands, group));
+    const forms = groups.map((group) => quickForm(room, demands, group));
     if (!forms.every((form): form is Form => form !== undefined)) continue;
     const costs = forms.reduce((sum, form) => sum + form.run + limits.formCosts, 0);
-    if (!best || costs < best.costs) best = { forms, costs };
+    if (!best || costs < best.costs) best = { forms, groups, costs };
   }
   if (!best) return undefined;
-  const { forms } = best;
+  // Only what is taken is searched for long.
+  const { groups } = best;
+  const forms = best.forms.map((form, i) => shortened(room, demands, groups[i] ?? [], form));
   const sheets = forms.reduce((sum, form) => sum + form.run, 0);
   const made = demands.map((_, i) => forms.reduce((sum, { up, run }) => sum + (up[i] ?? 0) * run, 0));
   return {
@@ -72,7 +74,7 @@ export function gangUp(room: Size, demands: readonly Demand[], limits: GangLimit
 }
 
 /** Ways to part the demands into so many forms: where the quantities of neighbours differ most. */
-function splits(sorted: readonly number[], demands: readonly Demand[], most: number): readonly (readonly number[])[][] {
+function splits(sorted: Group, demands: readonly Demand[], most: number): readonly (readonly Group[])[] {
   const ratio = (i: number) => (demands[sorted[i - 1] ?? 0]?.quantity ?? 1) / (demands[sorted[i] ?? 0]?.quantity ?? 1);
   const steps = sorted.map((_, i) => i).slice(1);
   const byRatio = [...steps].sort((a, b) => ratio(b) - ratio(a));
@@ -90,34 +92,56 @@ function splits(sorted: readonly number[], demands: readonly Demand[], most: num
   return ways.map(cutAt);
 }
 
-/** The form of some demands that is printed on the fewest sheets; undefined where they do not lie on one together. */
-function formOf(room: Size, demands: readonly Demand[], group: readonly number[]): Form | undefined {
-  const area = room.width * room.height;
-  const of = (run: number) => group.map((i) => Math.ceil((demands[i]?.quantity ?? 1) / run));
-  const areaAt = (run: number) => of(run).reduce((sum, up, n) => sum + up * sizeOf(demands[group[n] ?? 0]), 0);
-  const laidOut = (run: number): Layout | undefined => {
-    if (areaAt(run) > area + 1e-6) return undefined;
-    const up = of(run);
-    const items = group.flatMap((i, n): readonly Item[] => {
-      const demand = demands[i];
-      return demand ? Array.from({ length: up[n] ?? 0 }, () => ({ ...demand, kind: i })) : [];
-    });
-    const { layout, left } = packMixed(room, items);
-    return left.length === 0 ? layout : undefined;
-  };
+/** Those that lie on one form, by their places among the demands. */
+type Group = readonly number[];
+
+/** A form on which each of a group lies as often as a run of so many sheets asks; undefined where they do not fit. */
+function formAt(room: Size, demands: readonly Demand[], group: Group, run: number, steps?: number): Form | undefined {
+  const up = group.map((i) => Math.ceil((demands[i]?.quantity ?? 1) / run));
+  const area = up.reduce((sum, many, n) => sum + many * sizeOf(demands[group[n] ?? 0]), 0);
+  if (area > room.width * room.height + 1e-6) return undefined;
+  const items = group.flatMap((i, n): readonly Item[] => {
+    const demand = demands[i];
+    return demand ? Array.from({ length: up[n] ?? 0 }, () => ({ ...demand, kind: i })) : [];
+  });
+  const { layout, left } = packMixed(room, items, steps === undefined ? {} : { steps });
+  if (left.length > 0) return undefined;
+  const pieces = piecesIn(layout);
+  return { layout, run, up: demands.map((_, i) => pieces.filter(({ kind }) => kind === i).length) };
+}
+
+/** The form of a group that is printed on the fewest sheets, by the plain orders alone. */
+function quickForm(room: Size, demands: readonly Demand[], group: Group): Form | undefined {
   // One of each is the least that lies there: whatever does so in the longest run may in a shorter one.
   let high = Math.max(...group.map((i) => demands[i]?.quantity ?? 1));
-  let layout = laidOut(high);
-  if (!layout) return undefined;
+  let form = formAt(room, demands, group, high, 0);
+  if (!form) form = formAt(room, demands, group, high);
+  if (!form) return undefined;
   let low = 1;
   while (low < high) {
     const middle = Math.floor((low + high) / 2);
-    const found = laidOut(middle);
-    if (found) [layout, high] = [found, middle];
+    const found = formAt(room, demands, group, middle, 0);
+    if (found) [form, high] = [found, middle];
     else low = middle + 1;
   }
-  const pieces = piecesIn(layout);
-  return { layout, run: high, up: demands.map((_, i) => pieces.filter(({ kind }) => kind === i).length) };
+  return form;
+}
+
+/** A run is tried to be so much shorter, as long as that goes. */
+const SHORTER = 0.97;
+/** How often it may fail, each time by half the way. */
+const FAILURES = 3;
+
+/** A form whose run a longer search makes shorter, where it can. */
+function shortened(room: Size, demands: readonly Demand[], group: Group, form: Form): Form {
+  let [best, step] = [form, 1 - SHORTER];
+  for (let failed = 0; failed < FAILURES;) {
+    const run = Math.min(best.run - 1, Math.floor(best.run * (1 - step)));
+    const found = run >= 1 ? formAt(room, demands, group, run) : undefined;
+    if (found) best = found;
+    else [failed, step] = [failed + 1, step / 2];
+  }
+  return best;
 }
 
 const sizeOf = (size: Size | undefined): number => (size ? size.width * size.height : 0);

@@ -53,8 +53,8 @@ const ORDERS: readonly Order[] = [
   ({ width, height }) => width + height,
 ];
 
-/** Steps of the search from there on: each changes the order a little, and how what is left is parted. */
-const STEPS = 3000;
+/** Steps of the search, each of which lays everything once: fewer where there is much to lay. */
+const stepsFor = (items: number): number => Math.min(3000, Math.ceil(60_000 / items));
 /** So many steps without a better one, and it begins again from the best. */
 const PATIENCE = 400;
 
@@ -66,6 +66,14 @@ interface Plan {
   readonly splits: readonly Split[];
 }
 
+/** How long is searched. */
+export interface PackLimits {
+  /** Area that is good enough to stop at; left out, all of it. */
+  readonly enough?: number;
+  /** Steps of the search after the plain orders; left out, as many as take about a tenth of a second. */
+  readonly steps?: number;
+}
+
 interface Tried extends Packed {
   readonly plan: Plan;
   readonly laid: number;
@@ -75,10 +83,13 @@ interface Tried extends Packed {
  * Lays different pieces on a rectangle so that a guillotine can cut them: many orders and ways to part what is left
  * (Jylänki 2010, guillotine placement), and from the best of them a search by small changes. The same request gives
  * the same answer.
- * @param room   mm
- * @param enough area that is good enough to stop at; left out, all of it
+ * @param room mm
  */
-export function packMixed(room: Size, items: readonly Item[], enough = Infinity): Packed {
+export function packMixed(
+  room: Size,
+  items: readonly Item[],
+  { enough = Infinity, steps = stepsFor(items.length) }: PackLimits = {},
+): Packed {
   const random = seededRandom(items.length);
   const whole = areaOfAll(items);
   const enoughLaid = Math.min(whole, enough) - SAME;
@@ -97,7 +108,7 @@ export function packMixed(room: Size, items: readonly Item[], enough = Infinity)
       }
   }
   let [now, since] = [best, 0];
-  for (let i = 0; i < STEPS && items.length > 1; i += 1, since += 1) {
+  for (let i = 0; i < steps && items.length > 1; i += 1, since += 1) {
     if (since > PATIENCE) [now, since] = [best, 0];
     const made = lay(changed(now.plan, random));
     if (made.laid >= now.laid) now = made;

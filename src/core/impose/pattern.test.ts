@@ -85,7 +85,7 @@ describe('published instances (from memory)', () => {
       Array.from({ length: most }, () => ({ width, height, kind, turns: false })),
     );
     const room = { width: 70, height: 40 };
-    const { layout } = packMixed(room, items);
+    const { layout } = packMixed(room, items, { steps: 3000 });
     expect(flaws(layout, room)).toEqual([]);
     const laid = piecesIn(layout).reduce((sum, { rect }) => sum + area(rect), 0);
     process.stdout.write(`Wang (1983): ${laid} of 2,721\n`);

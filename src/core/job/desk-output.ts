@@ -14,6 +14,7 @@ export const usualDesk = (job: Pick<Job, 'unit' | 'house'>): DeskOutput => ({
   bleed: 0,
   fill: 'same',
   marks: true,
+  overlap: 10,
 });
 
 /** A piece on desk sheets, as the job wants it. */

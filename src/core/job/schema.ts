@@ -104,6 +104,7 @@ export const DeskOutput = z.strictObject({
   bleed: extent.default(0).describe('Kept around each piece, mm, where its neighbours leave room.'),
   fill: z.enum(['same', 'each']).describe('Every sheet full of one side, or the sides one after another.'),
   marks: z.boolean().describe('Marks to cut by.'),
+  overlap: extent.default(10).describe('By how much the parts of a large piece overlap, to be glued, mm.'),
   across: many.describe('Left out, as many as fit.'),
   down: many,
 });

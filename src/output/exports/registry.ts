@@ -7,10 +7,11 @@ import { press } from './press';
 import { preview } from './preview';
 import { proof } from './proof';
 import { sheets } from './sheets';
+import { tiles } from './tiles';
 import { working } from './working';
 
 /** Every kind of export, in the order in which they are offered: server, command line and pages take them from here. */
-export const EXPORTS = [press, sheets, preview, proof, plates, die, dummy, desk, working] as const;
+export const EXPORTS = [press, sheets, preview, proof, plates, die, dummy, desk, tiles, working] as const;
 
 export type ExportKind = (typeof EXPORTS)[number]['kind'];
 

@@ -93,6 +93,14 @@ export function DeskFields() {
         ]}
         onChange={(fill) => set('filling', { fill })}
       />
+      <LengthField
+        unit={job.unit}
+        ppi={300}
+        label="tiles overlap"
+        value={desk.overlap}
+        width={100}
+        onChange={(overlap) => set('overlap', { overlap })}
+      />
       <CheckField label="cut marks" checked={desk.marks} onChange={(marks) => set('marks', { marks })} />
       <Box
         role="status"
