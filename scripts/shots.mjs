@@ -108,10 +108,15 @@ try {
   await page.keyboard.press('Alt+6');
   await page.getByRole('button', { name: 'Press PDF' }).click();
   await page.getByRole('link', { name: /press\.pdf/ }).waitFor({ timeout: 60_000 });
-  await shot('output');
   // The press file of the flyer, handed to the desk printer around the corner and to the one that prints banners.
   const address = await page.getByRole('link', { name: /press\.pdf/ }).getAttribute('href');
   const pdf = Buffer.from(await (await fetch(base + address)).arrayBuffer());
+  await visit('/jobs/demo-business-card?at=output');
+  await page.getByRole('button', { name: 'The sheet' }).click();
+  await page.locator('[data-press-sheet][data-drawn="1"]').waitFor();
+  await page.getByRole('button', { name: /^Cutting programme/ }).click();
+  await page.getByRole('table', { name: 'Cutting programme' }).getByRole('row').nth(4).hover();
+  await shot('output');
   await visit('/jobs/demo-meteor-night?at=inspect');
   await page.getByRole('button', { name: 'The pile' }).click();
   await page.waitForTimeout(1500);
