@@ -202,3 +202,23 @@ test('what fits on no sheet says so, and what is drawn to scale is no matter of 
   const banner = begin('banner', { size: '5 x 3 ft', scale: '1:10' });
   expect(imposed(banner, pieceOf(banner))).toMatchObject({ ok: false });
 });
+
+describe('what no guillotine cuts', () => {
+  test.each(['labels', 'roll-labels', 'envelope'])('%s are laid on no sheet, and it is said why', (kind) => {
+    const job = begin(kind);
+    const made = imposed(job, pieceOf(job));
+    expect(made.ok ? '' : made.message).toMatch(/already|by itself/);
+  });
+
+  test.each(['tuck-box', 'hang-tag', 'door-hanger'])(
+    '%s lies there for a die, without a programme of the knife',
+    async (kind) => {
+      const job = begin(kind);
+      const [sheet] = sheetsOf(job);
+      expect(sheet?.cutting).toBeUndefined();
+      expect(sheet?.working.join(' ')).toContain('a die cuts the outlines');
+      const files = await exported(job, 'sheets');
+      expect(files.map(({ type }) => type)).toEqual(['application/pdf']);
+    },
+  );
+});

@@ -1,5 +1,4 @@
-import type { Blank, BlankSurface } from '../format';
-import { TOUCH, flatten, pathBounds } from '../layout';
+import { isDied, type Blank, type BlankSurface } from '../format';
 import type { Rules } from '../rules';
 import type { MachineFigures, MachineKind } from '../shop';
 
@@ -23,19 +22,8 @@ export function trimmingOf(blank: Blank, surface: BlankSurface, rules: Rules, is
 
 function cutBy({ edges }: Blank, surface: BlankSurface, isLarge: boolean): Trimming['by'] {
   if (edges === 'hem') return 'hem';
-  const isDied = surface.processLines.some((line) => line.process === 'kiss-cut' || line.process === 'cut');
-  if (isDied || !isRectangle(surface)) return 'die';
+  if (isDied(surface)) return 'die';
   return isLarge ? 'cutter' : 'guillotine';
-}
-
-/** Whether the trimmed outline is the rectangle around it. */
-function isRectangle({ outline }: BlankSurface): boolean {
-  const { x, y, width, height } = pathBounds(outline);
-  const isOn = (value: number, from: number, size: number) =>
-    Math.abs(value - from) < TOUCH || Math.abs(value - from - size) < TOUCH;
-  return flatten(outline)
-    .flat()
-    .every((p) => isOn(p.x, x, width) && isOn(p.y, y, height));
 }
 
 /** Figures in the scale of the drawing; a turn is the same in each. */

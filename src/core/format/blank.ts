@@ -92,6 +92,8 @@ export interface Blank {
   readonly folding?: Folding;
   /** What its edges are made by, where no knife cuts them. */
   readonly edges?: 'hem';
+  /** Why it is never laid on a press sheet with others, as a sentence. */
+  readonly byItself?: string;
   /** How its pages become a book. */
   readonly bound?: Binding;
   /** Drawn this many times smaller than life; figures give both. */

@@ -56,6 +56,7 @@ export function completeBlank(plan: Plan, commons: PieceCommons, context: Format
     ...(plan.folding && { folding: plan.folding }),
     scale,
     ...(plan.edges && { edges: plan.edges }),
+    ...(plan.byItself !== undefined && { byItself: plan.byItself }),
     ...(plan.bound && { bound: plan.bound }),
   };
 }

@@ -45,6 +45,7 @@ export const envelope = defineFormat({
     ]);
     return {
       finished: { width, height },
+      byItself: 'Envelopes are printed when they are made up, each by itself.',
       surfaces: [
         {
           name: 'front',

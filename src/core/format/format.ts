@@ -55,6 +55,8 @@ export interface Plan {
   readonly scale?: number;
   /** What its edges are made by, where no knife cuts them. */
   readonly edges?: 'hem';
+  /** Why it is never laid on a press sheet with others, as a sentence. */
+  readonly byItself?: string;
   /** How its pages become a book. */
   readonly bound?: Binding;
   /** The surface that goes through the press, where that is not the first. */

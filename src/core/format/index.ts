@@ -6,6 +6,7 @@ export * from './sheet-fit';
 export * from '../parameter';
 export { allowance } from './allowance';
 export { otherFace } from './sides';
+export { isDied } from './is-died';
 export { facingOf, isLeftPage, pageName, pageNumberOf } from './pages';
 export { readOutline, openEnd } from './outline-text';
 export * from './registry';

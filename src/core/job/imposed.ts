@@ -1,4 +1,4 @@
-import { pageName, pageNumberOf, type Blank, type BlankSurface } from '../format';
+import { isDied, pageName, pageNumberOf, type Blank, type BlankSurface } from '../format';
 import {
   SIGNATURES,
   bookSignatures,
@@ -99,6 +99,9 @@ export function imposed(job: Job, piece: Piece): Imposed {
   const asked: Asked = { job, piece, blank, rules: rulesFor(job, piece) };
   if (blank.scale !== 1)
     return { ok: false, message: 'A piece that is drawn to scale is printed by itself, not on a sheet with others.' };
+  if (blank.byItself !== undefined) return { ok: false, message: blank.byItself };
+  if (blank.surfaces.some(({ repeats }) => repeats))
+    return { ok: false, message: 'Its labels lie on a sheet or a web of their own already: the press file has it.' };
   const bound = blank.bound;
   if (bound !== 'saddle' && bound !== 'perfect') return asRepeat(asked, blank.surfaces);
   const pages = blank.surfaces.filter(({ name }) => pageNumberOf(name) !== undefined);
@@ -171,12 +174,13 @@ function asRepeat(asked: Asked, surfaces: readonly BlankSurface[]): Imposed {
       up,
       run,
       over: run === undefined || job.quantity === null ? undefined : run * up - job.quantity,
-      cutting: { layout, programme: cuttingProgramme(room.sheet, layout) },
+      cutting: isDied(leaf.front) ? undefined : { layout, programme: cuttingProgramme(room.sheet, layout) },
       creases: undefined,
       used: best.used,
       working: [
         ...repeatWorking(asked, best.used, { up, run, room, gutter: spacing.gutter }),
         ...(leaf.back ? [backWords(asked)] : []),
+        ...(isDied(leaf.front) ? ['a die cuts the outlines: no cut of the guillotine goes through them'] : []),
       ],
     });
   }

@@ -191,8 +191,8 @@ function rowsOf({ elements, groups }: SideLayout): ReadonlyMap<string, RowOf> {
 }
 
 /**
- * Where the members of a row start. An equal gap is (box − sum of sizes) ÷ (n − 1); a single member with it stands in
- * the middle. With a given gap the row as a whole stands at the start, centre or end of the box.
+ * Where the members of a row start. An equal gap is (box − sum of sizes) ÷ (n − 1); a single member with it stands
+ * in the middle. With a given gap the row as a whole stands at the start, centre or end of the box.
  */
 export function rowStarts(
   row: Row,

@@ -130,7 +130,7 @@ test('pixels of a common-practice sheet: 273 × 184 mm at 300 ppi are 3224 × 21
 });
 
 describe('against GNU units (Debian’s “units”)', () => {
-  // “computerpoint” is its name for 1/72 in, “pica” there is a printer’s pica, so twelve computer points stand in.
+  // “computerpoint” is its name for 1/72 in; “pica” there is a printer’s pica: twelve computer points stand in.
   const names: Readonly<Record<Exclude<Unit, 'px'>, string>> = {
     mm: 'mm',
     cm: 'cm',

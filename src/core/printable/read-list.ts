@@ -17,7 +17,7 @@ export function readList(text: string): Read {
     const said = colon < 0 ? '' : line.slice(colon + 1).trim();
     const rows = /^(?:\d+|rest)$/i.test(said) ? said : '';
     const heading = rows === '' ? line : line.slice(0, colon);
-    if (Number(rows) > 500) return { ok: false, message: `“${line}” asks for more rows than a page has: 500 at most.` };
+    if (Number(rows) > 500) return { ok: false, message: `“${line}” asks for more rows than a page has: at most 500.` };
     sections.push({
       heading: heading.trim(),
       rows: rows === '' || rows.toLowerCase() === 'rest' ? undefined : Number(rows),

@@ -54,8 +54,8 @@ export interface Rhythm {
 const TINY = 1e-6;
 
 /**
- * As many as fit: n = floor((H − head − foot + gap) ÷ (set + gap)); then, where the height is to be filled, the set or
- * the gap that fills it with n. Count × pitch + rest is always the height.
+ * As many as fit: n = floor((H − head − foot + gap) ÷ (set + gap)); then, where the height is to be filled, the
+ * set or the gap that fills it with n. Count × pitch + rest is always the height.
  */
 export function rhythm(beat: Beat, { write }: Pick<PrintableContext, 'write'>): Rhythm {
   const { what, height, head, set, gap, fit, decisions = USUAL_DECISIONS } = beat;

@@ -47,7 +47,9 @@ export const paperWeight = defineQuestion({
         name: 'Grammage',
         value: Math.round(grams * 10) / 10,
         unit: 'g/m²',
-        working: [`${pounds} lb × 453.59237 g ÷ (500 × ${width} × ${height} in × 0.00064516 m²) = ${two(grams)} g/m²`],
+        working: [
+          `${pounds} lb × 453.59237 g ÷ (500 × ${width} × ${height} in × 0.00064516 m²) = ` + `${two(grams)} g/m²`,
+        ],
         rule: 'A ream of 500 sheets of the basis size weighs the basis weight',
       }),
       ...(Object.keys(BASIS) as Basis[])
