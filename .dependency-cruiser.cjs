@@ -11,7 +11,7 @@ const CORE_FLOORS = [
   ['drawing', 'finish', 'fold', 'rules', 'shape', 'glossary'],
   ['format', 'type'],
   ['job', 'reckon'],
-  ['compose', 'eyes', 'marks', 'paperwork', 'save'],
+  ['compose', 'eyes', 'marks', 'paperwork', 'records', 'save'],
   ['drift'],
   ['edit'],
   ['check'],
@@ -24,7 +24,7 @@ const UI_FLOORS = [
   ['view', 'field'],
   ['format', 'dummy'],
   ['printable', 'slip'],
-  ['sheet', 'finish', 'pile', 'press-sheet', 'size', 'pages', 'palette', 'from-pdf', 'versions'],
+  ['sheet', 'records', 'finish', 'pile', 'press-sheet', 'size', 'pages', 'palette', 'from-pdf', 'versions'],
   ['bench', 'search', 'stations', 'reckoner', 'glossary', 'intake', 'books', 'board'],
   ['job-page'],
 ];

@@ -12,7 +12,7 @@ import { createComposer, composeContextOf, type Composer } from '../src/core/com
 import type { Drawing } from '../src/core/drawing';
 import { itemsOf } from '../src/core/drawing';
 import { parseLength } from '../src/core/measure';
-import { exportJob, openDesk } from '../src/output';
+import { exportJob, gathered, openDesk } from '../src/output';
 import { FORMATS } from '../src/core/format';
 import { blankOf, type Job } from '../src/core/job';
 import { blankPicture, svgPage } from '../src/paint/svg';
@@ -170,7 +170,8 @@ async function press() {
     for (const { name, job, pages } of jobs) {
       let pdf: Uint8Array = new Uint8Array();
       const ours = await once(async () => {
-        pdf = (await exportJob({ job, assets, kind: 'press', at: AT }))[0]?.bytes ?? pdf;
+        const [file] = await exportJob({ job, assets, kind: 'press', at: AT });
+        if (file) pdf = (await gathered(file)).bytes;
       });
       const path = join(folder, 'ours.pdf');
       writeFileSync(path, pdf);

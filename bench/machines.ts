@@ -9,7 +9,7 @@ import { COPIES, SEED, borderOf, chanceOfCut, driftSide, drawCopies } from '../s
 import { blankOf, rulesFor } from '../src/core/job';
 import { centreOf } from '../src/core/layout';
 import { replyTo } from '../src/intake';
-import { exportJob, openDesk } from '../src/output';
+import { exportJob, gathered, openDesk } from '../src/output';
 import { inMemory, makeJob } from '../src/testing/jobs';
 import { crowdedPage, manyPages } from './pages';
 import { mean, ms, note, once, times } from './report';
@@ -63,8 +63,9 @@ async function intake(pages: number): Promise<void> {
   const sha = 'd'.repeat(64);
   const assets = inMemory(new Map([[sha, new Uint8Array(bytes)]]));
   const job = manyPages(pages, sha, width, height);
-  const [file] = await exportJob({ job, assets, kind: 'press', at: new Date('2026-05-01T09:00:00Z') });
-  if (!file) throw new Error('no file');
+  const [made] = await exportJob({ job, assets, kind: 'press', at: new Date('2026-05-01T09:00:00Z') });
+  if (!made) throw new Error('no file');
+  const file = await gathered(made);
   const folder = mkdtempSync(join(tmpdir(), 'yellow-sheet-'));
   try {
     const path = join(folder, 'f.pdf');

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { exportJob, openDesk, picturesFor, plateItems, plateSource } from '../src/output';
+import { exportJob, gathered, openDesk, picturesFor, plateItems, plateSource } from '../src/output';
 import { plateNames } from '../src/core/drawing';
 import { readPlates } from '../src/paint/plates';
 import { demoPiece } from '../src/testing/demo';
@@ -17,8 +17,9 @@ export async function plates(): Promise<void> {
   const { job, assets } = await demoPiece('visitor-folder');
   const desk = await openDesk(job, assets);
   const [side] = desk.sides;
-  const [file] = await exportJob({ job, assets, kind: 'press', at: AT });
-  if (!side || !file) throw new Error('no side');
+  const [made] = await exportJob({ job, assets, kind: 'press', at: AT });
+  if (!side || !made) throw new Error('no side');
+  const file = await gathered(made);
   const items = plateItems(desk, side, AT, { marks: false });
   const names = plateNames(items);
   const read = async (ppi: number) => {

@@ -1,4 +1,4 @@
-import { rename, writeFile } from 'node:fs/promises';
+import { rename, rm, writeFile } from 'node:fs/promises';
 
 /** JSON on standard output. */
 export const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
@@ -7,9 +7,17 @@ export const print = (value: unknown): void => void process.stdout.write(`${JSON
 export const say = (text: string): void => void process.stderr.write(`${text}\n`);
 
 /** A file appears whole or not at all. */
-export async function writeWhole(path: string, bytes: Uint8Array | string): Promise<void> {
+export async function writeWhole(
+  path: string,
+  contents: Uint8Array | string | AsyncIterable<Uint8Array>,
+): Promise<void> {
   const part = `${path}.part`;
-  await writeFile(part, bytes);
+  try {
+    await writeFile(part, contents);
+  } catch (error) {
+    await rm(part, { force: true });
+    throw error;
+  }
   await rename(part, path);
 }
 

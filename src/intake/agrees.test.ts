@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import { SAME_MATTER } from '../core/check';
 import { orderOf, type Element, type Job, type SolidPaint } from '../core/job';
 import { House, SHIPPED_PRINTERS } from '../core/shop';
-import { checkDesk, exportJob, openDesk } from '../output';
+import { checkDesk, exportJob, gathered, openDesk } from '../output';
 import { runs } from '../testing/all';
 import { box, inMemory, line, makeJob, words } from '../testing/jobs';
 import { INKS, process } from '../testing/plates';
@@ -20,7 +20,8 @@ const matterOf = (rule: string): string => SAME_MATTER[rule]?.join() ?? rule;
 /** On which matters each speaks. */
 async function spoken(job: Job) {
   const assets = inMemory();
-  const [file] = await exportJob({ job, assets, kind: 'press', at: new Date('2026-05-01T09:00:00Z') });
+  const [made] = await exportJob({ job, assets, kind: 'press', at: new Date('2026-05-01T09:00:00Z') });
+  const file = made && (await gathered(made));
   const { remarks } = await replyTo(file?.bytes ?? new Uint8Array(), job.house, orderOf(job));
   const findings = checkDesk(await openDesk(job, assets));
   const ours = MATTERS.filter((matter) => findings.some((f) => matter.split(',').includes(f.rule)));

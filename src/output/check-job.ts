@@ -6,6 +6,7 @@ import { blankOf, elementKind, elementsOf, type Asset, type Job } from '../core/
 import type { AssetSource } from './assets';
 import { checkDesk, openDesk } from './desk';
 import { loadLittleCms } from './profiles';
+import { checkRecords } from './records';
 
 const WORDS: Readonly<Record<Asset['kind'], string>> = {
   picture: 'picture',
@@ -13,6 +14,7 @@ const WORDS: Readonly<Record<Asset['kind'], string>> = {
   document: 'PDF',
   font: 'font',
   profile: 'output profile',
+  data: 'records',
 };
 
 /** What is wrong with the file of an asset; undefined when it is sound. */
@@ -72,6 +74,7 @@ function withoutUnsound(job: Job, unsound: ReadonlyMap<string, string>): Job {
 export async function checkJob(job: Job, assets: AssetSource): Promise<readonly Finding[]> {
   const unsound = await unsoundFiles(job, assets);
   const sound: AssetSource = { get: (sha) => (unsound.has(sha) ? Promise.resolve(undefined) : assets.get(sha)) };
-  const drawn = checkDesk(await openDesk(withoutUnsound(job, unsound), sound));
-  return [...[...unsound].map(([sha, message]) => findingFor(job, sha, message)), ...drawn];
+  const desk = await openDesk(withoutUnsound(job, unsound), sound);
+  const ofFiles = [...unsound].map(([sha, message]) => findingFor(job, sha, message));
+  return [...ofFiles, ...checkDesk(desk), ...checkRecords(desk)];
 }

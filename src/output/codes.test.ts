@@ -3,24 +3,19 @@
  * another make (ZXing), also after the plate has gained.
  */
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
 import { SYMBOLOGY, readContent, type Symbology } from '../core/code';
 import type { Job } from '../core/job';
 import { runs } from '../testing/all';
 import { checked } from '../testing/checked';
 import { pdfOf } from '../testing/exports';
+import { pictureOf, readBack, readyToRead } from '../testing/read-codes';
 import { box, element, makeJob, words } from '../testing/jobs';
 import { process as inks } from '../testing/plates';
 import { platesOf, type Plate } from '../testing/programs';
 
 const PPI = 600;
 
-beforeAll(async () => {
-  const wasm = readFileSync('node_modules/zxing-wasm/dist/reader/zxing_reader.wasm');
-  const wasmBinary = new Uint8Array(wasm).buffer;
-  await prepareZXingModule({ overrides: { wasmBinary }, fireImmediately: true });
-});
+beforeAll(readyToRead);
 
 const UNMARKED = { corner: false, centre: false, register: false, colourBar: false, slugLine: false, fold: false };
 
@@ -57,33 +52,10 @@ const jobOf = (codes: readonly ReturnType<typeof codeElement>[]): Job => {
   return { ...job, output: { ...job.output, marks: UNMARKED } };
 };
 
-/** The plate as a camera sees it; with gain, everything dark has grown by so many pixels all round. */
-function pictureOf({ width, height, ink }: Plate, gain = 0): ImageData {
-  const WHITE = 0xffffffff;
-  const BLACK = 0xff000000;
-  const pixels = new Uint32Array(width * height).fill(WHITE);
-  for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1) {
-      if ((ink[y * width + x] ?? 0) <= 127) continue;
-      for (let py = Math.max(0, y - gain); py <= Math.min(height - 1, y + gain); py += 1)
-        pixels.fill(BLACK, py * width + Math.max(0, x - gain), py * width + Math.min(width, x + gain + 1));
-    }
-  return { data: new Uint8ClampedArray(pixels.buffer), width, height, colorSpace: 'srgb' };
-}
-
 async function blackOf(job: Job): Promise<Plate> {
   const plate = (await platesOf(await pdfOf(job), 1, PPI)).get('Black');
   if (!plate) throw new Error('no black plate');
   return plate;
-}
-
-async function readBack(plate: Plate, gain = 0): Promise<readonly string[]> {
-  const found = await readBarcodes(pictureOf(plate, gain), {
-    tryHarder: true,
-    maxNumberOfSymbols: 60,
-    textMode: 'HRI',
-  });
-  return found.map(({ text }) => text).sort();
 }
 
 const EACH: readonly Asked[] = [

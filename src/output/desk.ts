@@ -1,11 +1,9 @@
 import type { ColourEngine } from '../core/colour';
 import { createComposer, composeContextOf, inkKey, inksNeeded, languagesNeeded, type Resources } from '../core/compose';
-import type { Blank, BlankSurface } from '../core/format';
-import { blankOf, pictureAsset, rulesFor, type Job, type Piece } from '../core/job';
-import type { Rules } from '../core/rules';
-import type { Drawing } from '../core/drawing';
-import { backOf, checkSurface, type Finding } from '../core/check';
+import { blankOf, pictureAsset, rulesFor, type Job } from '../core/job';
+import { backOf, checkSurface, type DrawnSide, type Finding } from '../core/check';
 import { loadHyphenator, type Hyphenator } from '../core/type';
+import { withRecord, type RecordSet } from '../core/records';
 import { encode } from '../bring-in/code';
 import { holidaysOf } from '../bring-in/holidays';
 import type { OpenProfile } from '../bring-in/profile';
@@ -15,10 +13,16 @@ import { loadArt } from './art';
 import { loadFonts, type JobFonts } from './fonts';
 import { inkMost } from './ink-most';
 import { openConversion } from './profiles';
+import { loadRecords } from './load-records';
 
 /** A job with everything at hand that its drawing needs. */
 export interface Desk {
+  /** As it is drawn: filled by its first record, where it has records. */
   readonly job: Job;
+  /** As it is written. */
+  readonly document: Job;
+  /** What differs from copy to copy; undefined where all are alike. */
+  readonly records: RecordSet | undefined;
   readonly assets: AssetSource;
   readonly fonts: JobFonts;
   readonly profile: OpenProfile;
@@ -28,13 +32,7 @@ export interface Desk {
 }
 
 /** One side of one piece, drawn. */
-export interface DeskSide {
-  readonly piece: Piece;
-  readonly blank: Blank;
-  readonly surface: BlankSurface;
-  readonly rules: Rules;
-  readonly drawing: Drawing;
-}
+export type DeskSide = DrawnSide;
 
 /** What a job is drawn with. */
 export type Opened = Pick<Desk, 'fonts' | 'profile' | 'resources'>;
@@ -65,7 +63,9 @@ export async function openResources(job: Job, assets: AssetSource): Promise<Open
 }
 
 /** Opens what a job is drawn with, and draws every side of it. */
-export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
+export async function openDesk(document: Job, assets: AssetSource): Promise<Desk> {
+  const records = await loadRecords(document, assets);
+  const job = withRecord(document, records?.at(0));
   const { fonts, profile, resources } = await openResources(job, assets);
   const sides = job.pieces.flatMap((piece): DeskSide[] => {
     const blank = blankOf(job, piece);
@@ -77,7 +77,7 @@ export async function openDesk(job: Job, assets: AssetSource): Promise<Desk> {
       return drawing ? [{ piece, blank, surface, rules, drawing }] : [];
     });
   });
-  return { job, assets, fonts, profile, colour: profile.engine, resources, sides };
+  return { job, document, records, assets, fonts, profile, colour: profile.engine, resources, sides };
 }
 
 /** By picture, conversion and tones: a picture is decoded once for all the times that its job is opened. */

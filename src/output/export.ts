@@ -2,7 +2,7 @@ import type { Job } from '../core/job';
 import type { AssetSource } from './assets';
 import { CannotExport } from './cannot-export';
 import { exportOf, type ExportKind } from './exports';
-import type { OutputFile, Progress } from './file';
+import type { MadeFile, Progress } from './file';
 
 export interface ExportRequest {
   readonly job: Job;
@@ -16,7 +16,7 @@ export interface ExportRequest {
 }
 
 /** Makes the files of one kind from a job. */
-export async function exportJob(request: ExportRequest): Promise<readonly OutputFile[]> {
+export async function exportJob(request: ExportRequest): Promise<readonly MadeFile[]> {
   const { job, assets, kind, at, revision, progress = () => undefined } = request;
   const made = exportOf(kind);
   if (!made) throw new CannotExport(`“${kind}” is not a kind of file.`);

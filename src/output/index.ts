@@ -8,6 +8,7 @@ export * from './file';
 export * from './file-name';
 export * from './preview';
 export * from './press';
+export * from './press-page';
 export * from './profiles';
 export * from './home';
 export * from './picture-size';

@@ -6,7 +6,7 @@ import { demoPiece } from '../testing/demo';
 import { box, inMemory, makeJob, words } from '../testing/jobs';
 import { process, spot, INKS } from '../testing/plates';
 import { inFolder, pageTexts, run } from '../testing/programs';
-import { exportJob, replyPdf } from './index';
+import { exportJob, gathered, replyPdf } from './index';
 
 const AT = new Date('2026-05-01T09:00:00Z');
 
@@ -26,7 +26,8 @@ const read = (bytes: Uint8Array) =>
 
 describe('a proof', () => {
   const proofOf = async (job: Parameters<typeof exportJob>[0]['job'], assets = inMemory()) => {
-    const [file] = await exportJob({ job, assets, kind: 'proof', at: AT, revision: 12 });
+    const [made] = await exportJob({ job, assets, kind: 'proof', at: AT, revision: 12 });
+    const file = made && (await gathered(made));
     return file ?? { name: '', bytes: new Uint8Array() };
   };
 

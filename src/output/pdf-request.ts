@@ -35,32 +35,75 @@ export const fileId = (job: Job, at: Date, kind: string): string =>
     .digest('hex')
     .slice(0, 32);
 
+/** How a picture is put into a file. */
+export interface Encoding {
+  /** The resolution that a job needs, and what the file takes of it. */
+  readonly needed: (rulesPpi: number) => number;
+  readonly encode: (bytes: Uint8Array, use: PictureUse) => Promise<EncodedPicture>;
+}
+
 /** Encodes every picture that the sides use, and answers for each item which encoding is its own. */
 export async function encodePictures(
   desk: Desk,
-  needed: (rulesPpi: number) => number,
-  encode: (bytes: Uint8Array, use: PictureUse) => Promise<EncodedPicture>,
+  needed: Encoding['needed'],
+  encode: Encoding['encode'],
   progress: Progress,
 ): Promise<(item: PictureItem) => EncodedPicture> {
-  const uses = new Map<string, PictureUse>();
-  const useOf = new Map<string, string>();
-  for (const { drawing, rules } of desk.sides) {
-    for (const item of leavesOf(itemsOf(drawing))) {
-      const use = item.kind === 'picture' ? pictureUse(desk.job, item, needed(rules.ppi.value)) : undefined;
-      if (item.kind !== 'picture' || !use) continue;
-      uses.set(keyOfUse(use), use);
-      // Of two pieces that need it differently fine, the finer serves both.
-      const before = uses.get(useOf.get(pictureKey(item)) ?? '');
-      if (!before || before.size.width < use.size.width) useOf.set(pictureKey(item), keyOfUse(use));
+  const shelf = new PictureShelf(desk, { needed, encode });
+  await shelf.take(desk.sides, progress);
+  return shelf.picture;
+}
+
+/** Encoded pictures of copies that come one after the other are kept up to so much, bytes. */
+const KEPT = 32 * 1024 * 1024;
+
+/** Pictures as a file takes them: those of the sides that are being written. */
+export class PictureShelf {
+  private readonly encoded = new Map<string, EncodedPicture>();
+  private useOf = new Map<string, string>();
+
+  constructor(
+    private readonly desk: Desk,
+    private readonly how: Encoding,
+  ) {}
+
+  /** Encodes what some sides show and is not here yet. What others showed goes, where it is too much to keep. */
+  async take(sides: Desk['sides'], progress: Progress = () => undefined): Promise<void> {
+    const { desk, how } = this;
+    const uses = new Map<string, PictureUse>();
+    this.useOf = new Map();
+    for (const { drawing, rules } of sides) {
+      for (const item of leavesOf(itemsOf(drawing))) {
+        const use = item.kind === 'picture' ? pictureUse(desk.job, item, how.needed(rules.ppi.value)) : undefined;
+        if (item.kind !== 'picture' || !use) continue;
+        uses.set(keyOfUse(use), use);
+        // Of two pieces that need it differently fine, the finer serves both.
+        const before = uses.get(this.useOf.get(pictureKey(item)) ?? '');
+        if (!before || before.size.width < use.size.width) this.useOf.set(pictureKey(item), keyOfUse(use));
+      }
+    }
+    this.clear(uses);
+    let done = 0;
+    for (const [key, use] of uses) {
+      progress(done / uses.size, `Converting ${use.asset.name}`);
+      done += 1;
+      if (!this.encoded.has(key)) this.encoded.set(key, await how.encode(await pictureBytes(desk, use), use));
     }
   }
-  const encoded = new Map<string, EncodedPicture>();
-  for (const [key, use] of uses) {
-    progress(encoded.size / uses.size, `Converting ${use.asset.name}`);
-    encoded.set(key, await encode(await pictureBytes(desk, use), use));
+
+  /** The oldest go first. */
+  private clear(wanted: ReadonlyMap<string, unknown>): void {
+    let held = [...this.encoded.values()].reduce((sum, { bytes }) => sum + bytes.length, 0);
+    for (const [key, { bytes }] of this.encoded) {
+      if (held <= KEPT) return;
+      if (wanted.has(key)) continue;
+      this.encoded.delete(key);
+      held -= bytes.length;
+    }
   }
-  return (item) => {
-    const found = encoded.get(useOf.get(pictureKey(item)) ?? '');
+
+  readonly picture = (item: PictureItem): EncodedPicture => {
+    const found = this.encoded.get(this.useOf.get(pictureKey(item)) ?? '');
     if (!found) throw new Error('A picture was not encoded.');
     return found;
   };

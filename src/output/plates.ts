@@ -5,7 +5,7 @@ import { readPlates, type InkPixels, type PlateSource, type PlateView, type Plat
 import type { Desk, DeskSide } from './desk';
 import { pictureBytes, pictureUse } from './picture-use';
 import { inkPixels } from './pictures';
-import { pressPage } from './press';
+import { pressPage } from './press-page';
 
 /** What is read onto plates: the artwork and its layers, as the press file has them, with its marks or without. */
 export function plateItems(desk: Desk, side: DeskSide, at: Date, has: { readonly marks: boolean }): readonly Item[] {

@@ -10,6 +10,8 @@ import type { Desk } from './desk';
 import { gaussian } from '../paint/gaussian';
 import { silhouettePng, type SilhouetteDesk } from './silhouette';
 
+/** Masks that are kept by what they show; of copies that all differ none comes again. */
+const MOST_MASKS = 200;
 /** Pixels to a standard deviation: a Gaussian has nothing finer to show. */
 const PER_SIGMA = 6;
 /**
@@ -21,20 +23,35 @@ const [MOST_PIXELS, FINEST] = [1_500_000, 600];
 
 /** Every soft mask of a job as a grey image: the silhouette drawn, then blurred by a true Gaussian. */
 export async function masksOf(desk: Desk): Promise<PdfRequest['softMask']> {
-  const masks = desk.sides.flatMap(({ drawing, rules }) =>
-    masksIn(itemsOf(drawing)).map((mask) => ({ mask, ppi: rules.ppi.value })),
-  );
-  const drawn = new Map<SoftMask, EncodedMask>();
-  // What is the same is drawn once: copies share their masks.
-  const known = new Map<string, EncodedMask>();
-  for (const { mask, ppi } of masks) {
-    const key = JSON.stringify([mask, ppi]);
-    const made = known.get(key) ?? (await drawMask(desk, mask, ppi));
-    known.set(key, made);
-    drawn.set(mask, made);
+  const shelf = new MaskShelf(desk);
+  await shelf.take(desk.sides);
+  return shelf.mask;
+}
+
+/** Soft masks as a file takes them: those of the sides that are being written, and no others. */
+export class MaskShelf {
+  private readonly drawn = new WeakMap<SoftMask, EncodedMask>();
+  /** What is the same is drawn once: copies share their masks. */
+  private readonly known = new Map<string, EncodedMask>();
+
+  constructor(private readonly desk: Desk) {}
+
+  async take(sides: Desk['sides']): Promise<void> {
+    const { desk, known } = this;
+    for (const { drawing, rules } of sides) {
+      for (const mask of masksIn(itemsOf(drawing))) {
+        if (this.drawn.has(mask)) continue;
+        const key = JSON.stringify([mask, rules.ppi.value]);
+        const made = known.get(key) ?? (await drawMask(desk, mask, rules.ppi.value));
+        if (known.size >= MOST_MASKS) known.clear();
+        known.set(key, made);
+        this.drawn.set(mask, made);
+      }
+    }
   }
-  return (mask) => {
-    const found = drawn.get(mask);
+
+  readonly mask = (mask: SoftMask): EncodedMask => {
+    const found = this.drawn.get(mask);
     if (!found) throw new Error('A soft mask was not drawn.');
     return found;
   };

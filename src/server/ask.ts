@@ -42,6 +42,7 @@ const WORDS: Readonly<Record<WorkName, readonly [what: string, todo: string]>> =
   pictureColours: ['Reading the colours of this picture', 'Save it smaller and bring it in again.'],
   drawingArt: ['Reading this drawing', 'Save it simpler and bring it in again.'],
   benchPage: ['Drawing this page', 'Save the PDF simpler and bring it in again.'],
+  dataRows: ['Reading these rows', 'Save them in smaller files and bring one in.'],
   fontFile: ['Reading this font', 'Bring in another file of it.'],
 };
 

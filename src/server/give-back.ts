@@ -1,5 +1,4 @@
-import { setFlagsFromString } from 'node:v8';
-import { runInNewContext } from 'node:vm';
+import { collectGarbage } from '@/output/collect-garbage';
 
 /** After so long without a request memory is given back, ms. */
 const REST = 15_000;
@@ -19,17 +18,11 @@ export function afterRest(work: () => void, ms: number): () => void {
   };
 }
 
-/**
- * Collects garbage. By itself V8 waits until it needs room, which on a machine with much memory is never: a server that
- * two hundred people saved to would hold what that took until it ends.
- */
-function collectGarbage(): void {
-  setFlagsFromString('--expose-gc');
-  const collect = runInNewContext('gc') as () => void;
-  collect();
-  // What held other things until then, sockets and connections, is found by a second look.
-  setTimeout(collect, SECOND_LOOK).unref();
+/** What held other things until then, sockets and connections, is found by a second look. */
+function giveBack(): void {
+  collectGarbage();
+  setTimeout(collectGarbage, SECOND_LOOK).unref();
 }
 
 /** To be called at each request: what requests left in memory is given back once there are none for a while. */
-export const giveBackLater = afterRest(collectGarbage, REST);
+export const giveBackLater = afterRest(giveBack, REST);

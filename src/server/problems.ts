@@ -52,6 +52,7 @@ export const missing = {
   asset: () => new Problem(404, 'This picture or font is not here.', BRING_AGAIN),
   picture: () => new Problem(404, 'This is not a picture.', 'Bring the picture in again.'),
   drawing: () => new Problem(404, 'This drawing is not here.', BRING_AGAIN),
+  rows: () => new Problem(404, 'This file of records is not here.', BRING_AGAIN),
   font: () => new Problem(404, 'This font is not here.', BRING_AGAIN),
   profile: () => new Problem(404, 'This profile is not here.', BRING_AGAIN),
   page: () => new Problem(404, 'There is no such page.', 'Choose another page of the PDF.'),
@@ -70,6 +71,7 @@ export const refused = {
   job: (problems: readonly string[]) =>
     new Problem(422, 'This is not a job that can be saved.', problems.join(' '), { problems }),
   drawing: () => new Problem(422, 'This drawing can no longer be read.', BRING_AGAIN),
+  rows: (problem: string) => new Problem(422, problem, BRING_AGAIN),
   exportKind: (kind: string, kinds: readonly string[]) =>
     new Problem(422, `“${kind}” is not a kind of file.`, `Choose one of ${kinds.join(', ')}.`),
   record: (word: string, problems: readonly string[]) =>

@@ -4,6 +4,7 @@ import { standingOf, type Finding } from '@/core/check';
 import { TRACED_BY } from '@/core/finish';
 import { pictureAsset, type Adjust, type PictureAsset } from '@/core/job';
 import { EDGE_NAMES, type EdgeLengths } from '@/core/layout';
+import type { Rows } from '@/core/records';
 import type { VectorArt } from '@/core/shape';
 import type { GamutMap, Traced } from '@/output';
 import { ask, type Asking } from './ask';
@@ -95,6 +96,12 @@ export async function pictureColours(
   if (at && !at.every(Number.isFinite)) throw unclear.place();
   await pictureFacts(sha);
   return ask('pictureColours', { sha, at }, { ...by, key: keyOf(sha, at) });
+}
+
+/** The rows of a file of records. */
+export async function dataRows(sha: string, by: By): Promise<{ readonly rows: Rows }> {
+  if ((await assetFacts(sha)).kind !== 'data') throw missing.rows();
+  return ask('dataRows', { sha }, { ...by, key: `rows ${sha}` });
 }
 
 /** A drawing that was brought in, as paths. */

@@ -1,5 +1,5 @@
 import type { Job } from '../core/job';
-import { exportJob, type AssetSource, type ExportKind, type OutputFile } from '../output';
+import { exportJob, gathered, type AssetSource, type ExportKind, type OutputFile } from '../output';
 import { inMemory } from './jobs';
 import { strictFaults } from './strict';
 
@@ -12,7 +12,7 @@ export async function exported(
   kind: ExportKind,
   assets: AssetSource = inMemory(),
 ): Promise<readonly OutputFile[]> {
-  const files = await exportJob({ job, assets, kind, at: AT });
+  const files = await Promise.all((await exportJob({ job, assets, kind, at: AT })).map(gathered));
   if (kind === 'press' || kind === 'sheets')
     for (const file of files) if (file.name.endsWith('.pdf')) expect(await strictFaults(file.bytes)).toEqual([]);
   return files;

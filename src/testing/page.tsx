@@ -6,7 +6,9 @@ import userEvent, { type UserEvent } from '@testing-library/user-event';
 import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime.js';
 import type { ReactNode } from 'react';
 import { paintBook, type Resources } from '@/core/compose';
+import { pieceOf } from '@/core/edit';
 import { elementsOf, type Job } from '@/core/job';
+import { recordSet, withRecord } from '@/core/records';
 import { openDesk } from '@/output';
 import { MeasuresProvider } from '@/ui/field/measures';
 import { JobProvider, shownJob, useJob } from '@/ui/open-job/context';
@@ -116,14 +118,21 @@ interface DrawnProps {
 function Drawn({ resources: drawnWith, findings, children }: DrawnProps) {
   const job = useJob(shownJob);
   const range = useJob((s) => s.range);
-  const drawn = drawnJobOf(job, drawnWith);
+  const record = useJob((s) => s.record);
+  const records = recordSet(job, () => undefined);
+  const filled = withRecord(job, records && record !== undefined ? records.at(record) : undefined);
+  const { job: _job, piece: _piece, ...drawn } = drawnJobOf(filled, drawnWith);
   const desk: Desk = {
     ...drawn,
+    job,
+    piece: pieceOf(job),
+    records,
+    filled,
     paints: paintBook(drawnWith.colour, job),
     beside: undefined,
     drawingOf: () => drawn.drawing,
     nameIn: (id) => {
-      const found = elementsOf(drawn.piece).find(({ element }) => element.id === id);
+      const found = elementsOf(pieceOf(job)).find(({ element }) => element.id === id);
       return found && shortNameOf(found.element);
     },
   };

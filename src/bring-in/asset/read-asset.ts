@@ -25,14 +25,16 @@ const MOST_MB: Readonly<Record<Asset['kind'], number>> = {
   drawing: 20,
   profile: 20,
   document: 200,
+  data: 50,
 };
 
 /** Largest file of any sort that is taken in, bytes. */
 export const MAX_ASSET_BYTES = Math.max(...Object.values(MOST_MB)) * MB;
 
-/** Told apart by what is in it, and fonts by their name: four formats of theirs begin alike. */
+/** Told apart by what is in it, and fonts and rows by their name, for they begin like others. */
 export function sortOf(name: string, bytes: Uint8Array): Asset['kind'] {
   if (/\.(ttf|otf|woff2?|ttc)$/i.test(name)) return 'font';
+  if (/\.(csv|tsv)$/i.test(name)) return 'data';
   // The signature of an ICC profile stands at byte 36 (ICC.1, 7.2.9).
   if (/\.(icc|icm)$/i.test(name) || String.fromCharCode(...bytes.subarray(36, 40)) === 'acsp') return 'profile';
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 5000));
@@ -78,6 +80,10 @@ export async function readAs(
     case 'document': {
       const read = await (await import('../document')).readDocument(name, bytes);
       return read.ok ? { ok: true, asset: read.document, left: [] } : read;
+    }
+    case 'data': {
+      const read = (await import('../data')).readDataFile(name, bytes);
+      return read.ok ? { ok: true, asset: read.asset, left: [] } : read;
     }
   }
 }

@@ -23,7 +23,7 @@ interface Raw {
 
 /** A square code costs milliseconds: what was made is kept. */
 const known = new Map<string, ReturnType<Encoder>>();
-const MOST_KNOWN = 5000;
+const MOST_KNOWN = 500;
 
 /** The modules of a code, from a package that knows the standards; sizes and inks are ours. */
 export const encode: Encoder = (need) => {

@@ -22,8 +22,9 @@ export async function run(args: Arguments): Promise<number> {
   const said: unknown[] = [];
   try {
     for (const file of files) {
-      if (/\.(csv|tsv)$/i.test(file)) {
-        job = withRows(job, place, file, await readText(file));
+      // Rows go into a table that is named; otherwise they are the records of the job.
+      if (place.into !== undefined && /\.(csv|tsv)$/i.test(file)) {
+        job = withRows(job, { ...place, into: place.into }, file, await readText(file));
         said.push({ file, kind: 'rows', into: place.into });
         continue;
       }
@@ -54,8 +55,7 @@ function placeIn(job: Job, args: Arguments): BringPlace {
   return { side, into: args.flags.get('into'), page: wholeNumber(args, 'page', 1) };
 }
 
-function withRows(job: Job, { side, into }: BringPlace, file: string, text: string): Job {
-  if (into === undefined) throw new UsageError(`--into names the table that takes the rows of “${file}”.`);
+function withRows(job: Job, { side, into }: BringPlace & { readonly into: string }, file: string, text: string): Job {
   const read = readRows(text, TABLE_BOUNDS);
   if (!read.ok) throw new UsageError(`${file}: ${read.problem}`);
   return changeNamed(job, side, into, (element) => {

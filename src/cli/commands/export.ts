@@ -1,4 +1,4 @@
-import { mkdir } from 'node:fs/promises';
+import { mkdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { watched } from '../../output/bounds';
 import { EXPORT_KINDS, exportOf } from '../../output/exports';
@@ -32,7 +32,12 @@ export async function run(args: Arguments): Promise<number> {
   const progress = (share: number, step: string) => process.send?.({ share, step });
   const files = await exportJob({ job, assets, kind: wanted.kind, at, revision, progress });
   await mkdir(out, { recursive: true });
-  for (const file of files) await writeWhole(join(out, file.name), file.bytes);
-  print(files.map((file) => ({ name: file.name, type: file.type, bytes: file.bytes.length })));
+  const written = [];
+  for (const file of files) {
+    const path = join(out, file.name);
+    await writeWhole(path, 'bytes' in file ? file.bytes : file.parts);
+    written.push({ name: file.name, type: file.type, bytes: (await stat(path)).size });
+  }
+  print(written);
   return faults.length > 0 ? 1 : 0;
 }

@@ -1,6 +1,7 @@
 import { facingOf, pageName } from '../../core/format';
 import { readRows } from '../../core/data';
-import { blankOf, plainName, type Job, withPiece } from '../../core/job';
+import { blankOf, withPiece } from '../../core/job';
+import { picturesByName } from '../../core/records';
 import { UsageError, wholeNumber, type Arguments } from '../arguments';
 import { readText } from '../files';
 import { openJobFile } from '../job-file';
@@ -30,17 +31,9 @@ export async function run(args: Arguments): Promise<number> {
     .map((side) => (isSpread ? [side, facingOf(side) ?? side] : [side]))
     .filter((set) => set.every((side) => sides.includes(side)));
   if (sets.length === 0) throw new UsageError(`There is no page ${first}. Pages are counted from 1.`);
-  const filled = fillPages(piece, sets, { head, rows }, picturesByName(job));
+  const filled = fillPages(piece, sets, { head, rows }, picturesByName(job.assets));
   await writeWhole(args.flags.get('out') ?? path, jobText(withPiece(job, filled.piece)));
   const { sides: pages, unused, missing, left } = filled;
   print({ pages, columnsWithoutPlace: unused, picturesMissing: missing, rowsLeft: left });
   return 0;
 }
-
-/** Pictures of the job by the plain names of their files. */
-const picturesByName = (job: Job): ReadonlyMap<string, string> =>
-  new Map(
-    Object.entries(job.assets).flatMap(([sha, asset]) =>
-      asset.kind === 'picture' ? [[plainName(asset.name), sha] as const] : [],
-    ),
-  );

@@ -27,6 +27,10 @@ export const missingRule: Rule = {
       return { severity: 'fault', element: element.id, where: frame.rect, message, fixes };
     }),
     ...noted(subject, 'missing-picture').map(({ note, element, frame }): Report => {
+      if (note.empty && element.kind === 'picture' && element.column !== undefined && element.wants !== '') {
+        const message = `The record names the picture “${element.wants}”, which is not among the files. Bring it in.`;
+        return { severity: 'fault', element: element.id, where: frame.rect, message };
+      }
       const message = note.empty
         ? 'The picture frame is empty. Drop a picture on it, or delete it.'
         : 'The picture is not here. Bring it in again; the frame keeps its place.';

@@ -126,6 +126,8 @@ export interface Beside {
   readonly blank?: Blank;
   /** The other side of the same leaf. */
   readonly back?: Drawing | undefined;
+  /** Left out, every rule. */
+  readonly rules?: readonly Rule[];
 }
 
 /** The other side of the leaf that a side is on; undefined where it has none. */
@@ -145,7 +147,7 @@ export function checkSurface(
   piece: Piece,
   side: SideName,
   drawing: Drawing,
-  { blank = blankOf(job, piece), back }: Beside = {},
+  { blank = blankOf(job, piece), back, rules: asked = RULES }: Beside = {},
 ): readonly Finding[] {
   const elements = new Map(elementsOn(piece, side).map((element) => [element.id, element]));
   const rules = rulesFor(job, piece);
@@ -162,7 +164,7 @@ export function checkSurface(
     book: styleBook(job),
     drift: () => (drift ??= { side: driftSide({ blank, drawing, rules, press: job.house.press }) }).side,
   };
-  const findings = RULES.flatMap((rule) =>
+  const findings = asked.flatMap((rule) =>
     rule.check(subject).map((report): Finding => ({
       rule: rule.id,
       piece: piece.id,

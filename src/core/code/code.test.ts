@@ -87,7 +87,10 @@ test('in a box a code keeps its white, its squares stay square, and all that is 
       expect(place.bars.x - place.whole.x).toBeCloseTo(quiet.left * place.module, 6);
       if (form === 'squares') expect(place.bars.height / modules.high).toBeCloseTo(place.bars.width / modules.wide, 6);
       const dark = modules.runs.reduce((sum, { long }) => sum + long, 0);
-      const area = subPaths(codePath(modules, place, 0)).reduce((sum, part) => sum + Math.abs(pathArea(part)), 0);
+      const area = subPaths(codePath(modules, place, { reduction: 0 })).reduce(
+        (sum, part) => sum + Math.abs(pathArea(part)),
+        0,
+      );
       const unit = place.module * (place.bars.height / modules.high);
       expect(area / unit / dark).toBeCloseTo(1, 6);
     }),

@@ -1,3 +1,4 @@
 export * from './content';
 export * from './modules';
 export * from './symbology';
+export * from './beneath';

@@ -69,37 +69,66 @@ export function placeCode(symbology: Symbology, modules: CodeModules, box: Rect)
   };
 }
 
-/**
- * The dark parts of a code as rectangles. Rows that are dark at the same places are one.
- * @param reduction by how much bars are drawn narrower, because ink makes them wider, mm
- */
-export function codePath({ runs, high }: CodeModules, { bars, module }: CodePlace, reduction: Mm): Path {
-  const rowHeight = bars.height / high;
-  // Squares above each other are one rectangle: no hairline shows between rows.
-  const open = new Map<string, { at: number; long: number; from: number; to: number }>();
-  const closed: { at: number; long: number; from: number; to: number }[] = [];
+/** How the dark parts of a code are drawn. */
+export interface CodeDrawing {
+  /** By how much bars are drawn narrower, because ink makes them wider, mm. */
+  readonly reduction: Mm;
+  /** Bars between these modules reach down so much further, mm. */
+  readonly guards?: { readonly between: readonly (readonly [from: number, to: number])[]; readonly reach: Mm };
+}
+
+/** The dark parts of a code as rectangles. */
+export const codePath = (code: CodeModules, place: CodePlace, how: CodeDrawing): Path =>
+  code.high === 1 ? barsPath(code, place, how) : squaresPath(code, place, how.reduction);
+
+/** What is left of a bar however much it is drawn narrower, in modules [own]. */
+const LEAST = 0.2;
+
+function barsPath({ runs }: CodeModules, { bars, module }: CodePlace, { reduction, guards }: CodeDrawing): Path {
+  const isGuard = (at: number) => guards?.between.some(([from, to]) => at >= from && at < to) ?? false;
+  return runs.flatMap(({ at, long }) =>
+    rectPath({
+      x: bars.x + at * module + reduction / 2,
+      y: bars.y,
+      width: Math.max(module * LEAST, long * module - reduction),
+      height: bars.height + (guards && isGuard(at) ? guards.reach : 0),
+    }),
+  );
+}
+
+interface Dark {
+  readonly at: number;
+  readonly long: number;
+  readonly from: number;
+  to: number;
+}
+
+/** Squares above each other are one rectangle: no hairline shows between rows. */
+function squaresPath({ runs, high }: CodeModules, { bars, module }: CodePlace, reduction: Mm): Path {
+  const rows: CodeModules['runs'][number][][] = Array.from({ length: high }, () => []);
+  for (const run of runs) rows[run.row]?.push(run);
+  const open = new Map<string, Dark>();
+  const closed: Dark[] = [];
   for (let row = 0; row <= high; row += 1) {
-    const own = new Set(runs.filter((run) => run.row === row).map(({ at, long }) => `${at} ${long}`));
+    const own = new Map((rows[row] ?? []).map((run) => [`${run.at} ${run.long}`, run]));
     for (const [key, rect] of open)
       if (!own.has(key)) {
         closed.push(rect);
         open.delete(key);
       }
-    for (const key of own) {
+    for (const [key, { at, long }] of own) {
       const before = open.get(key);
-      const [at = 0, long = 0] = key.split(' ').map(Number);
       if (before) before.to = row + 1;
       else open.set(key, { at, long, from: row, to: row + 1 });
     }
   }
-  const half = reduction / 2;
-  const isBars = high === 1;
+  const rowHeight = bars.height / high;
   return closed.flatMap(({ at, long, from, to }) =>
     rectPath({
-      x: bars.x + at * module + half,
-      y: bars.y + from * rowHeight + (isBars ? 0 : half),
-      width: Math.max(module * 0.2, long * module - reduction),
-      height: (to - from) * rowHeight - (isBars ? 0 : reduction),
+      x: bars.x + at * module + reduction / 2,
+      y: bars.y + from * rowHeight + reduction / 2,
+      width: Math.max(module * LEAST, long * module - reduction),
+      height: (to - from) * rowHeight - reduction,
     }),
   );
 }

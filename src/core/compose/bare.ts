@@ -1,28 +1,70 @@
-import type { Drawing, Frame, Item } from '../drawing';
+import { itemsWithin, type Drawing, type Frame, type Item } from '../drawing';
 import type { Mm } from '../measure';
 import {
   IDENTITY,
   TOUCH,
+  edges,
+  grow,
+  insets,
   mapPath,
+  meetingBleeds,
   overlaps,
   pathBounds,
   shiftPath,
   turnedBounds,
   type Path,
   type Point,
+  type Rect,
+  type SurfaceBoxes,
 } from '../layout';
 
-/** The artwork of one surface set down at places of another. */
-export const withRepeats = (drawing: Drawing, source: readonly Item[], places: readonly Point[]): Drawing => ({
+/** Items as they lie somewhere else. */
+function moved(items: readonly Item[], { x, y }: Point): readonly Item[] {
+  return items.map((item): Item => {
+    const [a, b, c, d, e, f] = item.matrix;
+    const clip = item.clip && { ...item.clip, path: mapPath(item.clip.path, [1, 0, 0, 1, x, y]) };
+    return { ...item, ...(clip && { clip }), matrix: [a, b, c, d, e + x, f + y] };
+  });
+}
+
+/** Items of another surface that go on here. */
+export const withMoved = (drawing: Drawing, items: readonly Item[], by: Point): Drawing => ({
   ...drawing,
-  repeated: places.flatMap(({ x, y }) =>
-    source.map((item): Item => {
-      const [a, b, c, d, e, f] = item.matrix;
-      const clip = item.clip && { ...item.clip, path: mapPath(item.clip.path, [1, 0, 0, 1, x, y]) };
-      return { ...item, ...(clip && { clip }), matrix: [a, b, c, d, e + x, f + y] };
-    }),
-  ),
+  repeated: moved(items, by),
 });
+
+/** A place where the artwork of another surface lies, and what of it is seen there, mm of that surface. */
+export interface RepeatPlace {
+  readonly at: Point;
+  readonly seen: Rect;
+}
+
+/** Where a surface shows another again: out to its bleed, or half way to what lies beside. */
+export function repeatPlaces(
+  source: SurfaceBoxes,
+  places: readonly Point[],
+  sheet: SurfaceBoxes,
+): readonly RepeatPlace[] {
+  const { trim, bleed } = source;
+  const trims = places.map(({ x, y }) => ({ ...trim, x: trim.x + x, y: trim.y + y }));
+  const kept = meetingBleeds(trims, insets(trim, bleed), sheet.bleed);
+  return places.map((at, i) => ({ at, seen: grow(trim, kept[i] ?? edges(0)) }));
+}
+
+/** The artwork of one surface set down at places of another. */
+export function withRepeats(drawing: Drawing, source: Drawing, places: readonly Point[]): Drawing {
+  const known = new Map<string, readonly Item[]>();
+  const within = (seen: Rect): readonly Item[] => {
+    const key = JSON.stringify(seen);
+    const items = known.get(key) ?? itemsWithin(source, seen);
+    known.set(key, items);
+    return items;
+  };
+  return {
+    ...drawing,
+    repeated: repeatPlaces(source.boxes, places, drawing.boxes).flatMap(({ at, seen }) => moved(within(seen), at)),
+  };
+}
 
 /** Lines and coatings of another surface as they lie at each place where its artwork stands. */
 export const finishRepeated = (

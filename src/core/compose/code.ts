@@ -1,9 +1,20 @@
-import { SYMBOLOGY, codePath, codeSize, placeCode, readContent, type CodeModules } from '../code';
+import {
+  GUARD_REACH,
+  SYMBOLOGY,
+  beneath,
+  codePath,
+  codeSize,
+  placeCode,
+  readContent,
+  type CodeModules,
+  type CodePlace,
+  type SignBeneath,
+} from '../code';
 import type { Item, Note } from '../drawing';
 import type { ElementOf } from '../element';
-import { multiply, rectPath, type Rect } from '../layout';
-import { mmToPt, type Mm } from '../measure';
-import { noteItems, type FontSet } from '../type';
+import { rectPath, type Rect } from '../layout';
+import type { Mm } from '../measure';
+import { runsOf, shapeText, type Face, type FontSet } from '../type';
 import type { Body, ElementContext, Setting } from './context';
 import { fineInkOf, solidInk } from './ink';
 
@@ -13,6 +24,8 @@ type CodeElement = ElementOf<'code'>;
 export const CODE_FACE = { family: 'IBM Plex Mono', weight: 400, italic: false } as const;
 /** How high it is, and how high the line is that it stands in, in modules [cp]. */
 const [HIGH, LINE] = [8, 10];
+/** Between bars and words, in modules [cp]. */
+const GAP = 1;
 
 /** The modules of a code, or why it has none; undefined while what makes them is not at hand. */
 function made({ symbology, content, level }: CodeElement, { encode }: Pick<ElementContext, 'encode'>) {
@@ -32,11 +45,16 @@ export function composeCode(element: CodeElement, { rect, matrix }: Setting, con
     return { items: [], ink: rect, notes: [note] };
   }
   const { symbology, paint, ground, reduction } = element;
+  const { modules } = code;
   const face = element.words && isBars(element) ? faceOf(context.fonts) : undefined;
-  const bars = face ? withoutLine(rect, code.modules, element) : rect;
-  const place = placeCode(symbology, code.modules, bars);
+  const bars = face ? withoutLine(rect, modules, element) : rect;
+  const place = placeCode(symbology, modules, bars);
+  const words = face && beneath(symbology, code.words, modules.wide, HIGH * advanceOf(face));
   const plain = { from: element.id, opacity: 1, matrix };
   const whole = face ? { ...place.whole, height: rect.y + rect.height - place.whole.y } : place.whole;
+  // Bars are as fine as type: black lies over what is beneath.
+  const ink = fineInkOf(paint, context.colour);
+  const guards = words && { between: words.guards, reach: GUARD_REACH * place.module };
   const items: Item[] = [
     ...(ground
       ? [
@@ -52,35 +70,47 @@ export function composeCode(element: CodeElement, { rect, matrix }: Setting, con
     {
       ...plain,
       kind: 'path',
-      path: codePath(code.modules, place, reduction),
-      // Bars are as fine as type: black lies over what is beneath.
-      fill: fineInkOf(paint, context.colour),
+      path: codePath(modules, place, { reduction, ...(guards && { guards }) }),
+      fill: ink,
       stroke: null,
     },
+    ...(face && words ? wordItems(words.signs, place, face).map((item): Item => ({ ...plain, ...item, ink })) : []),
   ];
-  if (face) {
-    const { items: words } = noteItems(
-      {
-        text: code.words,
-        sizePt: mmToPt(place.module * HIGH),
-        at: { x: rect.x, y: place.bars.y + place.bars.height + place.module },
-        width: rect.width,
-        align: 'centre',
-        ink: fineInkOf(paint, context.colour),
-        from: element.id,
-      },
-      face,
-    );
-    items.push(...words.map((item) => ({ ...item, matrix: multiply(matrix, item.matrix) })));
-  }
-  const note: Note = {
-    kind: 'code',
-    element: element.id,
-    module: place.module,
-    whole,
-  };
+  const note: Note = { kind: 'code', element: element.id, module: place.module, whole };
   return { items, ink: rect, notes: [note] };
 }
+
+/** Signs beneath bars, each in the middle of its place. */
+function wordItems(signs: readonly SignBeneath[], { bars, module }: CodePlace, face: Face) {
+  const size = module * HIGH;
+  const style = { face, size, tracking: 0, language: 'en', features: [] };
+  const [file] = face.files;
+  const capital = file ? file.facts.capHeight / file.unitsPerEm : 0.7;
+  const y = bars.y + bars.height + module * GAP + size * capital;
+  const glyphs = signs.flatMap(({ sign, middle }) => {
+    let x = bars.x + middle * module;
+    const shaped = shapeText(sign, style);
+    x -= shaped.reduce((sum, { advance }) => sum + advance, 0) / 2;
+    return shaped.map(({ font, gid, text, advance }) => {
+      const glyph = { font, gid, x, y, text };
+      x += advance;
+      return glyph;
+    });
+  });
+  // A sign that the face lacks is set in another: each file has an item of its own.
+  return runsOf(glyphs, (a, b) => a.font === b.font).map((run) => ({
+    kind: 'glyphs' as const,
+    font: run[0].font,
+    size,
+    glyphs: run.map(({ font: _font, ...glyph }) => glyph),
+  }));
+}
+
+/** How wide a digit is, in ems: all are alike in a face of one width. */
+const advanceOf = (face: Face): number => {
+  const shaped = shapeText('0', { face, size: 1, tracking: 0, language: 'en', features: [] });
+  return shaped.reduce((sum, { advance }) => sum + advance, 0);
+};
 
 const isBars = ({ symbology }: CodeElement): boolean => SYMBOLOGY[symbology].form === 'bars';
 

@@ -11,6 +11,7 @@ export * from './holidays-needed';
 export * from './turns';
 export { outlineOf } from './shape';
 export { artMatrix } from './picture';
+export { finishRepeated, repeatPlaces } from './bare';
 export { evenTracks } from './set-table';
 export type { PlacedCell, SetTable, Story } from './set-words';
 export { samePaint } from './vector';

@@ -82,8 +82,15 @@ export function assetsUsed(job: Job): ReadonlySet<string> {
     const source = faceFor(job, need);
     return source?.from === 'job' ? [source.font.sha] : [];
   });
+  const { records } = job;
+  const rows = records?.from === 'file' ? [records.file] : [];
+  // Which pictures a column names is told by its rows alone.
+  const isNamed = job.pieces.some((piece) =>
+    elementsOf(piece).some(({ element }) => element.kind === 'picture' && element.column !== undefined),
+  );
+  const named = isNamed ? Object.keys(job.assets).filter((sha) => job.assets[sha]?.kind === 'picture') : [];
   const { profile } = job.output;
-  return new Set([...shown, ...set, ...(profile?.startsWith('icc-') ? [profile.slice(4)] : [])]);
+  return new Set([...rows, ...named, ...shown, ...set, ...(profile?.startsWith('icc-') ? [profile.slice(4)] : [])]);
 }
 
 /** Where a face comes from. */

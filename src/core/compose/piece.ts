@@ -1,7 +1,7 @@
-import { itemsOf, type Drawing } from '../drawing';
+import type { Drawing } from '../drawing';
 import { facingOf } from '../format';
 import type { Piece, SideName } from '../job';
-import { crossing, finishRepeated, withRepeats } from './bare';
+import { crossing, finishRepeated, withMoved, withRepeats } from './bare';
 import type { ComposeContext } from './context';
 import { drawSide } from './draw-side';
 import { createMemory, type Memory } from './memory';
@@ -56,7 +56,7 @@ function withOthers(memory: Memory, { name, repeats }: SurfaceToDraw, drawn: Rea
     return memory.finished(name, [drawing, source, repeats], () => {
       const { lines, coats } = finishRepeated(source, repeats.at);
       return {
-        ...withRepeats(drawing, itemsOf(source), repeats.at),
+        ...withRepeats(drawing, source, repeats.at),
         lines: [...drawing.lines, ...lines],
         coats: [...drawing.coats, ...coats],
       };
@@ -65,6 +65,6 @@ function withOthers(memory: Memory, { name, repeats }: SurfaceToDraw, drawn: Rea
   if (!facing) return drawing;
   return memory.finished(name, [drawing, facing], () => {
     const { items, dx } = crossing(drawing, facing);
-    return items.length > 0 ? withRepeats(drawing, items, [{ x: dx, y: 0 }]) : drawing;
+    return items.length > 0 ? withMoved(drawing, items, { x: dx, y: 0 }) : drawing;
   });
 }

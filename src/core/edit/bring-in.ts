@@ -19,7 +19,7 @@ export interface BringPlace {
 export class CannotBring extends Error {}
 
 /**
- * A file in a job: in the element that is named, or in one of its own; a font and a profile need no place.
+ * A file in a job: in the element that is named, or in one of its own; a font, a profile and records need no place.
  * @returns the job, and the element that shows the file
  * @throws CannotBring
  */
@@ -34,6 +34,8 @@ export function bringIn(
       return { job: known, element: null };
     case 'profile':
       return { job: withProfile(job, sha, asset), element: null };
+    case 'data':
+      return { job: withRecordsOf(known, sha), element: null };
     case 'picture':
     case 'drawing':
     case 'document': {
@@ -46,7 +48,10 @@ export function bringIn(
   }
 }
 
-type Shown = Exclude<Asset, { readonly kind: 'font' | 'profile' }>;
+type Shown = Exclude<Asset, { readonly kind: 'font' | 'profile' | 'data' }>;
+
+/** The job with the rows of one of its files as its records. */
+export const withRecordsOf = (job: Job, file: string): Job => ({ ...job, records: { from: 'file', file } });
 
 /** One element of a side changed, by its name or id. @throws CannotBring */
 export function changeNamed(job: Job, side: SideName, name: string, change: (element: Element) => Element): Job {

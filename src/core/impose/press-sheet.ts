@@ -1,4 +1,4 @@
-import { grow, edges, type EdgeLengths, type Matrix, type Rect } from '../geometry';
+import { grow, edges, meetingBleeds, type EdgeLengths, type Matrix, type Rect } from '../geometry';
 import type { Mm } from '../measure';
 import type { Size } from '../paper';
 import { movedLayout, piecesIn, tightened, type LaidPiece, type Layout, type Way } from './guillotine';
@@ -121,7 +121,10 @@ export function onSheet(
     : half;
   const fronts = piecesIn(half).map((piece) => placeOf(piece, 'front', 0));
   const quarters = across === 'level' ? 2 : 0;
-  const backs = piecesIn(other).map((piece) => placeOf(piece, 'back', quarters));
+  // In the order of the fronts: the same copy has the same place in both lists.
+  const backs = piecesIn(half).map((piece) =>
+    placeOf({ ...piece, rect: mirroredRect(piece.rect, across, sheet) }, 'back', quarters),
+  );
   const again = piecesIn(other).map((piece) => placeOf(piece, 'front', 0));
   const faces: Face[] = isOnePlate
     ? [{ name: 'both', places: [...fronts, ...backs] }]
@@ -174,54 +177,25 @@ function centred(layout: Layout, room: Rect, bleed: Mm): Layout {
   );
 }
 
+const mirroredRect = ({ x, y, width, height }: Rect, about: Way, sheet: Size): Rect =>
+  about === 'upright'
+    ? { x: sheet.width - x - width, y, width, height }
+    : { x, y: sheet.height - y - height, width, height };
+
 /** As one sees it through the sheet, turned over about its upright or its level middle. */
 export function mirroredLayout(layout: Layout, about: Way, sheet: Size): Layout {
-  const { x, y, width, height } = layout.rect;
-  const rect =
-    about === 'upright'
-      ? { x: sheet.width - x - width, y, width, height }
-      : { x, y: sheet.height - y - height, width, height };
+  const rect = mirroredRect(layout.rect, about, sheet);
   if (layout.is !== 'cut') return { ...layout, rect };
   const parts = layout.parts.map((part) => mirroredLayout(part, about, sheet));
   return { ...layout, rect, parts: layout.way === about ? parts.reverse() : parts };
 }
 
-/** Each with the bleed that its neighbours and the sheet leave it: where two meet, each ends half way. */
+/** Each with the bleed that its neighbours and the sheet leave it. */
 function withBleed(places: readonly Place[], bleed: Mm, room: Rect): readonly Place[] {
-  return places.map((place) => {
-    const { trim } = place;
-    const left = free(trim, places, (a, b) => a.x - b.x - b.width, 'level');
-    const right = free(trim, places, (a, b) => b.x - a.x - a.width, 'level');
-    const top = free(trim, places, (a, b) => a.y - b.y - b.height, 'upright');
-    const bottom = free(trim, places, (a, b) => b.y - a.y - a.height, 'upright');
-    const kept = (between: Mm, toEdge: Mm) => Math.max(0, Math.min(bleed, between / 2, toEdge));
-    return {
-      ...place,
-      bleed: {
-        left: kept(left, trim.x - room.x),
-        right: kept(right, room.x + room.width - trim.x - trim.width),
-        top: kept(top, trim.y - room.y),
-        bottom: kept(bottom, room.y + room.height - trim.y - trim.height),
-      },
-    };
-  });
-}
-
-/** Distance to the nearest that lies beside, or above and below; Infinity where none does. */
-function free(
-  own: Rect,
-  places: readonly Place[],
-  distance: (own: Rect, other: Rect) => Mm,
-  facing: 'level' | 'upright',
-): Mm {
-  let least = Infinity;
-  for (const { trim } of places) {
-    const meets =
-      facing === 'level'
-        ? trim.y < own.y + own.height && own.y < trim.y + trim.height
-        : trim.x < own.x + own.width && own.x < trim.x + trim.width;
-    const far = distance(own, trim);
-    if (meets && far > -1e-6 && far < least) least = Math.max(0, far);
-  }
-  return least;
+  const kept = meetingBleeds(
+    places.map(({ trim }) => trim),
+    edges(bleed),
+    room,
+  );
+  return places.map((place, i) => ({ ...place, bleed: kept[i] ?? place.bleed }));
 }

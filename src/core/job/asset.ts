@@ -58,10 +58,26 @@ export const ProfileAsset = z
     about: z.string().max(200).describe('What the profile calls itself.'),
   })
   .describe('An output profile (ICC).');
-export const Asset = z.discriminatedUnion('kind', [PictureAsset, FontAsset, DrawingAsset, DocumentAsset, ProfileAsset]);
+export const DataAsset = z
+  .strictObject({
+    kind: z.literal('data'),
+    name: z.string().max(255),
+    columns: z.array(z.string().min(1).max(200)).min(1).max(200),
+    rows: z.number().int().min(1).max(100_000).describe('Below the row that names the columns.'),
+  })
+  .describe('Rows of a spreadsheet (RFC 4180).');
+export const Asset = z.discriminatedUnion('kind', [
+  PictureAsset,
+  FontAsset,
+  DrawingAsset,
+  DocumentAsset,
+  ProfileAsset,
+  DataAsset,
+]);
 export type Asset = z.infer<typeof Asset>;
 export type DrawingAsset = z.infer<typeof DrawingAsset>;
 export type DocumentAsset = z.infer<typeof DocumentAsset>;
 export type PictureAsset = z.infer<typeof PictureAsset>;
 export type ProfileAsset = z.infer<typeof ProfileAsset>;
 export type FontAsset = z.infer<typeof FontAsset>;
+export type DataAsset = z.infer<typeof DataAsset>;

@@ -19,6 +19,7 @@ import { counted, formatNumber, formatSize, type Mm } from '../measure';
 import type { Size } from '../paper';
 import type { Rules } from '../rules';
 import { blankOf, rulesFor } from './blank-of';
+import { copiesOf } from './recorded';
 import type { Job, Piece, SheetOutput, SideName } from './schema';
 
 /** A side of a piece on a sheet of the press. */
@@ -62,7 +63,7 @@ export interface ImposedSheet {
 }
 
 /** What was decided, or follows: nothing of it is open. */
-export type SheetDecided = { readonly [K in keyof SheetOutput]-?: NonNullable<SheetOutput[K]> };
+export type SheetDecided = { readonly [K in keyof Omit<SheetOutput, 'order'>]-?: NonNullable<SheetOutput[K]> };
 
 export type Imposed =
   | { readonly ok: true; readonly sheets: readonly ImposedSheet[]; readonly how: SheetDecided }
@@ -102,6 +103,12 @@ export function imposed(job: Job, piece: Piece): Imposed {
   if (blank.byItself !== undefined) return { ok: false, message: blank.byItself };
   if (blank.surfaces.some(({ repeats }) => repeats))
     return { ok: false, message: 'Its labels lie on a sheet or a web of their own already: the press file has it.' };
+  const work = job.output.sheet?.work;
+  if (job.records && (work === 'turn' || work === 'tumble'))
+    return {
+      ok: false,
+      message: 'Records differ from copy to copy, and one form for both passes prints them alike. Print it sheetwise.',
+    };
   const bound = blank.bound;
   if (bound !== 'saddle' && bound !== 'perfect') return asRepeat(asked, blank.surfaces);
   const pages = blank.surfaces.filter(({ name }) => pageNumberOf(name) !== undefined);
@@ -154,7 +161,8 @@ function asRepeat(asked: Asked, surfaces: readonly BlankSurface[]): Imposed {
     if (!best) return { ok: false, message: whyNot(asked, { width, height }) };
     ({ room } = best);
     const up = best.up[0] ?? 0;
-    const run = job.quantity === null ? undefined : Math.ceil(job.quantity / up);
+    const copies = copiesOf(job);
+    const run = copies === null ? undefined : Math.ceil(copies / up);
     const { layout } = best;
     sheets.push({
       name: leaf.front.name,
@@ -173,7 +181,7 @@ function asRepeat(asked: Asked, surfaces: readonly BlankSurface[]): Imposed {
       })),
       up,
       run,
-      over: run === undefined || job.quantity === null ? undefined : run * up - job.quantity,
+      over: run === undefined || copies === null ? undefined : run * up - copies,
       cutting: isDied(leaf.front) ? undefined : { layout, programme: cuttingProgramme(room.sheet, layout) },
       creases: undefined,
       used: best.used,
@@ -218,12 +226,13 @@ function repeatWorking(
   { up, run, room, gutter }: { up: number; run: number | undefined; room: SheetRoom; gutter: Mm },
 ): readonly string[] {
   const lengths = (mm: Mm) => `${formatNumber(mm, 2)} mm`;
+  const copies = copiesOf(job);
   return [
     `${formatSize(room.sheet, job.unit)}, ${lengths(room.gripper)} held at its foot, ${lengths(room.rim)} white around`,
     `${counted(up, 'copy', 'copies')} a sheet, ${lengths(gutter)} apart: ${formatNumber(100 * used, 1)} % of it used`,
-    ...(run === undefined || job.quantity === null
+    ...(run === undefined || copies === null
       ? []
-      : [`${job.quantity} ÷ ${up} = ${counted(run, 'sheet')}, ${run * up - job.quantity} over`]),
+      : [`${copies} ÷ ${up} = ${counted(run, 'sheet')}, ${run * up - copies} over`]),
   ];
 }
 
@@ -251,7 +260,7 @@ function asBook(asked: Asked, pages: readonly BlankSurface[], gathering: Gatheri
     const [room] = fitting.sort((a, b) => a.sheet.width * a.sheet.height - b.sheet.width * b.sheet.height);
     if (!room) continue;
     const book = { pages: pages.length, gathering, caliper: rules.thickness.value };
-    const run = job.quantity ?? undefined;
+    const run = copiesOf(job) ?? undefined;
     const signatures = bookSignatures(pages.length, scheme.pages, gathering);
     const sheets = signatures.map((signature, i): ImposedSheet => {
       const laid = signatureSheet(signature, room, { width, height }, spacing, book);

@@ -22,6 +22,9 @@ export function looseEnds(job: Job): string[] {
   const { profile } = job.output;
   if (profile?.startsWith('icc-') && job.assets[profile.slice(4)]?.kind !== 'profile')
     found.add('The output profile is not among the files of the job.');
+  const { records } = job;
+  if (records?.from === 'file' && job.assets[records.file]?.kind !== 'data')
+    found.add('The records are not among the files of the job.');
   for (const problem of looseColours(job)) found.add(problem);
   for (const piece of job.pieces)
     for (const problem of [...looseIn(piece), ...looseStyles(piece, styles)]) found.add(problem);

@@ -24,6 +24,7 @@ import { Asset } from './asset';
 import { Proof } from './proof';
 import { Kit } from './kit';
 import { NamedMeasure } from './named-measure';
+import { Records } from './records';
 import { JOB_UNITS } from '../measure';
 import { WORK_STYLES } from '../impose';
 import { INTENTS } from '../colour';
@@ -110,6 +111,10 @@ export const DeskOutput = z.strictObject({
 });
 export type DeskOutput = z.infer<typeof DeskOutput>;
 
+/** How records follow each other on sheets. */
+export const RECORD_ORDERS = ['across', 'piles'] as const;
+export type RecordOrder = (typeof RECORD_ORDERS)[number];
+
 /** Several up on the sheets of the press. */
 export const SheetOutput = z.strictObject({
   sheet: z
@@ -125,6 +130,10 @@ export const SheetOutput = z.strictObject({
     .union([z.literal(4), z.literal(8), z.literal(16), z.literal(32)])
     .optional()
     .describe('Pages of the largest signature of a book; left out, the largest that the sheet takes.'),
+  order: z
+    .enum(RECORD_ORDERS)
+    .optional()
+    .describe('How records follow each other. Left out, across a sheet; `piles`: down through the pile, to be cut.'),
 });
 export type SheetOutput = z.infer<typeof SheetOutput>;
 
@@ -192,6 +201,7 @@ export const Job = z.strictObject({
   cellStyles: z.array(CellStyle).max(500).default([]).describe('Looks of table cells with names.'),
   pieces: z.array(Piece).min(1).max(100),
   assets: z.record(z.string().regex(/^[0-9a-f]{64}$/), Asset).default({}),
+  records: Records.optional().describe('What differs from copy to copy; left out, all copies are alike.'),
   output: Output.prefault({}),
 });
 /** What the designer decided, and nothing that can be computed. */

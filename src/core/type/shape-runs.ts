@@ -99,7 +99,7 @@ function splitByFont(text: string, files: readonly ShapingFont[]): readonly Stre
 }
 
 /** Most stretches remembered of a font; then it begins anew. */
-const MOST_KNOWN = 20_000;
+const MOST_KNOWN = 5_000;
 
 const shapedBy = new WeakMap<ShapingFont, Map<string, readonly ShapedGlyph[]>>();
 

@@ -1,7 +1,7 @@
 import type { Job } from '../../core/job';
 import type { AssetSource } from '../assets';
 import type { Desk } from '../desk';
-import type { OutputFile, Progress } from '../file';
+import type { MadeFile, Progress } from '../file';
 
 /** What an export is made from. */
 export interface Making {
@@ -29,7 +29,7 @@ export interface Export<Kind extends string = string> {
   readonly isMain?: true;
   /** It carries a job on and is not printed from: faults in it do no harm yet, and templates have it too. */
   readonly isCarried?: true;
-  readonly make: (making: Making) => Promise<readonly OutputFile[]>;
+  readonly make: (making: Making) => Promise<readonly MadeFile[]>;
 }
 
 export const defineExport = <const Kind extends string>(one: Export<Kind>): Export<Kind> => one;

@@ -91,6 +91,8 @@ export interface Form {
   readonly parts: readonly PagePart[];
   /** Box around all of it, mm. */
   readonly region: Rect;
+  /** Set down at one place alone: it is written there, and not as an object of its own. */
+  readonly isOnce?: true;
 }
 
 /** A form at a place of a page. */
@@ -120,8 +122,11 @@ function drawPart(part: PagePart, context: ContentContext): string {
   return `/OC /${context.resources.layer(part.layer)} BDC\n${drawn}EMC\n`;
 }
 
-const drawPlaced = ({ form, matrix, clip }: PlacedForm, { resources }: ContentContext): string =>
-  `q\n${pathOperators(rectPath(clip))}W n\n${matrixOf(matrix)} cm\n/${resources.form(form)} Do\nQ\n`;
+function drawPlaced({ form, matrix, clip }: PlacedForm, context: ContentContext): string {
+  const drawn = form.isOnce ? partsContent(form.parts, context) : `/${context.resources.form(form)} Do\n`;
+  const set = isIdentity(matrix) ? '' : `${matrixOf(matrix)} cm\n`;
+  return `q\n${pathOperators(rectPath(clip))}W n\n${set}${drawn}Q\n`;
+}
 
 export const itemsContent = (items: readonly Item[], context: ContentContext): string =>
   items.map((item) => drawItem(item, context)).join('');

@@ -1,4 +1,4 @@
-import { PDFContext, PDFHeader, PDFHexString, PDFWriter, type PDFRef } from '@cantoo/pdf-lib';
+import { PDFContext, PDFHexString, type PDFRef } from '@cantoo/pdf-lib';
 import { leavesOf, spotsIn, type Item, type PageItem, type PictureItem, type SoftMask } from '../../core/drawing';
 import type { Rect } from '../../core/layout';
 import { mmToPt } from '../../core/measure';
@@ -6,7 +6,8 @@ import { itemsOfPart, pageContent, type PagePart, type Purpose } from './content
 import { embedFont, type FontSource } from './fonts';
 import { openForeign, setDown, type ForeignDocument, type SetDown } from './foreign-page';
 import { spotName, type Neutral, type SpotBook } from './neutralise';
-import { addStream, textString, toDict, toObject, utf8, type AddStream, type Value } from './objects';
+import { FileWriter } from './file-writer';
+import { textString, toObject, utf8, type Value } from './objects';
 import { PRODUCER, pdfDate, xmp, type Metadata } from './metadata';
 import { separation } from './spaces';
 import { ResourcePool, type EncodedMask, type EncodedPicture } from './resources';
@@ -24,6 +25,11 @@ export interface PdfPage {
 
 export interface PdfRequest extends FontSource {
   readonly pages: readonly PdfPage[];
+  /**
+   * Pages beyond those, made when they are wanted. The documents that they show and the inks that they print are among
+   * those of `like`.
+   */
+  readonly further?: { readonly pages: AsyncIterable<PdfPage>; readonly like: readonly PdfPage[] };
   readonly purpose: Purpose;
   readonly metadata: Metadata;
   /** The output profile of a press file, or sRGB for a screen file. */
@@ -50,67 +56,49 @@ export const userUnitFor = (sheet: Rect): number =>
  * The same request gives the same bytes.
  */
 export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
+  const parts: Uint8Array[] = [];
+  for await (const part of pdfParts(request)) parts.push(part);
+  const bytes = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
+  let at = 0;
+  for (const part of parts) {
+    bytes.set(part, at);
+    at += part.length;
+  }
+  return bytes;
+}
+
+/** Bytes that are gathered before they are given out. */
+const PART = 256 * 1024;
+
+/** The same file in parts, as it is written: the pages of a long one are asked for one after the other. */
+export async function* pdfParts(request: PdfRequest): AsyncGenerator<Uint8Array, void> {
   const context = PDFContext.create();
-  context.header = PDFHeader.forVersion(1, 6);
-  const { deflate } = request;
-  const add = (value: Value): PDFRef => context.register(toObject(context, value));
-  const stream: AddStream = (entries, bytes) =>
-    addStream(context, { ...entries, Filter: 'FlateDecode' }, deflate(bytes));
+  const writer = new FileWriter(context, request.deflate, '1.6');
+  const press = request.purpose.kind === 'press';
+  const profileRef = writer.stream({ N: press ? 4 : 3 }, request.profile.bytes);
+  const pool = await poolFor(request, { context, writer, profileRef });
 
-  const profileRef = stream({ N: request.purpose.kind === 'press' ? 4 : 3 }, request.profile.bytes);
-  const foreign = await openDocuments(request, context);
-  const neutral: Neutral | undefined =
-    foreign.size > 0
-      ? { context, rgb: ['ICCBased', stream({ N: 3 }, request.srgb)], spots: ownSpots(request, context), deflate }
-      : undefined;
-  const pool: ResourcePool = new ResourcePool(context, stream, {
-    purpose: request.purpose,
-    profileRef,
-    picture: request.picture,
-    softMask: request.softMask,
-    font: request.font,
-    page: (item): SetDown => {
-      const document = foreign.get(item.document);
-      if (!document || !neutral) throw new Error('A document was not opened.');
-      return setDown(document, item, neutral, pool.blending);
-    },
-  });
-
-  const pageTree = context.nextRef();
-  const pages = request.pages.map((page) => {
-    const userUnit = userUnitFor(page.sheet);
-    const { context: content, dictionary } = pool.open();
-    const drawn = pageContent(page.parts, page.sheet, userUnit, content);
-    const box = (r: Rect) => {
-      const u = (mm: number) => mmToPt(mm) / userUnit;
-      const left = u(r.x - page.sheet.x);
-      const bottom = u(page.sheet.y + page.sheet.height - r.y - r.height);
-      return [left, bottom, left + u(r.width), bottom + u(r.height)].map((v) => Math.round(v * 1e5) / 1e5);
-    };
-    return add({
-      Type: 'Page',
-      Parent: pageTree,
-      MediaBox: box(page.sheet),
-      CropBox: box(page.sheet),
-      BleedBox: box(page.bleed),
-      TrimBox: box(page.trim),
-      UserUnit: userUnit > 1 ? userUnit : undefined,
-      Group: pool.transparent ? { Type: 'Group', S: 'Transparency', CS: pool.blending } : undefined,
-      Contents: stream({}, utf8(drawn)),
-      Resources: dictionary(),
-    });
-  });
-  context.assign(pageTree, toDict(context, { Type: 'Pages', Kids: pages, Count: pages.length }));
+  const pageTree = writer.reserve();
+  const pages: PDFRef[] = [];
+  const labels: PdfPage['label'][] = [];
+  const write = (page: PdfPage): void => {
+    pages.push(writePage(page, pageTree, writer, pool));
+    labels.push(page.label);
+  };
+  for (const page of request.pages) write(page);
+  for await (const page of request.further?.pages ?? []) {
+    write(page);
+    if (writer.ready > PART) yield writer.taken();
+  }
+  writer.put(pageTree, { Type: 'Pages', Kids: pages, Count: pages.length });
 
   for (const [key, used] of pool.fonts) {
     const font = request.font(key);
-    if (font) embedFont(context, stream, request, key, font, used);
+    if (font) embedFont(writer, request, key, font, used);
   }
 
-  const press = request.purpose.kind === 'press';
   const { metadata, profile } = request;
-  const metadataRef = addStream(
-    context,
+  const metadataRef = writer.encoded(
     { Type: 'Metadata', Subtype: 'XML' },
     utf8(xmp(metadata, press ? 'PDF/X-4' : undefined)),
   );
@@ -124,7 +112,7 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
     DestOutputProfile: profileRef,
   };
   const own = [...pool.layers.values()].map((l) => l.ref);
-  context.trailerInfo.Root = add({
+  const Root = writer.add({
     Type: 'Catalog',
     Pages: pageTree,
     Metadata: metadataRef,
@@ -133,11 +121,11 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
       own.length + pool.shownLayers.size + pool.hiddenLayers.size > 0
         ? layerList(own, [...pool.shownLayers], [...pool.hiddenLayers])
         : undefined,
-    PageLabels: pageLabels(request.pages),
+    PageLabels: pageLabels(labels),
     ViewerPreferences: { DisplayDocTitle: true },
   });
   const date = textString(pdfDate(metadata.at));
-  context.trailerInfo.Info = add({
+  const Info = writer.add({
     Title: textString(metadata.title),
     Creator: textString(PRODUCER),
     Producer: textString(PRODUCER),
@@ -146,12 +134,71 @@ export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
     Trapped: 'False',
   });
   const id = PDFHexString.of(metadata.id);
-  context.trailerInfo.ID = toObject(context, [id, id]);
-  return PDFWriter.forContext(context, Infinity).serializeToBuffer();
+  writer.end({ Root, Info, ID: [id, id] });
+  yield writer.taken();
 }
 
-const itemsOfPages = ({ pages }: PdfRequest): readonly Item[] =>
-  pages.flatMap(({ parts }) => parts.flatMap(itemsOfPart));
+interface Opened {
+  readonly context: PDFContext;
+  readonly writer: FileWriter;
+  readonly profileRef: PDFRef;
+}
+
+/** What content names, with the documents of other people opened. */
+async function poolFor(request: PdfRequest, { context, writer, profileRef }: Opened): Promise<ResourcePool> {
+  const { deflate } = request;
+  const foreign = await openDocuments(request, context);
+  const neutral: Neutral | undefined =
+    foreign.size > 0
+      ? {
+          context,
+          rgb: ['ICCBased', writer.stream({ N: 3 }, request.srgb)],
+          spots: ownSpots(request, context),
+          deflate,
+        }
+      : undefined;
+  const pool: ResourcePool = new ResourcePool(writer, {
+    purpose: request.purpose,
+    profileRef,
+    picture: request.picture,
+    softMask: request.softMask,
+    font: request.font,
+    page: (item): SetDown => {
+      const document = foreign.get(item.document);
+      if (!document || !neutral) throw new Error('A document was not opened.');
+      return setDown(document, item, neutral, pool.blending);
+    },
+  });
+  return pool;
+}
+
+function writePage(page: PdfPage, pageTree: PDFRef, writer: FileWriter, pool: ResourcePool): PDFRef {
+  const { sheet } = page;
+  const userUnit = userUnitFor(sheet);
+  const { context: content, dictionary } = pool.open();
+  const drawn = pageContent(page.parts, sheet, userUnit, content);
+  const box = (r: Rect) => {
+    const u = (mm: number) => mmToPt(mm) / userUnit;
+    const left = u(r.x - sheet.x);
+    const bottom = u(sheet.y + sheet.height - r.y - r.height);
+    return [left, bottom, left + u(r.width), bottom + u(r.height)].map((v) => Math.round(v * 1e5) / 1e5);
+  };
+  return writer.add({
+    Type: 'Page',
+    Parent: pageTree,
+    MediaBox: box(sheet),
+    CropBox: box(sheet),
+    BleedBox: box(page.bleed),
+    TrimBox: box(page.trim),
+    UserUnit: userUnit > 1 ? userUnit : undefined,
+    Group: pool.transparent ? { Type: 'Group', S: 'Transparency', CS: pool.blending } : undefined,
+    Contents: writer.stream({}, utf8(drawn)),
+    Resources: dictionary(),
+  });
+}
+
+const itemsOfPages = ({ pages, further }: PdfRequest): readonly Item[] =>
+  [...pages, ...(further?.like ?? [])].flatMap(({ parts }) => parts.flatMap(itemsOfPart));
 
 /** Every document that a page speaks of. */
 async function openDocuments(request: PdfRequest, context: PDFContext): Promise<ReadonlyMap<string, ForeignDocument>> {
@@ -163,9 +210,9 @@ async function openDocuments(request: PdfRequest, context: PDFContext): Promise<
 }
 
 /** The labels of pages as ranges that count on (ISO 32000-1, 12.4.2). */
-function pageLabels(pages: readonly PdfPage[]): Value | undefined {
-  if (pages.every(({ label }) => label === undefined)) return undefined;
-  const labels = pages.map(({ label }, i) => label ?? i + 1);
+function pageLabels(said: readonly PdfPage['label'][]): Value | undefined {
+  if (said.every((label) => label === undefined)) return undefined;
+  const labels = said.map((label, i) => label ?? i + 1);
   const ranges = labels.flatMap((label, i): readonly Value[] => {
     if (typeof label === 'string') return [i, { P: textString(label) }];
     const before = labels[i - 1];

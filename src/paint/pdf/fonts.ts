@@ -1,7 +1,8 @@
-import type { PDFContext, PDFRef } from '@cantoo/pdf-lib';
+import type { PDFRef } from '@cantoo/pdf-lib';
 import type { ShapingFont } from '../../core/type';
 import { pdfWidth } from './content';
-import { textString, toDict, toObject, utf8, type AddStream, type Value } from './objects';
+import type { Objects } from './file-writer';
+import { textString, utf8 } from './objects';
 
 /** What embedding a font asks of the request. */
 export interface FontSource {
@@ -21,14 +22,7 @@ export interface UsedFont {
 }
 
 /** A composite font whose character codes are glyph ids, subset and with a way back to text. */
-export function embedFont(
-  context: PDFContext,
-  stream: AddStream,
-  request: FontSource,
-  key: string,
-  font: ShapingFont,
-  used: UsedFont,
-): void {
+export function embedFont(objects: Objects, request: FontSource, key: string, font: ShapingFont, used: UsedFont): void {
   const gids = [...used.glyphs.keys()].sort((a, b) => a - b);
   const { facts } = font;
   const per = 1000 / font.unitsPerEm;
@@ -36,10 +30,9 @@ export function embedFont(
   const cff = facts.postscriptOutlines;
   const bytes = request.subset(key, gids);
   const file = cff
-    ? { FontFile3: stream({ Subtype: 'OpenType' }, bytes) }
-    : { FontFile2: stream({ Length1: bytes.length }, bytes) };
-  const add = (value: Value): PDFRef => context.register(toObject(context, value));
-  const descriptor = add({
+    ? { FontFile3: objects.stream({ Subtype: 'OpenType' }, bytes) }
+    : { FontFile2: objects.stream({ Length1: bytes.length }, bytes) };
+  const descriptor = objects.add({
     Type: 'FontDescriptor',
     FontName: name,
     Flags: 4 | (facts.italicAngle === 0 ? 0 : 64),
@@ -51,7 +44,7 @@ export function embedFont(
     StemV: 80,
     ...file,
   });
-  const descendant = add({
+  const descendant = objects.add({
     Type: 'Font',
     Subtype: cff ? 'CIDFontType0' : 'CIDFontType2',
     BaseFont: name,
@@ -61,15 +54,14 @@ export function embedFont(
     W: gids.flatMap((gid) => [gid, [pdfWidth(font, gid)]]),
     CIDToGIDMap: cff ? undefined : 'Identity',
   });
-  const dict = toDict(context, {
+  objects.put(used.ref, {
     Type: 'Font',
     Subtype: 'Type0',
     BaseFont: name,
     Encoding: 'Identity-H',
     DescendantFonts: [descendant],
-    ToUnicode: stream({}, utf8(toUnicode(used.glyphs))),
+    ToUnicode: objects.stream({}, utf8(toUnicode(used.glyphs))),
   });
-  context.assign(used.ref, dict);
 }
 
 /** Six letters that differ for different subsets (PDF 1.6, 5.5.3). */

@@ -88,8 +88,5 @@ export const addStream = (
   bytes: Uint8Array,
 ): PDFRef => context.register(PDFRawStream.of(toDict(context, { ...entries, Length: bytes.length }), bytes));
 
-/** Adds a stream, deflated. */
-export type AddStream = (entries: { readonly [key: string]: Value | undefined }, bytes: Uint8Array) => PDFRef;
-
 /** Five decimals: a hundred-thousandth of a millimetre, and never an exponent. */
 export const num = (value: number): string => formatNumber(value, 5);

@@ -1,4 +1,4 @@
-import { type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
+import type { PDFRef } from '@cantoo/pdf-lib';
 import {
   pageKey,
   type GroupItem,
@@ -20,7 +20,8 @@ import {
   type Resources,
 } from './content';
 import type { UsedFont } from './fonts';
-import { addStream, num, textString, toObject, utf8, type AddStream, type Value } from './objects';
+import type { Objects } from './file-writer';
+import { num, textString, utf8, type Value } from './objects';
 import { opacityShading, pressShading, screenShading } from './shading';
 import { plateSpace, spaceKey, type Plate } from './spaces';
 import type { SetDown } from './foreign-page';
@@ -76,30 +77,29 @@ export class ResourcePool {
   transparent = false;
   private readonly known = new Map<string, Named>();
   private readonly counts = new Map<string, number>();
-  private readonly pictures = new Map<EncodedPicture, Named>();
-  private readonly forms = new Map<Form, Named>();
+  // Held as long as who asks for them holds them: of many records each has its own.
+  private readonly pictures = new WeakMap<EncodedPicture, Named>();
+  private readonly forms = new WeakMap<Form, Named>();
   private readonly spaces: ReadonlyMap<string, PDFRef>;
 
   constructor(
-    private readonly context: PDFContext,
-    private readonly stream: AddStream,
+    private readonly objects: Objects,
     private readonly source: PoolSource,
   ) {
-    const tint = stream({ FunctionType: 4, Domain: [0, 1], Range: [0, 1, 0, 1, 0, 1, 0, 1] }, utf8('{dup dup dup}'));
+    const tint = objects.stream(
+      { FunctionType: 4, Domain: [0, 1], Range: [0, 1, 0, 1, 0, 1, 0, 1] },
+      utf8('{dup dup dup}'),
+    );
     this.spaces = new Map([
       source.purpose.kind === 'press'
-        ? [REGISTRATION_SPACE, this.add(['Separation', 'All', 'DeviceCMYK', tint])]
-        : [SCREEN_SPACE, this.add(['ICCBased', source.profileRef])],
+        ? [REGISTRATION_SPACE, objects.add(['Separation', 'All', 'DeviceCMYK', tint])]
+        : [SCREEN_SPACE, objects.add(['ICCBased', source.profileRef])],
     ]);
   }
 
   /** The space in which things are mixed. */
   get blending(): Value {
     return this.spaces.get(SCREEN_SPACE) ?? 'DeviceCMYK';
-  }
-
-  private add(value: Value): PDFRef {
-    return this.context.register(toObject(this.context, value));
   }
 
   /** A resource under a name of its kind, made when it is first asked for. */
@@ -151,7 +151,7 @@ export class ResourcePool {
         };
         return note(
           'ExtGState',
-          this.once('Gs', JSON.stringify(entries), () => this.add({ Type: 'ExtGState', ...entries })),
+          this.once('Gs', JSON.stringify(entries), () => this.objects.add({ Type: 'ExtGState', ...entries })),
         );
       },
       space: (plates) => note('ColorSpace', this.space(plates)),
@@ -159,7 +159,9 @@ export class ResourcePool {
       shading: (ink) =>
         note(
           'Shading',
-          this.once('Sh', JSON.stringify([ink.run, ink.stops, ink.overprint]), () => this.add(this.shading(ink))),
+          this.once('Sh', JSON.stringify([ink.run, ink.stops, ink.overprint]), () =>
+            this.objects.add(this.shading(ink)),
+          ),
         ),
       fading: (ink, region) => note('ExtGState', this.fading(ink, region)),
       softMask: (mask) => note('ExtGState', this.softMask(mask)),
@@ -176,7 +178,7 @@ export class ResourcePool {
   private font(key: string, gid: number): UsedFont {
     const font: UsedFont = this.fonts.get(key) ?? {
       name: this.nameFor('F'),
-      ref: this.context.nextRef(),
+      ref: this.objects.reserve(),
       glyphs: new Map(),
     };
     this.fonts.set(key, font);
@@ -199,7 +201,7 @@ export class ResourcePool {
     if (before) return before;
     const image = { Type: 'XObject', Subtype: 'Image', Width: made.width, Height: made.height, BitsPerComponent: 8 };
     const mask =
-      made.mask && addStream(this.context, { ...image, ColorSpace: 'DeviceGray', Filter: 'FlateDecode' }, made.mask);
+      made.mask && this.objects.encoded({ ...image, ColorSpace: 'DeviceGray', Filter: 'FlateDecode' }, made.mask);
     const space =
       made.space === 'cmyk'
         ? 'DeviceCMYK'
@@ -213,7 +215,7 @@ export class ResourcePool {
       SMask: mask,
       Filter: made.filter === 'jpeg' ? 'DCTDecode' : 'FlateDecode',
     };
-    const named = { name: this.nameFor('Im'), ref: addStream(this.context, entries, made.bytes) };
+    const named = { name: this.nameFor('Im'), ref: this.objects.encoded(entries, made.bytes) };
     this.pictures.set(made, named);
     return named;
   }
@@ -243,7 +245,7 @@ export class ResourcePool {
     if (before) return before;
     const inner = this.open();
     const content = partsContent(form.parts, inner.context);
-    const ref = this.stream(this.formEntries(form.region, inner.dictionary()), utf8(content));
+    const ref = this.objects.stream(this.formEntries(form.region, inner.dictionary()), utf8(content));
     const named = { name: this.nameFor('Pc'), ref };
     this.forms.set(form, named);
     return named;
@@ -256,26 +258,25 @@ export class ResourcePool {
 
   private form(region: Rect, content: string, resources: Value, space: Value): PDFRef {
     const group = { Type: 'Group', S: 'Transparency', CS: space, I: true };
-    return this.stream({ ...this.formEntries(region, resources), Group: group }, utf8(content));
+    return this.objects.stream({ ...this.formEntries(region, resources), Group: group }, utf8(content));
   }
 
   /** A state that lets through as much as the luminosity of a form; outside the form nothing. */
   private luminosity(form: PDFRef): PDFRef {
     this.transparent = true;
-    return this.add({ Type: 'ExtGState', SMask: { Type: 'Mask', S: 'Luminosity', G: form, BC: [0] } });
+    return this.objects.add({ Type: 'ExtGState', SMask: { Type: 'Mask', S: 'Luminosity', G: form, BC: [0] } });
   }
 
   private fading(ink: GradientInk, region: Rect): Named {
     return this.once('Gf', JSON.stringify([ink.run, ink.stops.map(({ at, opacity }) => [at, opacity]), region]), () => {
-      const shading = this.add(opacityShading(ink));
+      const shading = this.objects.add(opacityShading(ink));
       return this.luminosity(this.form(region, '/Sh sh\n', { Shading: { Sh: shading } }, 'DeviceGray'));
     });
   }
 
   private softMask(mask: SoftMask): Named {
     const { width, height, region: r, bytes } = this.source.softMask(mask);
-    const image = addStream(
-      this.context,
+    const image = this.objects.encoded(
       {
         Type: 'XObject',
         Subtype: 'Image',
@@ -294,7 +295,7 @@ export class ResourcePool {
   }
 
   private space(plates: readonly Plate[]): Named {
-    return this.once('CsSpot', spaceKey(plates), () => this.add(plateSpace(plates, this.stream)));
+    return this.once('CsSpot', spaceKey(plates), () => this.objects.add(plateSpace(plates, this.objects)));
   }
 
   private shading(ink: GradientInk): Value {
@@ -307,7 +308,7 @@ export class ResourcePool {
   private layer(layer: ProcessLayer): Named {
     // A house may want two processes on one plate; each still says what it is for.
     const key = JSON.stringify([layer.name, layer.step]);
-    const named = this.layers.get(key) ?? { name: this.nameFor('Oc'), ref: this.add(optionalContent(layer)) };
+    const named = this.layers.get(key) ?? { name: this.nameFor('Oc'), ref: this.objects.add(optionalContent(layer)) };
     this.layers.set(key, named);
     return named;
   }

@@ -1,5 +1,6 @@
 import { PROCESS, PROCESS_PLATES, type Build, type Laid } from '../../core/colour';
-import { num, utf8, type AddStream, type Value } from './objects';
+import type { Objects } from './file-writer';
+import { num, utf8, type Value } from './objects';
 
 /** A colour in a space of its own plates: the space, and how much of each. */
 export interface PlateColour {
@@ -40,7 +41,7 @@ export const separation = ({ name, shown }: Plate): readonly [Value, Value, Valu
 ];
 
 /** One plate, or several that print together (ISO 32000-1, 8.6.6.5). */
-export function plateSpace(plates: readonly Plate[], stream: AddStream): Value {
+export function plateSpace(plates: readonly Plate[], objects: Pick<Objects, 'stream'>): Value {
   const [only] = plates;
   if (plates.length === 1 && only) return separation(only);
   const spots = plates.filter(({ name }) => !isProcess(name));
@@ -48,7 +49,7 @@ export function plateSpace(plates: readonly Plate[], stream: AddStream): Value {
     'DeviceN',
     plates.map(({ name }) => name),
     'DeviceCMYK',
-    addedTints(plates, stream),
+    addedTints(plates, objects),
     { Colorants: Object.fromEntries(spots.map((plate) => [plate.name, separation(plate)])) },
   ];
 }
@@ -59,7 +60,7 @@ const isProcess = (name: string): boolean => Object.values(PROCESS_PLATES).some(
  * Tints to the build that shows them, dot areas added and at most full, as a PostScript calculator (ISO 32000-1,
  * 7.10.5). The inputs lie on the stack with the last on top; each ink is a sum over all of them.
  */
-function addedTints(plates: readonly Plate[], stream: AddStream): Value {
+function addedTints(plates: readonly Plate[], objects: Pick<Objects, 'stream'>): Value {
   const count = plates.length;
   const sums = PROCESS.map((ink, done) => {
     const terms = plates.map(({ shown }, i) => {
@@ -70,7 +71,7 @@ function addedTints(plates: readonly Plate[], stream: AddStream): Value {
     return `0 ${terms.join('')}dup 1 gt {pop 1} if `;
   });
   const program = `{${sums.join('')}${count + 4} 4 roll ${'pop '.repeat(count)}}`;
-  return stream(
+  return objects.stream(
     {
       FunctionType: 4,
       Domain: plates.flatMap(() => [0, 1]),

@@ -1,3 +1,4 @@
+import * as data from './data';
 import * as files from './files';
 import * as intake from './intake';
 import * as jobs from './jobs';
@@ -7,7 +8,7 @@ import * as pictures from './pictures';
  * What reads bytes from outside or draws a job. None of it runs in the server’s own process: a file or a job
  * may be made so that reading it takes for ever, or all memory there is.
  */
-export const WORKS = { ...files, ...intake, ...jobs, ...pictures };
+export const WORKS = { ...data, ...files, ...intake, ...jobs, ...pictures };
 
 export type WorkName = keyof typeof WORKS;
 export type Given<N extends WorkName> = Parameters<(typeof WORKS)[N]>[0];

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { orderOf } from '@/core/job';
 import type { House } from '@/core/shop';
 import { NotReadable, replyTo, type Order, type Reply } from '@/intake';
-import { CannotExport, exportJob, picturesOfRemarks, replyPdf } from '@/output';
+import { CannotExport, exportJob, gathered, picturesOfRemarks, replyPdf } from '@/output';
 import { unpack } from '../packed';
 import { assets } from './kept';
 
@@ -38,7 +38,7 @@ export async function answerJob({ document }: JobToAnswer): Promise<Answered> {
   try {
     const [file] = await exportJob({ job, assets, kind: 'press', at: new Date() });
     return file
-      ? await answered(file.bytes, job.house, orderOf(job))
+      ? await answered((await gathered(file)).bytes, job.house, orderOf(job))
       : { ok: false, problem: 'There is no press file.' };
   } catch (error) {
     if (error instanceof CannotExport) return { ok: false, problem: error.message };

@@ -152,7 +152,9 @@ function Workplace({ head }: { readonly head: number }) {
   const job = useJob(shownJob);
   const side = useJob((s) => s.side);
   const show = useJob((s) => s.show);
-  const { desk, problem } = useDeskOf(job, side);
+  const record = useJob((s) => s.record);
+  const typing = useJob((s) => s.typing);
+  const { desk, problem } = useDeskOf(job, side, { record, typing });
   const range = useJob((s) => s.range);
   const { desk: deferred, range: deferredRange } = useDeferredDesk(desk, range);
   const measures = useJob((s) => s.job.measures);

@@ -42,6 +42,8 @@ export type Action =
   /** Begins or ends to work within something. */
   | { readonly do: 'enter'; readonly within: Partial<Within> }
   | { readonly do: 'show'; readonly side: SideName }
+  /** Shows a record, or the names of the columns. */
+  | { readonly do: 'show-record'; readonly record: number | undefined }
   | { readonly do: 'go'; readonly station: Station }
   /** Goes to the first station where something can be done; begins anew here where that is this one. */
   | { readonly do: 'go-where'; readonly ability: Ability }

@@ -29,6 +29,8 @@ export function reduce(state: OpenJob, action: Action): OpenJob {
       return { ...state, ...action.within };
     case 'show':
       return { ...state, ...WITHIN_NOTHING, side: action.side, selection: [] };
+    case 'show-record':
+      return { ...state, record: action.record };
     case 'go':
       return at(state, action.station);
     case 'go-where': {

@@ -75,6 +75,8 @@ export interface OpenJob extends Within {
   /** The one that is shown. */
   readonly station: Station;
   readonly side: SideName;
+  /** The record that is shown, from 0; undefined: the names of its columns. */
+  readonly record: number | undefined;
   readonly selection: readonly string[];
   readonly pointed: Measured | undefined;
   /** The piece shown folded, as a dummy. */
@@ -112,6 +114,7 @@ export function opened(current: Current, stations: readonly Station[], at?: stri
     stations,
     station,
     side: blankOf(job, pieceOf(job)).surfaces[0]?.name ?? 'front',
+    record: 0,
     selection: [],
     pointed: undefined,
     folded: false,

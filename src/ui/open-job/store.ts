@@ -33,6 +33,8 @@ interface Doings {
   readonly editPath: (id: string | undefined) => void;
   readonly frame: (id: string | undefined) => void;
   readonly show: (side: SideName) => void;
+  /** @param record from 0; undefined shows the names of the columns */
+  readonly showRecord: (record: number | undefined) => void;
   readonly go: (station: Station) => void;
   /** Goes to the first station where something can be done; begins anew here where that is this one. */
   readonly goWhere: (ability: Ability) => void;
@@ -85,6 +87,7 @@ function doings(act: (action: Action) => void, now: () => OpenJob): Doings {
     editPath: (editing) => act({ do: 'enter', within: { editing } }),
     frame: (framing) => act({ do: 'enter', within: { framing } }),
     show: (side) => act({ do: 'show', side }),
+    showRecord: (record) => act({ do: 'show-record', record }),
     go: (station) => act({ do: 'go', station }),
     goWhere: (ability) => act({ do: 'go-where', ability }),
     point: (measured) => act({ do: 'point', measured }),

@@ -1,16 +1,18 @@
 'use client';
 import { wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState } from 'react';
-import type { Finding } from '@/core/check';
+import { inDocument, type Finding } from '@/core/check';
 import { createComposer, composeContextOf as jobGround, paintBook, type PaintBook } from '@/core/compose';
 import type { Drawing } from '@/core/drawing';
 import { facingOf } from '@/core/format';
 import type { SurfaceBoxes } from '@/core/layout';
 import type { Mm } from '@/core/measure';
 import { elementsOf, surfaceOf, surfacesToLay, type Job, type SideName, type TextRange } from '@/core/job';
+import { withRecord, type RecordSet, type RecordValues } from '@/core/records';
 import type { CheckWorker } from '@/workers/check.worker';
 import { useResources } from './resources';
 import { memoizedBlank } from './memoized-blank';
+import { useRecordSet } from './use-records';
 import { pieceOf, type DrawnJob } from '@/core/edit';
 import { shortNameOf } from '@/core/element';
 
@@ -24,14 +26,33 @@ export interface Desk extends DrawnJob {
   readonly drawingOf: (side: SideName) => Drawing | undefined;
   /** What an element is called within a sentence, on whichever side. */
   readonly nameIn: (id: string) => string | undefined;
+  /** What differs from copy to copy; undefined where all are alike. */
+  readonly records: RecordSet | undefined;
+  /** The job as it is drawn: filled by the record that is shown. */
+  readonly filled: Job;
 }
 
+/** The record that is shown, from 0, and the text that keeps the names of columns because it is typed in. */
+export interface ShownRecord {
+  readonly record: number | undefined;
+  readonly typing?: string | undefined;
+}
+
+const FIRST: ShownRecord = { record: 0 };
+
 /** Draws the job anew at every change; what did not change is not laid out twice. */
-export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; problem: string | undefined } {
+export function useDeskOf(
+  job: Job,
+  side: SideName,
+  { record, typing }: ShownRecord = FIRST,
+): { desk: Desk | undefined; problem: string | undefined } {
   const piece = pieceOf(job);
   const [groundOf] = useState(memoizedBlank);
   const { rules, blank } = useMemo(() => groundOf(job, piece), [groundOf, job, piece]);
   const { resources, problem } = useResources(job, rules.conversion);
+  const records = useRecordSet(job);
+  const values = useMemo(() => recordOf(records, record), [records, record]);
+  const filled = useMemo(() => withRecord(job, values, typing), [job, values, typing]);
   const ppi = rules.ppi.value * blank.scale;
   const composer = useMemo(() => {
     if (!resources) return undefined;
@@ -46,9 +67,10 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
   const desk = useMemo((): Desk | undefined => {
     const surface = surfaceOf(blank, piece, side) ?? blank.surfaces[0];
     if (!composer || !resources || !paints || !surface) return undefined;
-    const surfaces = surfacesToLay(blank, piece);
+    const drawn = pieceOf(filled);
+    const surfaces = surfacesToLay(blank, drawn);
     const facing = surface.boxes.spread === surface.boxes.trim ? undefined : facingOf(surface.name);
-    const { drawings, story } = composer.piece(piece, surfaces, [
+    const { drawings, story } = composer.piece(drawn, surfaces, [
       surface.name,
       ...(facing === undefined ? [] : [facing]),
     ]);
@@ -65,15 +87,21 @@ export function useDeskOf(job: Job, side: SideName): { desk: Desk | undefined; p
       story,
       drawing,
       beside: other && { drawing: other, dx: besideOf(surface.boxes) },
-      drawingOf: (name) => composer.piece(piece, surfaces, [name]).drawings[0],
+      drawingOf: (name) => composer.piece(drawn, surfaces, [name]).drawings[0],
       nameIn: (id) => {
         const found = elementsOf(piece).find(({ element }) => element.id === id);
         return found && shortNameOf(found.element);
       },
+      records,
+      filled,
     };
-  }, [job, piece, blank, rules, side, composer, resources, paints]);
+  }, [job, piece, filled, records, blank, rules, side, composer, resources, paints]);
   return { desk, problem };
 }
+
+/** A record by its place; the last one where there are fewer. */
+const recordOf = (records: RecordSet | undefined, record: number | undefined): RecordValues | undefined =>
+  records && record !== undefined ? records.at(Math.min(record, records.count - 1)) : undefined;
 
 /** How far to the right the other page of a spread begins, mm. */
 export const besideOf = ({ spread, trim }: SurfaceBoxes): Mm => (spread.x < 0 ? spread.x : trim.width);
@@ -139,7 +167,7 @@ export function useChecks(desk: Desk | undefined): Checked {
   useEffect(() => {
     if (!desk) return;
     let current = true;
-    const { job, piece, blank } = desk;
+    const { job, filled, piece, blank } = desk;
     const sides = blank.surfaces.map((s) => s.name);
     let at = 0;
     const turn = () => {
@@ -162,8 +190,8 @@ export function useChecks(desk: Desk | undefined): Checked {
         timer = setTimeout(turn);
         return;
       }
-      void remote.check(job, piece.id, sides).then((found) => {
-        if (current) setChecked({ of: job, findings: found });
+      void remote.check(filled, piece.id, sides).then((found) => {
+        if (current) setChecked({ of: job, findings: inDocument(found, job, filled) });
       });
     };
     let timer = setTimeout(turn, REST);

@@ -9,11 +9,13 @@ import {
   inReadingOrder,
   landingOn,
   pieceOf,
+  withRecordsOf,
   type FillPlace,
 } from '@/core/edit';
 import { elementsOn, withProfile, type Asset, type Element, type Job } from '@/core/job';
 import { landingAt, solve, type Landing, type Point } from '@/core/layout';
 import { counted } from '@/core/measure';
+import { tokenOf } from '@/core/records';
 import { wordsOf } from '../shell/api';
 import { addAsset, type Added } from '../shell/bring-in';
 import { useSay, type Message } from '../shell/Messages';
@@ -21,10 +23,13 @@ import { Stopped } from '../shell/upload';
 import { useJobStore } from './context';
 import { useDesk } from './use-desk';
 
-/** What is laid on a side; fonts and profiles go to the whole job. */
-type Laid = Added & { readonly asset: Exclude<Asset, { kind: 'font' | 'profile' }> };
+/** What goes to the whole job. */
+const OF_JOB = ['font', 'profile', 'data'] as const;
 
-const isLaid = (added: Added): added is Laid => added.asset.kind !== 'font' && added.asset.kind !== 'profile';
+/** What is laid on a side. */
+type Laid = Added & { readonly asset: Exclude<Asset, { kind: (typeof OF_JOB)[number] }> };
+
+const isLaid = (added: Added): added is Laid => !OF_JOB.some((kind) => kind === added.asset.kind);
 
 const withAssets = (job: Job, files: readonly Added[]): Job => ({
   ...job,
@@ -34,7 +39,8 @@ const withAssets = (job: Job, files: readonly Added[]): Job => ({
 /**
  * Takes in dropped or chosen files: pictures go into the frames that ask for them by name, into the frame they fall on,
  * into the chosen frames in reading order and, several at once, into the empty ones of this side and of those that
- * follow; otherwise into frames of their own. Drawings and PDF pages come as elements; fonts go into the job. What is
+ * follow; otherwise into frames of their own. Drawings and PDF pages come as elements; fonts go into the job, and rows
+ * become its records. What is
  * laid on the piece is one step, taken back as one.
  * @param eye what is looked at, mm on the side: what is not dropped anywhere comes there
  */
@@ -82,6 +88,10 @@ export function useFiles(eye: () => Point | undefined) {
         if (asset.kind === 'profile') {
           change(`Output profile ${asset.name}`, (now) => withProfile(now, sha, asset));
           return `Colours go to the press through “${asset.about}” now.`;
+        }
+        if (asset.kind === 'data') {
+          change(`Records of ${asset.name}`, (now) => withRecordsOf(withAssets(now, [{ sha, asset, left: [] }]), sha));
+          return `${counted(asset.rows, 'record')}: name their columns in words as ${tokenOf(asset.columns[0] ?? '')}.`;
         }
         return '';
       }

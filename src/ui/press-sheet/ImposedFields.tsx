@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { WORK_STYLES, type WorkStyle } from '@/core/impose';
-import type { Imposed, ImposedSheet, SheetOutput } from '@/core/job';
+import { RECORD_ORDERS, type Imposed, type ImposedSheet, type RecordOrder, type SheetOutput } from '@/core/job';
 import { counted, formatNumber, formatSize, type JobUnit, type Parsed } from '@/core/measure';
 import { readSize } from '@/core/paper';
 import { CheckField } from '../field/CheckField';
@@ -23,6 +23,11 @@ const WORK_WORDS: Readonly<Record<WorkStyle, string>> = {
   turn: 'work and turn: one set, turned left to right',
   tumble: 'work and tumble: one set, turned head to foot',
   perfecting: 'perfecting: both sides in one pass',
+};
+
+const ORDER_WORDS: Readonly<Record<RecordOrder, string>> = {
+  across: 'across each sheet',
+  piles: 'down through the pile: cut, it lies in order',
 };
 
 const STAGE_WORDS = [
@@ -133,6 +138,15 @@ function Decisions({ made }: { readonly made: Imposed }) {
             options={STAGE_WORDS.map(({ value, label }) => ({ value: String(value), label }))}
             onChange={(to) => set('cuts', { stages: Number(to) })}
           />
+          {job.records && (
+            <ChoiceField<RecordOrder>
+              label="records follow each other"
+              width="100%"
+              value={own?.order ?? 'across'}
+              options={RECORD_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))}
+              onChange={(order) => set('order of records', { order })}
+            />
+          )}
           <CheckField
             label="may be turned"
             checked={own?.turns ?? true}

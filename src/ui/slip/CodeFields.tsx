@@ -2,14 +2,17 @@
 import TextField from '@mui/material/TextField';
 import { QR_LEVELS, SYMBOLOGIES, SYMBOLOGY, readContent, type QrLevel, type Symbology } from '@/core/code';
 import type { ElementOf } from '@/core/job';
+import { columnsNamed, fillText, tokenOf } from '@/core/records';
 import { formatNumber } from '@/core/measure';
 import Box from '@mui/material/Box';
 import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { NumberField } from '../field/NumberField';
 import { SolidPaintField } from '../field/PaintField';
+import { useJob } from '../open-job/context';
 import { useDesk } from '../open-job/use-desk';
 import { FACES } from '../shell/theme';
+import { ColumnField } from './ColumnField';
 import { Group } from './Slip';
 import { useChange } from './use-change';
 import { useState } from 'react';
@@ -52,6 +55,12 @@ export function CodeFields({ element }: { readonly element: CodeElement }) {
         />
       )}
       <Content key={element.content} element={element} onTake={(content) => set('Content', { content })} />
+      <ColumnField
+        label="put in"
+        none="…"
+        value={undefined}
+        onChange={(column) => column && set('Column of the code', { content: `${element.content}${tokenOf(column)}` })}
+      />
       <SolidPaintField label="bars" value={paint} onChange={(to) => to && set('Ink of the code', { paint: to })} />
       <SolidPaintField
         label="ground"
@@ -88,7 +97,12 @@ export function CodeFields({ element }: { readonly element: CodeElement }) {
 /** What it says; what cannot be encoded is said beneath, and kept as it was typed. */
 function Content({ element, onTake }: { readonly element: CodeElement; readonly onTake: (content: string) => void }) {
   const [text, setText] = useState(element.content);
-  const read = readContent(element.symbology, text);
+  const { records } = useDesk();
+  const record = useJob((s) => s.record);
+  // What is printed is what the record says that is shown.
+  const said = records ? fillText(text, records.at(Math.min(record ?? 0, records.count - 1))) : text;
+  const isNamed = records !== undefined && columnsNamed(text).length > 0;
+  const read = readContent(element.symbology, said);
   return (
     <TextField
       label="says"
@@ -97,7 +111,13 @@ function Content({ element, onTake }: { readonly element: CodeElement; readonly 
       sx={{ flexBasis: '100%' }}
       value={text}
       error={!read.ok}
-      helperText={read.ok ? (read.words === text.trim() ? undefined : `printed as ${read.words}`) : read.problem}
+      helperText={
+        read.ok
+          ? read.words === text.trim()
+            ? undefined
+            : `${isNamed ? 'here' : 'printed as'} ${read.words}`
+          : read.problem
+      }
       onChange={(event) => setText(event.target.value)}
       onBlur={() => text !== element.content && onTake(text)}
       onKeyDown={(event) => {

@@ -11,6 +11,7 @@ import { useDesk } from '../open-job/use-desk';
 import { useFiles } from '../open-job/use-files';
 import { lookedAt } from '../view/bench-view';
 import { AtTrim } from './AtTrim';
+import { ColumnField } from './ColumnField';
 import { FramingFields } from './FramingFields';
 import { ToneFields } from './ToneFields';
 import { useChange } from './use-change';
@@ -57,6 +58,12 @@ export function PictureFields({ element }: { readonly element: ElementOf<'pictur
       >
         {asset ? 'Replace' : 'Choose picture'}
       </FileButton>
+      <ColumnField
+        label="picture of a record"
+        none="one for all"
+        value={element.column}
+        onChange={(column) => set('Column of the picture', { column })}
+      />
       <ChoiceField
         label="sits"
         width={92}

@@ -1,5 +1,6 @@
 'use client';
-import { FIELDS, FIELD_WORDS, type ElementOf, type Field, type SolidPaint } from '@/core/job';
+import { FIELDS, FIELD_WORDS, columnsOf, type ElementOf, type Field, type SolidPaint } from '@/core/job';
+import { tokenOf } from '@/core/records';
 import Button from '@mui/material/Button';
 import { ChoiceField } from '../../field/ChoiceField';
 import { SolidPaintField } from '../../field/PaintField';
@@ -24,6 +25,7 @@ const ALIGNS = [
 const MIXED = '·mixed·';
 
 const fieldNames = Object.keys(FIELDS) as Field[];
+const isField = (name: string): name is Field => Object.hasOwn(FIELDS, name);
 
 interface Props {
   readonly element: ElementOf<'text'>;
@@ -110,8 +112,12 @@ export function TextFields({ element, among, title = 'Type' }: Props) {
         label="put in"
         width={84}
         value=""
-        options={[{ value: '', label: '…' }, ...fieldNames.map((f) => ({ value: f, label: FIELD_WORDS[f] }))]}
-        onChange={(field) => field !== '' && putIn('Put in', FIELDS[field])}
+        options={[
+          { value: '', label: '…' },
+          ...columnsOf(job).map((column) => ({ value: tokenOf(column), label: tokenOf(column) })),
+          ...fieldNames.map((f) => ({ value: f, label: FIELD_WORDS[f] })),
+        ]}
+        onChange={(what) => what !== '' && putIn('Put in', isField(what) ? FIELDS[what] : what)}
       />
       {!among && (
         <Opener label="Frame" count={frame} width={560}>

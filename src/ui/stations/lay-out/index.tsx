@@ -1,4 +1,5 @@
 import { AddBar } from '../../palette/AddBar';
+import { RecordList } from '../../records/RecordList';
 import { BaseList } from '../../sheet/BaseList';
 import { GridList } from '../../sheet/GridList';
 import { GuideList } from '../../sheet/GuideList';
@@ -37,6 +38,7 @@ function Contents() {
   return (
     <>
       <SlotList />
+      <RecordList />
       <PrintableFields />
       <SideContents />
       <StyleList />

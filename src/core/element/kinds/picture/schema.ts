@@ -72,6 +72,7 @@ export const Picture = z.strictObject({
   ...Framing,
   adjust: Adjust.prefault({}),
   wants: z.string().max(300).default('').describe('What belongs into the frame, while it is empty.'),
+  column: z.string().max(200).optional().describe('Column of the job’s records that names the file of the picture.'),
   slot: PictureSlot.optional().describe('Open in jobs begun from a template.'),
   expects: z.enum(['picture', 'vector']).default('picture').describe('`vector`: a logo that should not be pixels.'),
 });

@@ -1,0 +1,3 @@
+export * from './tokens';
+export * from './record-set';
+export * from './with-record';
