@@ -1,7 +1,7 @@
 import { Job, type Asset } from '../core/job';
 
-/** Fields that name a picture, a drawing or a document. */
-const NAMES_A_FILE: readonly string[] = ['picture', 'drawing', 'document'];
+/** Fields that name a picture, a drawing, a document or rows. */
+const NAMES_A_FILE: readonly string[] = ['picture', 'drawing', 'document', 'file'];
 
 /** A job as it is kept beside the code: its pictures by the names of their files, its ids in the order they come. */
 export type Kept = Readonly<Record<string, unknown>>;

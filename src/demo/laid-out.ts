@@ -69,6 +69,22 @@ export const LAID_OUT: readonly LaidOut[] = [
     notes: 'For the guides; names change, the rest stays.',
   },
   {
+    file: 'observer-cards',
+    name: 'Observer cards',
+    stage: 'in work',
+    due: '2027-01-19',
+    quantity: 800,
+    notes: 'A hundred for each of the eight; the code leads to their page.',
+  },
+  {
+    file: 'loan-labels',
+    name: 'Loan labels',
+    stage: 'in work',
+    due: '2027-02-05',
+    quantity: 10_000,
+    notes: 'One for every book of the lending shelf, on a roll.',
+  },
+  {
     file: 'member-card',
     name: 'Member cards',
     stage: 'checked',

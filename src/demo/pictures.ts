@@ -53,8 +53,12 @@ const DRAWINGS: Readonly<Record<string, string>> = {
 /** The names of the pictures, which are drawn once and shipped (`ys docs` draws them anew). */
 export const PICTURE_FILES: readonly string[] = Object.keys(PICTURES);
 
-/** Whether the demo has a picture or drawing of that name. */
-export const isDemoFile = (name: string): boolean => Object.hasOwn(DRAWINGS, name) || Object.hasOwn(PICTURES, name);
+/** Rows of a spreadsheet, which were typed. */
+const ROWS: readonly string[] = ['observers.csv'];
+
+/** Whether the demo has a picture, a drawing or rows of that name. */
+export const isDemoFile = (name: string): boolean =>
+  Object.hasOwn(DRAWINGS, name) || Object.hasOwn(PICTURES, name) || ROWS.includes(name);
 
 /**
  * One of them as a file; pictures as JPEG, drawings as SVG.
@@ -63,8 +67,10 @@ export const isDemoFile = (name: string): boolean => Object.hasOwn(DRAWINGS, nam
 export async function demoFile(name: string, folder: string): Promise<DemoFile> {
   const drawing = DRAWINGS[name];
   if (drawing !== undefined) return { name, bytes: Buffer.from(drawing) };
+  const path = (...parts: string[]) => join(/* turbopackIgnore: true */ folder, 'assets', 'demo', ...parts);
+  if (ROWS.includes(name)) return { name, bytes: await readFile(path(name)) };
   if (!Object.hasOwn(PICTURES, name)) throw new Error(`The demo has no picture called ${name}.`);
-  return { name, bytes: await readFile(join(/* turbopackIgnore: true */ folder, 'assets', 'demo', 'pictures', name)) };
+  return { name, bytes: await readFile(path('pictures', name)) };
 }
 
 /**
