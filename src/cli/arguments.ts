@@ -33,6 +33,7 @@ const WITH_VALUE = [
   'of',
   'do',
   'files',
+  'guests',
 ] as const;
 const PLAIN = ['json', 'strict', 'unchecked', 'spreads', 'mend'] as const;
 

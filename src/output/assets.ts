@@ -13,3 +13,8 @@ export const folderAssets = (folder: string): AssetSource => ({
     return readFile(join(folder, sha)).catch(() => undefined);
   },
 });
+
+/** Files that are at hand. */
+export const inMemoryAssets = (files: ReadonlyMap<string, Uint8Array>): AssetSource => ({
+  get: (sha) => Promise.resolve(files.get(sha)),
+});

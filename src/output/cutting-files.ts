@@ -1,20 +1,40 @@
-import type { Cut, Programme } from '../core/impose';
+import type { Programme } from '../core/impose';
+import { cuttingSheets, inFront } from '../core/paperwork';
 import type { ImposedSheet } from '../core/job';
 import { formatNumber } from '../core/measure';
 import type { Desk } from './desk';
 import type { OutputFile } from './file';
 import { fileStem } from './file-name';
+import { pagesPdf } from './paperwork';
 
 const HEAD = ['sheet', 'cut', 'pile', 'turn', 'back gauge mm', 'in front of the knife'];
 
-/** The programme of the knife, for every sheet that it parts, as rows that any table program reads (RFC 4180). */
-export function cuttingFiles({ job }: Desk, sheets: readonly ImposedSheet[]): readonly OutputFile[] {
-  const cut = sheets.flatMap(({ name, cutting }) => (cutting ? [{ name, programme: cutting.programme }] : []));
+/** The programme of the knife, for every sheet that it parts: as pages, and as rows (RFC 4180). */
+export async function cuttingFiles(
+  { document }: Desk,
+  sheets: readonly ImposedSheet[],
+  at: Date,
+): Promise<readonly OutputFile[]> {
+  const cut = sheets.flatMap((sheet) => (sheet.cutting ? [{ sheet, programme: sheet.cutting.programme }] : []));
   if (cut.length === 0) return [];
-  const rows = cut.flatMap(({ name, programme }) => cuttingRows(name, programme));
+  const rows = cut.flatMap(({ sheet, programme }) => cuttingRows(sheet.name, programme));
   const text = [HEAD, ...rows].map((row) => row.map(quoted).join(',')).join('\r\n');
+  const stem = fileStem(document.name);
+  const { name, grammage } = document.stock;
+  const told = { job: document.name, paper: `${name} ${grammage} g/m²`.trim(), unit: document.unit };
+  const day = at.toISOString().slice(0, 10);
+  const pages = cuttingSheets(cut.map(({ sheet }) => ({ ...told, day, sheet })));
   return [
-    { name: `${fileStem(job.name)}-cutting.csv`, type: 'text/csv', bytes: new TextEncoder().encode(`${text}\r\n`) },
+    { name: `${stem}-cutting.csv`, type: 'text/csv', bytes: new TextEncoder().encode(`${text}\r\n`) },
+    ...(pages
+      ? [
+          {
+            name: `${stem}-cutting.pdf`,
+            type: 'application/pdf' as const,
+            bytes: await pagesPdf(pages, at),
+          },
+        ]
+      : []),
   ];
 }
 
@@ -25,11 +45,7 @@ const cuttingRows = (name: string, { cuts }: Programme): readonly (readonly stri
     String(pile),
     turn === 0 ? '' : `${turn}°`,
     formatNumber(gauge, 2),
-    frontWords(front),
+    inFront(front),
   ]);
-
-/** What lies in front of the knife after a cut, in words. */
-export const frontWords = (front: Cut['front']): string =>
-  front.is === 'pile' ? `pile ${front.number}` : `${formatNumber(front.width, 2)} mm fall off`;
 
 const quoted = (cell: string): string => (/[",\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell);

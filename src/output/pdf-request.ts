@@ -102,8 +102,13 @@ export class PictureShelf {
     }
   }
 
+  /** The encoding of an item of those sides; undefined for one of others. */
+  find(item: PictureItem): EncodedPicture | undefined {
+    return this.encoded.get(this.useOf.get(pictureKey(item)) ?? '');
+  }
+
   readonly picture = (item: PictureItem): EncodedPicture => {
-    const found = this.encoded.get(this.useOf.get(pictureKey(item)) ?? '');
+    const found = this.find(item);
     if (!found) throw new Error('A picture was not encoded.');
     return found;
   };

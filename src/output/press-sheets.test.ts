@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { imposed, type Job } from '../core/job';
 import { pieceOf } from '../core/edit';
+import { formatNumber } from '../core/measure';
 import { replyTo } from '../intake';
 import { begin, box, makeJob, words } from '../testing/jobs';
 import { exported, pdfOf } from '../testing/exports';
@@ -158,12 +159,23 @@ test('the content of a piece is in the file once, however often it lies there', 
 
 test('a house takes it, and the programme of the knife comes with it', async () => {
   const job = card({});
-  const [pdf, csv] = await exported(job, 'sheets');
+  const [pdf, csv, page] = await exported(job, 'sheets');
   const reply = await replyTo(pdf?.bytes ?? new Uint8Array(), job.house);
   expect(reply.remarks.filter(({ weight }) => weight === 'fault')).toEqual([]);
   const rows = new TextDecoder().decode(csv?.bytes).trim().split('\r\n');
   expect(rows[0]).toBe('sheet,cut,pile,turn,back gauge mm,in front of the knife');
-  expect(rows.length - 1).toBe(sheetsOf(job)[0]?.cutting?.programme.cuts.length);
+  const cuts = sheetsOf(job)[0]?.cutting?.programme.cuts ?? [];
+  expect(rows.length - 1).toBe(cuts.length);
+  // The page says the same, cut by cut.
+  const lines = await inFolder((folder) => {
+    const path = join(folder, 'f.pdf');
+    writeFileSync(path, page?.bytes ?? new Uint8Array());
+    return run('pdftotext', ['-layout', path, '-']).split('\n');
+  });
+  const listed = lines.flatMap(
+    (line) => /^\s*(\d+)\s+(\d+)\s+(?:\d+°\s+)?([\d.]+)\s+(pile|[\d.]+ mm)/.exec(line) ?? [],
+  );
+  expect(listed.filter((_, i) => i % 5 === 3)).toEqual(cuts.map(({ gauge }) => formatNumber(gauge, 2)));
 });
 
 describe('a booklet of 28 pages', () => {

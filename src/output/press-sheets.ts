@@ -1,29 +1,33 @@
-import { itemsOf, plateNames, spotsIn } from '../core/drawing';
-import { imposed, type ImposedFace, type ImposedSheet, type ImposedSide, type Piece } from '../core/job';
-import { placeMatrix, printable } from '../core/impose';
-import { grow, multiply, translation, union, type Rect } from '../core/layout';
-import { sheetMarks } from '../core/marks';
-import { SLUG_FACE } from '../core/compose';
-import { pdfParts, writePdf, type Form, type PdfPage, type PlacedForm } from '../paint/pdf';
+import { imposed, type ImposedSheet, type Piece } from '../core/job';
+import { pdfParts, writePdf, type Form } from '../paint/pdf';
 import { CannotExport } from './cannot-export';
 import { cuttingFiles } from './cutting-files';
 import type { Desk, DeskSide } from './desk';
 import type { MadeFile, Progress } from './file';
 import { fileStem } from './file-name';
+import { gangFiles, type GuestDesk } from './gang';
 import { requestOfCopies, told, type CopyPages } from './press-copies';
 import { pressPictures, pressRequest } from './press-page';
 import { RecordFaults, differing, drawnRecords, recordsOf, type DrawnRecord } from './records';
+import { sheetPage, type DrawnForm } from './sheet-page';
 import { artOfCopies, processParts, sideParts } from './side-parts';
 
 /** Pieces on the sheets of the press, a page a form, and the programme of the knife for those that it parts. */
-export async function pressSheetFiles(desk: Desk, at: Date, progress: Progress): Promise<readonly MadeFile[]> {
+export async function pressSheetFiles(
+  desk: Desk,
+  at: Date,
+  progress: Progress,
+  guests: readonly GuestDesk[] = [],
+): Promise<readonly MadeFile[]> {
   const { document } = desk;
   if (document.pieces.length === 0) throw new CannotExport('The job has no piece. Begin one under Size.');
+  if (guests.length > 0) return gangFiles(desk, guests, at, progress);
   progress(0.05, 'Laying out the sheets');
   const laid = document.pieces.map((piece) => ({ piece, sheets: sheetsOf(desk, piece) }));
-  const cutting = cuttingFiles(
+  const cutting = await cuttingFiles(
     desk,
     laid.flatMap(({ sheets }) => sheets),
+    at,
   );
   const named = { name: `${fileStem(document.name)}-sheets.pdf`, type: 'application/pdf' } as const;
   if (document.records) {
@@ -133,11 +137,6 @@ function sheetsOf({ document }: Desk, piece: Piece): readonly ImposedSheet[] {
   return made.sheets;
 }
 
-interface DrawnForm {
-  readonly form: Form;
-  readonly drawn: DeskSide;
-}
-
 /** Every side as it is set down on sheets: artwork to the end of its bleed, and its layers; no marks. */
 function formsOf({ sides }: Desk): (piece: Piece, surface: string) => DrawnForm {
   const made = new Map(
@@ -151,47 +150,4 @@ function formsOf({ sides }: Desk): (piece: Piece, surface: string) => DrawnForm 
     if (!found) throw new Error(`There is no ${surface}.`);
     return found;
   };
-}
-
-interface SheetFace {
-  readonly sheet: ImposedSheet;
-  readonly face: ImposedFace;
-  readonly placed: readonly (DrawnForm & { readonly side: ImposedSide })[];
-  readonly at: Date;
-  readonly name: string;
-}
-
-function sheetPage({ document, fonts }: Desk, { sheet, face, placed, at, name }: SheetFace): PdfPage {
-  const whole: Rect = { x: 0, y: 0, ...sheet.size };
-  const forms = placed.map(({ side, form, drawn }): PlacedForm => {
-    return { form, matrix: sideMatrix(side, drawn), clip: grow(side.trim, side.bleed) };
-  });
-  const items = [...new Set(placed.map(({ drawn }) => drawn))].flatMap(({ drawing }) => itemsOf(drawing));
-  const words = [document.name, name, face.name, at.toISOString().slice(0, 10)].join('   ·   ');
-  const { creases } = sheet;
-  const { width } = sheet.size;
-  // The inner form is seen from behind.
-  const onFace = creases && face.name === 'inner' ? { ...creases, x: creases.x.map((x) => width - x) } : creases;
-  const marks = sheetMarks({
-    face,
-    room: printable(sheet.room, sheet.work),
-    words,
-    type: fonts.set.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic),
-    inks: { plates: plateNames(items), spots: spotsIn(items) },
-    creases: onFace ?? { x: [], y: [] },
-  });
-  return {
-    parts: [{ placed: forms }, { items: marks }],
-    // What is cut or folded, all of it: marks lie outside.
-    trim: union(face.sides.map(({ trim }) => trim)),
-    bleed: union(face.sides.map(({ trim, bleed }) => grow(trim, bleed))),
-    sheet: whole,
-    label: `${name}, ${face.name}`,
-  };
-}
-
-/** From mm of a side to mm of its sheet. */
-function sideMatrix(side: ImposedSide, { surface }: DeskSide) {
-  const { trim } = surface.boxes;
-  return multiply(placeMatrix(side), translation(side.shift - trim.x, -trim.y));
 }

@@ -1,8 +1,7 @@
 import { createHash } from 'node:crypto';
 import { replySheet, type ReplySheet } from '../core/paperwork';
 import { readPicture } from '../bring-in/picture';
-import { openDesk } from './desk';
-import { previewPdf } from './preview';
+import { pagesPdf } from './paperwork';
 
 /** A reply with the bytes of its pictures instead of what is known of them. */
 export type ReplyWords = Omit<ReplySheet, 'lines'> & {
@@ -23,5 +22,5 @@ export async function replyPdf(reply: ReplyWords, at: Date): Promise<Uint8Array>
     }),
   );
   const job = replySheet({ ...reply, lines });
-  return previewPdf(await openDesk(job, { get: (sha) => Promise.resolve(files.get(sha)) }), at, () => undefined);
+  return pagesPdf(job, at, files);
 }

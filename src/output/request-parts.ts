@@ -50,8 +50,12 @@ export class MaskShelf {
     }
   }
 
+  find(mask: SoftMask): EncodedMask | undefined {
+    return this.drawn.get(mask);
+  }
+
   readonly mask = (mask: SoftMask): EncodedMask => {
-    const found = this.drawn.get(mask);
+    const found = this.find(mask);
     if (!found) throw new Error('A soft mask was not drawn.');
     return found;
   };

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import { EXPORT_KINDS, EXPORT_WORDS, exportOf, type ExportWords } from '@/output/exports';
 import { shipped } from '@/output/home';
+import type { Job } from '@/core/job';
 import { incomingFolder } from './incoming';
 import { readCurrent, revision } from './jobs';
 import { dataFolder, store } from './store/database';
@@ -212,7 +213,9 @@ async function runOne(row: ExportRow, signal: AbortSignal): Promise<void> {
   try {
     await mkdir(join(folder, 'in'), { recursive: true });
     const jobFile = join(folder, 'in', 'job.ysjob.json');
-    await writeFile(jobFile, JSON.stringify(await revision(row.jobId, row.revision)));
+    const job = await revision(row.jobId, row.revision);
+    await writeFile(jobFile, JSON.stringify(job));
+    await writeGuests(job, join(folder, 'in', 'guests'));
     const made = await child(row, jobFile, folder, signal);
     await rm(join(folder, 'in'), { recursive: true, force: true });
     isKept = await move(row.id, ['running'], { state: 'done', share: 1, step: 'Done', files: JSON.stringify(made) });
@@ -221,6 +224,17 @@ async function runOne(row: ExportRow, signal: AbortSignal): Promise<void> {
     await move(row.id, ['running'], { state: 'failed', step: 'Failed', problem: message });
   } finally {
     if (!isKept) await rm(folder, { recursive: true, force: true });
+  }
+}
+
+/** The other jobs on the same sheets, in the states that are printed. One that is gone is told by the export. */
+async function writeGuests({ output }: Job, folder: string): Promise<void> {
+  const guests = output.sheet?.guests ?? [];
+  if (guests.length === 0) return;
+  await mkdir(folder, { recursive: true });
+  for (const { job, revision: number } of guests) {
+    const found = await revision(job, number).catch(() => undefined);
+    if (found) await writeFile(join(folder, `${job}@${number}.ysjob.json`), JSON.stringify(found));
   }
 }
 

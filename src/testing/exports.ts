@@ -14,7 +14,8 @@ export async function exported(
 ): Promise<readonly OutputFile[]> {
   const files = await Promise.all((await exportJob({ job, assets, kind, at: AT })).map(gathered));
   if (kind === 'press' || kind === 'sheets')
-    for (const file of files) if (file.name.endsWith('.pdf')) expect(await strictFaults(file.bytes)).toEqual([]);
+    for (const file of files)
+      if (/-(press|sheets)\.pdf$/.test(file.name)) expect(await strictFaults(file.bytes)).toEqual([]);
   return files;
 }
 

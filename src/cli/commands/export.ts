@@ -1,9 +1,10 @@
 import { mkdir, stat } from 'node:fs/promises';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
+import type { Job, SheetGuest } from '../../core/job';
 import { watched } from '../../output/bounds';
 import { EXPORT_KINDS, exportOf } from '../../output/exports';
 import { UsageError, wholeNumber, type Arguments } from '../arguments';
-import { openJob } from '../job-file';
+import { openJob, openJobFile } from '../job-file';
 import { print, say, writeWhole } from '../say';
 
 /** Makes files of a job. Faults are said; with --strict they keep files from being made. */
@@ -30,7 +31,9 @@ export async function run(args: Arguments): Promise<number> {
   // A parent process that listens is told how far it is; without it nobody wants the files.
   if (process.send) watched();
   const progress = (share: number, step: string) => process.send?.({ share, step });
-  const files = await exportJob({ job, assets, kind: wanted.kind, at, revision, progress });
+  const folder = args.flags.get('guests') ?? join(dirname(args.words[0] ?? ''), 'guests');
+  const guest = (asked: SheetGuest) => guestIn(folder, asked);
+  const files = await exportJob({ job, assets, kind: wanted.kind, at, revision, progress, guest });
   await mkdir(out, { recursive: true });
   const written = [];
   for (const file of files) {
@@ -40,4 +43,14 @@ export async function run(args: Arguments): Promise<number> {
   }
   print(written);
   return faults.length > 0 ? 1 : 0;
+}
+
+/** A job that lies on the same sheets, by its id and revision: `meteor-night@12.ysjob.json`. */
+async function guestIn(folder: string, { job, revision }: SheetGuest): Promise<Job | undefined> {
+  const path = join(folder, `${job}@${revision}.ysjob.json`);
+  const isThere = await stat(path).then(
+    () => true,
+    () => false,
+  );
+  return isThere ? (await openJobFile(path)).job : undefined;
 }

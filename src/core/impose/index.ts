@@ -9,3 +9,4 @@ export * from './run-programme';
 export * from './signature';
 export * from './signature-sheet';
 export * from './tiles';
+export * from './cut-line';

@@ -19,7 +19,7 @@ import { counted, formatNumber, formatSize, type Mm } from '../measure';
 import type { Size } from '../paper';
 import type { Rules } from '../rules';
 import { blankOf, rulesFor } from './blank-of';
-import { copiesOf } from './recorded';
+import { printRun } from './recorded';
 import type { Job, Piece, SheetOutput, SideName } from './schema';
 
 /** A side of a piece on a sheet of the press. */
@@ -32,6 +32,24 @@ export interface ImposedSide {
   readonly bleed: EdgeLengths;
   /** How far what is printed is moved to its right, mm of the side: creep. */
   readonly shift: Mm;
+  /** Of several jobs on a sheet, or of records: whose it is. Left out, the side is the job’s own. */
+  readonly article?: Article;
+}
+
+/** What lies on a sheet with others. */
+export interface Article {
+  /** The guest that it is of, from 0; undefined for the job itself. */
+  readonly guest: number | undefined;
+  /** The record that fills it, from 0. */
+  readonly record: number | undefined;
+}
+
+/** How often something lies on a form, how many of it come of the run, and how many are wanted. */
+export interface ArticleCount extends Article {
+  readonly name: string;
+  readonly up: number;
+  readonly printed: number;
+  readonly wanted: number;
 }
 
 export interface ImposedFace {
@@ -60,10 +78,14 @@ export interface ImposedSheet {
   /** Share of the sheet that becomes pieces, 0 to 1. */
   readonly used: number;
   readonly working: readonly string[];
+  /** Of several jobs on a sheet. */
+  readonly counts?: readonly ArticleCount[];
 }
 
 /** What was decided, or follows: nothing of it is open. */
-export type SheetDecided = { readonly [K in keyof Omit<SheetOutput, 'order'>]-?: NonNullable<SheetOutput[K]> };
+export type SheetDecided = {
+  readonly [K in keyof Omit<SheetOutput, 'order' | 'guests' | 'forms'>]-?: NonNullable<SheetOutput[K]>;
+};
 
 export type Imposed =
   | { readonly ok: true; readonly sheets: readonly ImposedSheet[]; readonly how: SheetDecided }
@@ -76,7 +98,7 @@ const GRIPPER = 12;
 const [TRIMMED, MILLED] = [3, 3];
 
 /** The sheet of the press as a job wants it, or as it is usual where the house prints. */
-const roomOf = (sheet: Size, own: SheetOutput | undefined, { rules, job }: Asked): SheetRoom => ({
+export const roomOf = (sheet: Size, own: SheetOutput | undefined, { rules, job }: Asked): SheetRoom => ({
   sheet,
   gripper: own?.gripper ?? ((job.house.press ?? 'offset') === 'offset' ? Math.max(GRIPPER, rim(rules)) : rim(rules)),
   rim: rim(rules),
@@ -84,25 +106,39 @@ const roomOf = (sheet: Size, own: SheetOutput | undefined, { rules, job }: Asked
 
 const rim = (rules: Rules): Mm => rules.unprintable.value;
 
-interface Asked {
+export interface Asked {
   readonly job: Job;
   readonly piece: Piece;
   readonly blank: Blank;
   readonly rules: Rules;
 }
 
+/** Why a piece is laid on no sheet with others; undefined where it can be. */
+export function whyAlone({ blank }: Pick<Asked, 'blank'>): string | undefined {
+  if (blank.scale !== 1) return 'A piece that is drawn to scale is printed by itself, not on a sheet with others.';
+  if (blank.byItself !== undefined) return blank.byItself;
+  return blank.surfaces.some(({ repeats }) => repeats)
+    ? 'Its labels lie on a sheet or a web of their own already: the press file has it.'
+    : undefined;
+}
+
+/** What is known of a piece that is to be laid on a sheet. */
+export const askedOf = (job: Job, piece: Piece): Asked => ({
+  job,
+  piece,
+  blank: blankOf(job, piece),
+  rules: rulesFor(job, piece),
+});
+
 /**
  * A piece on the sheets of the press: repeated and cut apart, or the signatures of a book.
  * @returns in words why it cannot be
  */
-export function imposed(job: Job, piece: Piece): Imposed {
-  const blank = blankOf(job, piece);
-  const asked: Asked = { job, piece, blank, rules: rulesFor(job, piece) };
-  if (blank.scale !== 1)
-    return { ok: false, message: 'A piece that is drawn to scale is printed by itself, not on a sheet with others.' };
-  if (blank.byItself !== undefined) return { ok: false, message: blank.byItself };
-  if (blank.surfaces.some(({ repeats }) => repeats))
-    return { ok: false, message: 'Its labels lie on a sheet or a web of their own already: the press file has it.' };
+export function imposedAlone(job: Job, piece: Piece): Imposed {
+  const asked = askedOf(job, piece);
+  const { blank } = asked;
+  const alone = whyAlone(asked);
+  if (alone !== undefined) return { ok: false, message: alone };
   const work = job.output.sheet?.work;
   if (job.records && (work === 'turn' || work === 'tumble'))
     return {
@@ -121,13 +157,13 @@ export function imposed(job: Job, piece: Piece): Imposed {
 }
 
 /** A sheet of paper with its two sides, or with one. */
-interface LeafOf {
+export interface LeafOf {
   readonly front: BlankSurface;
   readonly back: BlankSurface | undefined;
 }
 
 /** Leaves of a piece: two sides after one another that are of one size. What shows another side again has none. */
-function leavesOf(surfaces: readonly BlankSurface[]): readonly LeafOf[] {
+export function leavesOf(surfaces: readonly BlankSurface[]): readonly LeafOf[] {
   const own = surfaces.filter(({ repeats }) => !repeats);
   return own.flatMap((front, i): readonly LeafOf[] => {
     if (i % 2 === 1 && isBack(own[i - 1], front)) return [];
@@ -141,7 +177,7 @@ const isBack = (front: BlankSurface | undefined, back: BlankSurface): boolean =>
   Math.abs(front.boxes.trim.width - back.boxes.trim.width) < 1e-6 &&
   Math.abs(front.boxes.trim.height - back.boxes.trim.height) < 1e-6;
 
-const bleedOf = ({ bleed }: Blank): Mm => Math.max(bleed.top, bleed.right, bleed.bottom, bleed.left);
+export const bleedOf = ({ bleed }: Blank): Mm => Math.max(bleed.top, bleed.right, bleed.bottom, bleed.left);
 
 function asRepeat(asked: Asked, surfaces: readonly BlankSurface[]): Imposed {
   const { job, blank } = asked;
@@ -161,8 +197,8 @@ function asRepeat(asked: Asked, surfaces: readonly BlankSurface[]): Imposed {
     if (!best) return { ok: false, message: whyNot(asked, { width, height }) };
     ({ room } = best);
     const up = best.up[0] ?? 0;
-    const copies = copiesOf(job);
-    const run = copies === null ? undefined : Math.ceil(copies / up);
+    const print = printRun(job);
+    const run = print && Math.ceil(print.copies / up) * print.each;
     const { layout } = best;
     sheets.push({
       name: leaf.front.name,
@@ -181,7 +217,7 @@ function asRepeat(asked: Asked, surfaces: readonly BlankSurface[]): Imposed {
       })),
       up,
       run,
-      over: run === undefined || copies === null ? undefined : run * up - copies,
+      over: print && run !== undefined ? run * up - print.copies * print.each : undefined,
       cutting: isDied(leaf.front) ? undefined : { layout, programme: cuttingProgramme(room.sheet, layout) },
       creases: undefined,
       used: best.used,
@@ -196,7 +232,7 @@ function asRepeat(asked: Asked, surfaces: readonly BlankSurface[]): Imposed {
   return { ok: true, sheets, how: howOf(room, { work, stages, turns, gutter: spacing.gutter, signature: 4 }) };
 }
 
-function howOf(
+export function howOf(
   room: SheetRoom,
   how: { work: WorkStyle; stages: number; turns: boolean; gutter: Mm; signature: SignatureScheme['pages'] },
 ): SheetDecided {
@@ -204,7 +240,7 @@ function howOf(
 }
 
 /** Sheets that are tried: the one that is asked for, or those of the house, each way round. */
-function sheetsFor({ job, rules }: Asked): readonly Size[] {
+export function sheetsFor({ job, rules }: Asked): readonly Size[] {
   const own = job.output.sheet?.sheet;
   if (own) return [own];
   return rules.sheets.flatMap(({ width, height }) => [
@@ -226,14 +262,22 @@ function repeatWorking(
   { up, run, room, gutter }: { up: number; run: number | undefined; room: SheetRoom; gutter: Mm },
 ): readonly string[] {
   const lengths = (mm: Mm) => `${formatNumber(mm, 2)} mm`;
-  const copies = copiesOf(job);
+  const print = printRun(job);
   return [
     `${formatSize(room.sheet, job.unit)}, ${lengths(room.gripper)} held at its foot, ${lengths(room.rim)} white around`,
     `${counted(up, 'copy', 'copies')} a sheet, ${lengths(gutter)} apart: ${formatNumber(100 * used, 1)} % of it used`,
-    ...(run === undefined || copies === null
-      ? []
-      : [`${copies} ÷ ${up} = ${counted(run, 'sheet')}, ${run * up - copies} over`]),
+    ...(print && run !== undefined ? [runWords(print, up, run)] : []),
   ];
+}
+
+function runWords(
+  { copies, each }: { readonly copies: number; readonly each: number },
+  up: number,
+  run: number,
+): string {
+  const sheets = `${copies} ÷ ${up} = ${counted(Math.ceil(copies / up), 'sheet')}`;
+  const over = `${run * up - copies * each} over`;
+  return each > 1 ? `${sheets}, each ${each} times: ${counted(run, 'sheet')}, ${over}` : `${sheets}, ${over}`;
 }
 
 /** How truly the back lies on the front. */
@@ -260,7 +304,8 @@ function asBook(asked: Asked, pages: readonly BlankSurface[], gathering: Gatheri
     const [room] = fitting.sort((a, b) => a.sheet.width * a.sheet.height - b.sheet.width * b.sheet.height);
     if (!room) continue;
     const book = { pages: pages.length, gathering, caliper: rules.thickness.value };
-    const run = copiesOf(job) ?? undefined;
+    const print = printRun(job);
+    const run = print && print.copies * print.each;
     const signatures = bookSignatures(pages.length, scheme.pages, gathering);
     const sheets = signatures.map((signature, i): ImposedSheet => {
       const laid = signatureSheet(signature, room, { width, height }, spacing, book);

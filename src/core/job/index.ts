@@ -23,6 +23,7 @@ export * from './differences';
 export * from './summary';
 export * from './desk-output';
 export * from './imposed';
+export * from './ganged';
 export * from './start';
 export * from './describe';
 export * from './house';

@@ -19,6 +19,9 @@ export function countOf({ records, assets }: Pick<Job, 'records' | 'assets'>): n
   return asset?.kind === 'data' ? asset.rows : 1;
 }
 
-/** How many copies are printed: one of each record, or the quantity; null where none is set. */
-export const copiesOf = (job: Pick<Job, 'records' | 'assets' | 'quantity'>): number | null =>
-  job.records ? countOf(job) : job.quantity;
+/** What is printed: so many copies, each sheet of them so many times; undefined while that is open. */
+export function printRun(job: Pick<Job, 'records' | 'assets' | 'quantity'>) {
+  if (!job.records) return job.quantity === null ? undefined : { copies: job.quantity, each: 1 };
+  const copies = countOf(job);
+  return { copies, each: Math.max(1, Math.ceil((job.quantity ?? copies) / copies)) };
+}

@@ -115,6 +115,15 @@ export type DeskOutput = z.infer<typeof DeskOutput>;
 export const RECORD_ORDERS = ['across', 'piles'] as const;
 export type RecordOrder = (typeof RECORD_ORDERS)[number];
 
+/** Another job that is printed on the same sheets. */
+export const SheetGuest = z.strictObject({
+  job: id,
+  revision: z.number().int().min(1).describe('The state of it that is printed.'),
+  name: z.string().max(200).describe('What it was called when it was taken in.'),
+  quantity: z.number().int().min(1).max(100_000_000),
+});
+export type SheetGuest = z.infer<typeof SheetGuest>;
+
 /** Several up on the sheets of the press. */
 export const SheetOutput = z.strictObject({
   sheet: z
@@ -130,6 +139,14 @@ export const SheetOutput = z.strictObject({
     .union([z.literal(4), z.literal(8), z.literal(16), z.literal(32)])
     .optional()
     .describe('Pages of the largest signature of a book; left out, the largest that the sheet takes.'),
+  guests: z.array(SheetGuest).max(60).optional().describe('Other jobs that lie on the same sheets.'),
+  forms: z
+    .number()
+    .int()
+    .min(1)
+    .max(6)
+    .optional()
+    .describe('Sets of plates that are made for jobs together, at most; left out, one.'),
   order: z
     .enum(RECORD_ORDERS)
     .optional()

@@ -1,3 +1,4 @@
 export * from './proof-sheet';
 export * from './reply-sheet';
 export { together } from './sheet';
+export * from './cutting-sheet';

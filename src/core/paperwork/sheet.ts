@@ -69,6 +69,19 @@ export class SheetOf {
     return this;
   }
 
+  /** The outline of a rectangle. */
+  frame(box: Placed, widthPt: number): this {
+    this.add({
+      kind: 'shape',
+      id: this.id(),
+      placement: at(box),
+      shape: { form: 'rectangle', radius: 0 },
+      fill: null,
+      stroke: { paint: INK, widthPt },
+    });
+    return this;
+  }
+
   /** A box to tick. */
   tick(x: Mm, y: Mm): this {
     this.add({

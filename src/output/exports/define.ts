@@ -1,4 +1,4 @@
-import type { Job } from '../../core/job';
+import type { Job, SheetGuest } from '../../core/job';
 import type { AssetSource } from '../assets';
 import type { Desk } from '../desk';
 import type { MadeFile, Progress } from '../file';
@@ -7,6 +7,8 @@ import type { MadeFile, Progress } from '../file';
 export interface Making {
   readonly job: Job;
   readonly assets: AssetSource;
+  /** A state of another job that lies on the same sheets. @throws CannotExport where it is not here */
+  readonly guest: (guest: SheetGuest) => Promise<Job>;
   /** The moment that the files name; the same moment gives the same bytes. */
   readonly at: Date;
   /** The number under which this state of the job was saved, where it was. */

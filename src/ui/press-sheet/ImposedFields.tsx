@@ -2,11 +2,9 @@
 import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { WORK_STYLES, type WorkStyle } from '@/core/impose';
-import { RECORD_ORDERS, type Imposed, type ImposedSheet, type RecordOrder, type SheetOutput } from '@/core/job';
+import { whyAlone, type Imposed, type ImposedSheet, type SheetOutput } from '@/core/job';
 import { counted, formatNumber, formatSize, type JobUnit, type Parsed } from '@/core/measure';
 import { readSize } from '@/core/paper';
-import { CheckField } from '../field/CheckField';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
 import { MeasureField } from '../field/MeasureField';
@@ -16,29 +14,14 @@ import { Heading } from '../shell/Heading';
 import { COLOURS, FACES } from '../shell/theme';
 import { useSheetView } from '../view/sheet-view';
 import { CuttingList } from './CuttingList';
+import { ArticleCounts, SharedSheet } from './SharedSheet';
+import { StepFields } from './StepFields';
 import { useImposed, useShownSheet } from './use-imposed';
-
-const WORK_WORDS: Readonly<Record<WorkStyle, string>> = {
-  sheetwise: 'sheetwise: two sets of plates',
-  turn: 'work and turn: one set, turned left to right',
-  tumble: 'work and tumble: one set, turned head to foot',
-  perfecting: 'perfecting: both sides in one pass',
-};
-
-const ORDER_WORDS: Readonly<Record<RecordOrder, string>> = {
-  across: 'across each sheet',
-  piles: 'down through the pile: cut, it lies in order',
-};
-
-const STAGE_WORDS = [
-  { value: 2, label: 'twice: plain rows' },
-  { value: 3, label: 'three times' },
-  { value: 6, label: 'as often as it helps' },
-] as const;
 
 /** How the piece lies on the sheets of the press: what is decided, what follows from it, and what is looked at. */
 export function ImposedFields() {
   const made = useImposed();
+  const desk = useDesk();
   const { isShown, set } = useSheetView();
   return (
     <section aria-label="Press sheet">
@@ -59,7 +42,7 @@ export function ImposedFields() {
             The sheet
           </ToggleButton>
         </ToggleButtonGroup>
-        <Decisions made={made} />
+        {whyAlone(desk) === undefined && <Decisions made={made} />}
         {made.ok ? <Sheets sheets={made.sheets} /> : <Box role="status">{made.message}</Box>}
       </Box>
     </section>
@@ -116,44 +99,9 @@ function Decisions({ made }: { readonly made: Imposed }) {
           onChange={(to) => set('signature', { signature: Number(to) as SheetOutput['signature'] })}
         />
       ) : (
-        <>
-          <LengthField
-            {...context}
-            label="gutter"
-            width={86}
-            value={how?.gutter ?? own?.gutter ?? 0}
-            onChange={(gutter) => set('gutter', { gutter })}
-          />
-          <ChoiceField<WorkStyle>
-            label="the back"
-            width="100%"
-            value={own?.work ?? 'sheetwise'}
-            options={WORK_STYLES.map((value) => ({ value, label: WORK_WORDS[value] }))}
-            onChange={(work) => set('the back', { work })}
-          />
-          <ChoiceField
-            label="cuts change direction"
-            width={190}
-            value={String(own?.stages ?? 3)}
-            options={STAGE_WORDS.map(({ value, label }) => ({ value: String(value), label }))}
-            onChange={(to) => set('cuts', { stages: Number(to) })}
-          />
-          {job.records && (
-            <ChoiceField<RecordOrder>
-              label="records follow each other"
-              width="100%"
-              value={own?.order ?? 'across'}
-              options={RECORD_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))}
-              onChange={(order) => set('order of records', { order })}
-            />
-          )}
-          <CheckField
-            label="may be turned"
-            checked={own?.turns ?? true}
-            onChange={(turns) => set('turning', { turns })}
-          />
-        </>
+        <StepFields made={made} set={set} />
       )}
+      {!isBook && <SharedSheet set={set} />}
     </Box>
   );
 }
@@ -187,6 +135,7 @@ function Sheets({ sheets }: { readonly sheets: readonly ImposedSheet[] }) {
           <li key={line}>{line}</li>
         ))}
       </Box>
+      <ArticleCounts sheet={sheet} />
       {isShown && (
         <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'flex-end' }}>
           {sheets.length > 1 && (

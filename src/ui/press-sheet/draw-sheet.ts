@@ -1,5 +1,5 @@
-import { placeMatrix, printable, type Cut } from '@/core/impose';
-import type { ImposedFace, ImposedSheet } from '@/core/job';
+import { cutLine, placeMatrix, printable } from '@/core/impose';
+import type { ImposedFace, ImposedSheet, ImposedSide } from '@/core/job';
 import { grow, multiply, translation, type Rect } from '@/core/layout';
 
 /** A side drawn once, and what of it the picture shows, mm. */
@@ -12,7 +12,7 @@ export interface SideArt {
 export interface SheetParts {
   readonly sheet: ImposedSheet;
   readonly face: ImposedFace;
-  readonly art: (surface: string) => SideArt | undefined;
+  readonly art: (side: ImposedSide) => SideArt | undefined;
   readonly white: string;
   readonly ink: string;
   readonly soft: string;
@@ -51,7 +51,7 @@ export function drawSheet(context: Context, parts: SheetParts, place: SheetPlace
   context.fillRect(0, 0, sheet.size.width, sheet.size.height);
   drawRim(context, parts, place.scale);
   for (const side of face.sides) {
-    const art = parts.art(side.surface);
+    const art = parts.art(side);
     const seen = grow(side.trim, side.bleed);
     context.save();
     context.beginPath();
@@ -119,7 +119,7 @@ function drawCut(context: Context, { sheet, cut, knife }: SheetParts, scale: num
   const cuts = sheet.cutting?.programme.cuts ?? [];
   const at = cuts[cut ?? -1];
   if (!at) return;
-  const [from, to] = lineOf(at);
+  const [from, to] = cutLine(at);
   context.save();
   context.strokeStyle = knife;
   context.lineWidth = 3 / scale;
@@ -131,30 +131,4 @@ function drawCut(context: Context, { sheet, cut, knife }: SheetParts, scale: num
   context.lineTo(to.x, to.y);
   context.stroke();
   context.restore();
-}
-
-/** Where the knife falls, mm on the flat sheet. */
-function lineOf({ lies: { x, y, width, height }, gauge, edge }: Cut) {
-  switch (edge) {
-    case 'left':
-      return [
-        { x: x + gauge, y },
-        { x: x + gauge, y: y + height },
-      ] as const;
-    case 'right':
-      return [
-        { x: x + width - gauge, y },
-        { x: x + width - gauge, y: y + height },
-      ] as const;
-    case 'top':
-      return [
-        { x, y: y + gauge },
-        { x: x + width, y: y + gauge },
-      ] as const;
-    case 'bottom':
-      return [
-        { x, y: y + height - gauge },
-        { x: x + width, y: y + height - gauge },
-      ] as const;
-  }
 }
