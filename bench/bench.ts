@@ -23,6 +23,7 @@ import { machines } from './machines';
 import { planner } from './planner';
 import { plates } from './plates';
 import { saving } from './saving';
+import { labels } from './labels';
 import { sheets } from './sheets';
 import { typing } from './typing';
 import { chainedPage, crowdedPage, manyPages } from './pages';
@@ -226,6 +227,7 @@ const PARTS = {
   plates,
   machines,
   sheets,
+  labels,
   press,
   saving,
   browser: inBrowser,

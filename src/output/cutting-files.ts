@@ -2,6 +2,7 @@ import type { Programme } from '../core/impose';
 import { cuttingSheets, inFront } from '../core/paperwork';
 import type { ImposedSheet } from '../core/job';
 import { formatNumber } from '../core/measure';
+import { csvOf } from './csv';
 import type { Desk } from './desk';
 import type { OutputFile } from './file';
 import { fileStem } from './file-name';
@@ -18,14 +19,13 @@ export async function cuttingFiles(
   const cut = sheets.flatMap((sheet) => (sheet.cutting ? [{ sheet, programme: sheet.cutting.programme }] : []));
   if (cut.length === 0) return [];
   const rows = cut.flatMap(({ sheet, programme }) => cuttingRows(sheet.name, programme));
-  const text = [HEAD, ...rows].map((row) => row.map(quoted).join(',')).join('\r\n');
   const stem = fileStem(document.name);
   const { name, grammage } = document.stock;
   const told = { job: document.name, paper: `${name} ${grammage} g/m²`.trim(), unit: document.unit };
   const day = at.toISOString().slice(0, 10);
   const pages = cuttingSheets(cut.map(({ sheet }) => ({ ...told, day, sheet })));
   return [
-    { name: `${stem}-cutting.csv`, type: 'text/csv', bytes: new TextEncoder().encode(`${text}\r\n`) },
+    { name: `${stem}-cutting.csv`, type: 'text/csv', bytes: csvOf([HEAD, ...rows]) },
     ...(pages
       ? [
           {
@@ -47,5 +47,3 @@ const cuttingRows = (name: string, { cuts }: Programme): readonly (readonly stri
     formatNumber(gauge, 2),
     inFront(front),
   ]);
-
-const quoted = (cell: string): string => (/[",\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell);

@@ -1,12 +1,8 @@
-import type { Job } from '../core/job';
+import { plainStem, type Job } from '../core/job';
 import type { DeskSide } from './desk';
 
 /** A name that any file system takes. */
-export function fileStem(name: string): string {
-  const plain = name.normalize('NFKD').replace(/[\u0300-\u036f]/g, '');
-  const words = plain.split(/[^A-Za-z0-9]+/).filter((word) => word !== '');
-  return words.join('-').toLowerCase().slice(0, 80) || 'job';
-}
+export const fileStem = (name: string): string => plainStem(name) || 'job';
 
 /**
  * The beginning of a file's name for each side: job and side, the piece too where the job has several, and no name

@@ -3,12 +3,13 @@ import { fork } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdir, readFile, readdir, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import type { Order } from 'sequelize';
 import { z } from 'zod';
 import { EXPORT_KINDS, EXPORT_WORDS, exportOf, type ExportWords } from '@/output/exports';
 import { shipped } from '@/output/home';
 import type { Job } from '@/core/job';
 import { incomingFolder } from './incoming';
-import { readCurrent, revision } from './jobs';
+import { readCurrent, revision, revisionTime } from './jobs';
 import { dataFolder, store } from './store/database';
 import type { ExportRow, ExportState } from './store/models';
 import { missing, refused } from './problems';
@@ -29,6 +30,13 @@ export interface ExportFacts {
   readonly problem: string | null;
   readonly files: z.infer<typeof Files>;
   readonly at: string;
+  /** How long it will take yet, seconds; null while that cannot be told. */
+  readonly left: number | null;
+}
+
+/** An export of any job, in the queue. */
+export interface Queued extends ExportFacts {
+  readonly name: string;
 }
 
 const factsOf = (row: ExportRow): ExportFacts => ({
@@ -42,7 +50,18 @@ const factsOf = (row: ExportRow): ExportFacts => ({
   problem: row.problem,
   files: Files.parse(JSON.parse(row.files)),
   at: row.createdAt.toISOString(),
+  left: leftOf(row),
 });
+
+/** Below this share of the whole nothing can be told of how long the rest takes. */
+const TELLING = 0.05;
+
+/** What it took so far tells what the rest takes. */
+function leftOf({ state, share, startedAt }: ExportRow): number | null {
+  if (state !== 'running' || !startedAt || share < TELLING) return null;
+  const taken = (Date.now() - startedAt.getTime()) / 1000;
+  return Math.ceil((taken / share) * (1 - share));
+}
 
 /** An export that is being made. */
 interface Running {
@@ -78,9 +97,12 @@ function hasRoom(): boolean {
 
 const folderOf = (id: string): string => dataFolder('exports', id);
 
-export async function requestExport(jobId: string, kind: string): Promise<ExportFacts> {
+/** @param asked number of the revision; left out, the newest */
+export async function requestExport(jobId: string, kind: string, asked?: number): Promise<ExportFacts> {
   if (!exportOf(kind)) throw refused.exportKind(kind, EXPORT_KINDS);
-  const { head } = await readCurrent(jobId);
+  const { head: newest } = await readCurrent(jobId);
+  const head = asked ?? newest;
+  if (asked !== undefined) await revisionTime(jobId, asked);
   const { models, write } = await store();
   const row = await write((transaction) =>
     models.exports.create(
@@ -112,6 +134,34 @@ export async function listExports(jobId: string): Promise<ExportList> {
   const { models } = await store();
   const rows = await models.exports.findAll({ where: { jobId }, order: [['createdAt', 'DESC']], limit: 20 });
   return { kinds: EXPORT_WORDS, exports: rows.map(factsOf) };
+}
+
+/** Exports of all jobs that wait or are made, in the order in which they are made. */
+export async function listQueue(): Promise<{ readonly queue: readonly Queued[] }> {
+  const { models } = await store();
+  const rows = await models.exports.findAll({ where: { state: ['running', 'waiting'] }, order: IN_ORDER, limit: 200 });
+  const jobs = await models.jobs.findAll({
+    where: { id: [...new Set(rows.map(({ jobId }) => jobId))] },
+    attributes: ['id', 'name'],
+  });
+  const names = new Map(jobs.map(({ id, name }) => [id, name]));
+  const queue = rows.map((row): Queued => ({ ...factsOf(row), name: names.get(row.jobId) ?? '' }));
+  return { queue: queue.sort((a, b) => Number(b.state === 'running') - Number(a.state === 'running')) };
+}
+
+/** Those of a larger rank first; of one rank, as they came. */
+const IN_ORDER: Order = [
+  ['rank', 'DESC'],
+  ['createdAt', 'ASC'],
+];
+
+/** Has an export made before all others that wait. */
+export async function hurryExport(id: string): Promise<ExportFacts> {
+  await exportRow(id);
+  const { models } = await store();
+  const highest = await models.exports.max<number | null, ExportRow>('rank', { where: { state: 'waiting' } });
+  await move(id, ['waiting'], { rank: (highest ?? 0) + 1 });
+  return readExport(id);
 }
 
 async function exportRow(id: string): Promise<ExportRow> {
@@ -155,7 +205,7 @@ export async function resumeExports(): Promise<void> {
   look();
 }
 
-type Values = Partial<Pick<ExportRow, 'state' | 'share' | 'step' | 'problem' | 'files'>>;
+type Values = Partial<Pick<ExportRow, 'state' | 'share' | 'step' | 'problem' | 'files' | 'rank' | 'startedAt'>>;
 
 /** Changes an export that is in one of some states: what was cancelled meanwhile stays so. @returns whether it was */
 async function move(id: string, from: readonly ExportState[], values: Values): Promise<boolean> {
@@ -182,9 +232,10 @@ async function work(): Promise<void> {
     while (queue.asked) {
       queue.asked = false;
       while (hasRoom()) {
-        const next = await models.exports.findOne({ where: { state: 'waiting' }, order: [['createdAt', 'ASC']] });
+        const next = await models.exports.findOne({ where: { state: 'waiting' }, order: IN_ORDER });
         if (!next) break;
-        if (await move(next.id, ['waiting'], { state: 'running', step: 'Starting' })) begin(next);
+        if (await move(next.id, ['waiting'], { state: 'running', step: 'Starting', startedAt: new Date() }))
+          begin(next);
       }
     }
   } finally {
@@ -216,7 +267,8 @@ async function runOne(row: ExportRow, signal: AbortSignal): Promise<void> {
     const job = await revision(row.jobId, row.revision);
     await writeFile(jobFile, JSON.stringify(job));
     await writeGuests(job, join(folder, 'in', 'guests'));
-    const made = await child(row, jobFile, folder, signal);
+    const at = exportOf(row.kind)?.isOfRevision ? await revisionTime(row.jobId, row.revision) : row.createdAt;
+    const made = await child(row, { jobFile, at, out: folder }, signal);
     await rm(join(folder, 'in'), { recursive: true, force: true });
     isKept = await move(row.id, ['running'], { state: 'done', share: 1, step: 'Done', files: JSON.stringify(made) });
   } catch (error) {
@@ -241,12 +293,16 @@ async function writeGuests({ output }: Job, folder: string): Promise<void> {
 const Step = z.object({ share: z.number(), step: z.string() });
 
 /** Runs the command line on the job: the same core, in a process that can be killed. */
-function child(row: ExportRow, jobFile: string, out: string, signal: AbortSignal): Promise<z.infer<typeof Files>> {
+function child(
+  row: ExportRow,
+  { jobFile, at, out }: { readonly jobFile: string; readonly at: Date; readonly out: string },
+  signal: AbortSignal,
+): Promise<z.infer<typeof Files>> {
   return new Promise((resolve, reject) => {
     const program = shipped('dist', 'ys.mjs');
     const args = ['export', jobFile, '--to', row.kind, '--out', out, '--assets', dataFolder('assets')];
     // What is wrong with the job is on the page already.
-    args.push('--at', row.createdAt.toISOString(), '--revision', String(row.revision), '--unchecked');
+    args.push('--at', at.toISOString(), '--revision', String(row.revision), '--unchecked');
     const running = fork(/* turbopackIgnore: true */ program, args, {
       stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
       env: { ...process.env, YS_HOME: shipped() },

@@ -142,6 +142,14 @@ export async function packedRevision(id: string, number: number): Promise<Uint8A
 /** One saved state. */
 export const revision = async (id: string, number: number): Promise<Job> => keptJob(await packedRevision(id, number));
 
+/** When a state was saved. */
+export async function revisionTime(id: string, number: number): Promise<Date> {
+  const { models } = await store();
+  const row = await models.revisions.findOne({ where: { jobId: id, number }, attributes: ['createdAt'] });
+  if (!row) throw missing.revision(number);
+  return row.createdAt;
+}
+
 export async function listRevisions(id: string) {
   await jobRow(id);
   const { models } = await store();

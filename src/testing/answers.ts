@@ -41,5 +41,6 @@ export const exportMade = (more: object = {}): object => ({
   problem: null,
   files: [{ name: 'flyer-press.pdf', type: 'application/pdf', bytes: 20_480 }],
   at: '2026-11-29T09:00:00.000Z',
+  left: null,
   ...more,
 });

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import sharp from 'sharp';
+import { readDataFile } from '../bring-in/data';
 import { readPicture } from '../bring-in/picture';
 import { readSvg } from '../bring-in/svg';
 import type { Asset, Job } from '../core/job';
@@ -42,6 +43,11 @@ async function assetOf(name: string, bytes: Buffer): Promise<Asset> {
     if (!read.ok) throw new Error(read.problem);
     const { width, height, shapes } = read.art;
     return { kind: 'drawing', name, width, height, shapes: shapes.length };
+  }
+  if (name.endsWith('.csv')) {
+    const read = readDataFile(name, bytes);
+    if (!read.ok) throw new Error(read.problem);
+    return read.asset;
   }
   const read = await readPicture(name, bytes);
   if (!read.ok) throw new Error(read.problem);

@@ -10,3 +10,4 @@ export * from './signature';
 export * from './signature-sheet';
 export * from './tiles';
 export * from './cut-line';
+export * from './run-drift';

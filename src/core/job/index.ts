@@ -5,6 +5,7 @@ export * from './named-measure';
 export * from './records';
 export * from './recorded';
 export * from './plain-name';
+export * from './file-names';
 export * from './kit';
 export * from './schema';
 export * from './with-piece';

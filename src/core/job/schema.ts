@@ -171,6 +171,12 @@ export const Output = z.strictObject({
   markOffset: extent.optional().describe('From the trim to the marks, mm; never less than the bleed.'),
   desk: DeskOutput.optional().describe('Left out, the usual desk sheet of who thinks in this unit.'),
   sheet: SheetOutput.optional().describe('Left out, as it is usual where the house prints.'),
+  names: z
+    .string()
+    .min(1)
+    .max(200)
+    .optional()
+    .describe('How the files of a hand-over are called: {client}, {job}, {what}, {revision}, {date}.'),
   previewPixels: z.number().int().min(100).max(10_000).default(1600).describe('Longest side of a preview picture.'),
 });
 export type Output = z.infer<typeof Output>;

@@ -2,3 +2,4 @@ export * from './proof-sheet';
 export * from './reply-sheet';
 export { together } from './sheet';
 export * from './cutting-sheet';
+export * from './letter-sheet';

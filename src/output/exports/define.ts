@@ -31,6 +31,8 @@ export interface Export<Kind extends string = string> {
   readonly isMain?: true;
   /** It carries a job on and is not printed from: faults in it do no harm yet, and templates have it too. */
   readonly isCarried?: true;
+  /** Of a revision it is the same at any time, byte for byte: it names the moment at which that was saved. */
+  readonly isOfRevision?: true;
   readonly make: (making: Making) => Promise<readonly MadeFile[]>;
 }
 

@@ -2,6 +2,7 @@ import type { Export } from './define';
 import { desk } from './desk';
 import { die } from './die';
 import { dummy } from './dummy';
+import { handOver } from './hand-over';
 import { plates } from './plates';
 import { press } from './press';
 import { preview } from './preview';
@@ -11,7 +12,7 @@ import { tiles } from './tiles';
 import { working } from './working';
 
 /** Every kind of export, in the order in which they are offered: server, command line and pages take them from here. */
-export const EXPORTS = [press, sheets, preview, proof, plates, die, dummy, desk, tiles, working] as const;
+export const EXPORTS = [press, handOver, sheets, preview, proof, plates, die, dummy, desk, tiles, working] as const;
 
 export type ExportKind = (typeof EXPORTS)[number]['kind'];
 

@@ -119,4 +119,11 @@ export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
       }
     },
   },
+  {
+    name: '0006-order-of-exports',
+    up: async ({ context: q }) => {
+      await q.addColumn('exports', 'rank', { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 });
+      await q.addColumn('exports', 'startedAt', { type: DataTypes.DATE, allowNull: true });
+    },
+  },
 ];

@@ -81,6 +81,9 @@ export class ExportRow extends Row<ExportRow> {
   declare problem: string | null;
   /** JSON: name, type and bytes of each file. */
   declare files: string;
+  /** Those with a larger one are made first. */
+  declare rank: CreationOptional<number>;
+  declare startedAt: CreationOptional<Date | null>;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -182,6 +185,8 @@ export function defineModels(sequelize: Sequelize): Models {
       step: text(),
       problem: DataTypes.TEXT,
       files: DataTypes.TEXT,
+      rank: { ...whole(), defaultValue: 0 },
+      startedAt: DataTypes.DATE,
       ...created(),
     },
     table('exports'),

@@ -14,6 +14,7 @@ import { wordsOf } from '../shell/api';
 import { fetched } from '../shell/fetched';
 import { Room } from '../shell/Room';
 import { FACES } from '../shell/theme';
+import { Queue } from './Queue';
 import { SeveralBar } from './SeveralBar';
 import { StageColumns } from './StageColumns';
 import { useBoard } from './use-board';
@@ -26,7 +27,7 @@ const JobTable = fetched(async () => (await import('./JobTable')).JobTable);
 
 /** The shop’s jobs by stage and due date. */
 export function Board() {
-  const { jobs, openIt, ...actions } = useBoard();
+  const { jobs, openIt, onMake, ...actions } = useBoard();
   const { data, error, refetch } = jobs;
   const [search, setSearch] = useState('');
   const [making, setMaking] = useState(false);
@@ -91,6 +92,7 @@ export function Board() {
             {wordsOf(error)}
           </Alert>
         )}
+        <Queue />
         {!data && !error && <Loading />}
         {data?.jobs.length === 0 && <Nothing onNew={() => setMaking(true)} />}
         {data && data.jobs.length > 0 && found.length === 0 && (
@@ -101,6 +103,7 @@ export function Board() {
           <>
             <SeveralBar
               chosen={found.filter((job) => chosen.has(job.id))}
+              onMake={onMake}
               onClear={() => setChosen(new Set())}
               {...actions}
             />

@@ -8,11 +8,13 @@ import { STAGE_WORDS } from './stages';
 
 interface Props extends Pick<JobActions, 'onMove' | 'onRemove'> {
   readonly chosen: readonly JobSummary[];
+  /** Has the press file of each made. */
+  readonly onMake: (chosen: readonly JobSummary[]) => void;
   readonly onClear: () => void;
 }
 
 /** What can be done with several jobs at once. */
-export function SeveralBar({ chosen, onMove, onRemove, onClear }: Props) {
+export function SeveralBar({ chosen, onMove, onRemove, onMake, onClear }: Props) {
   return (
     <Box
       role="toolbar"
@@ -30,6 +32,9 @@ export function SeveralBar({ chosen, onMove, onRemove, onClear }: Props) {
               {STAGE_WORDS[stage]}
             </Button>
           ))}
+          <Button size="small" variant="outlined" onClick={() => onMake(chosen)}>
+            Make their press files
+          </Button>
           <Button size="small" onClick={() => onRemove(chosen)}>
             Take them off
           </Button>

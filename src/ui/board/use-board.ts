@@ -6,6 +6,8 @@ import { nextVersion } from '@/core/edit';
 import { STAGES, begunFrom, type Job, type JobSummary, type Stage } from '@/core/job';
 import { api, wordsOf } from '../shell/api';
 import { openFile } from '../shell/bring-in';
+import { counted } from '@/core/measure';
+import { QUEUE } from './Queue';
 import { useSay } from '../shell/Messages';
 import type { JobActions } from './JobMenu';
 import { STAGE_WORDS } from './stages';
@@ -93,7 +95,20 @@ export function useBoard() {
     [attempt, client, say],
   );
 
-  return { jobs, openIt, onNext, onMove, onRemove };
+  const onMake = useCallback(
+    (chosen: readonly JobSummary[]) =>
+      void attempt(async () => {
+        for (const { id } of chosen) await api.exportJob(id, 'press');
+        await client.invalidateQueries({ queryKey: QUEUE });
+        say({
+          tone: 'done',
+          text: `${counted(chosen.length, 'press file')} wait to be made; each job has its own under Output.`,
+        });
+      }),
+    [attempt, client, say],
+  );
+
+  return { jobs, openIt, onNext, onMove, onRemove, onMake };
 }
 
 /** @returns what could not be moved, in words */

@@ -166,7 +166,7 @@ function Sheets({ sheets }: { readonly sheets: readonly ImposedSheet[] }) {
           )}
         </Box>
       )}
-      {sheet.cutting && isShown && <CuttingList programme={sheet.cutting.programme} />}
+      {sheet.cutting && isShown && <CuttingList programme={sheet.cutting.programme} sheet={sheet.size} />}
     </>
   );
 }

@@ -86,6 +86,14 @@ export interface ExportFacts {
   readonly problem: string | null;
   readonly files: readonly { readonly name: string; readonly type: string; readonly bytes: number }[];
   readonly at: string;
+  /** How long it will take yet, seconds; null while that cannot be told. */
+  readonly left: number | null;
+}
+
+/** An export of any job, in the queue. */
+export interface Queued extends ExportFacts {
+  readonly job: string;
+  readonly name: string;
 }
 
 /** What a print house says of a file, with a picture of each place where there is one. */
@@ -150,7 +158,12 @@ export const api = {
     call<unknown>(`/api/${book}/${encodeURIComponent(name)}`, { method: 'DELETE' }),
   exports: (id: string) =>
     call<{ kinds: readonly ExportKind[]; exports: readonly ExportFacts[] }>(`/api/jobs/${id}/exports`),
-  exportJob: (id: string, kind: string) => call<ExportFacts>(`/api/jobs/${id}/exports`, json('POST', { kind })),
+  /** @param revision left out, the newest */
+  exportJob: (id: string, kind: string, revision?: number) =>
+    call<ExportFacts>(`/api/jobs/${id}/exports`, json('POST', { kind, revision })),
+  queue: () => call<{ queue: readonly Queued[] }>('/api/exports'),
+  /** Before all others that wait. */
+  hurryExport: (id: string) => call<ExportFacts>(`/api/exports/${id}`, { method: 'PATCH' }),
   cancelExport: (id: string) => call<ExportFacts>(`/api/exports/${id}`, { method: 'DELETE' }),
 };
 

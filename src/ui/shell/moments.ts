@@ -44,3 +44,7 @@ export function momentWords(at: number | string, today = new Date()): string {
   const iso = day.map((part) => String(part).padStart(2, '0')).join('-');
   return `${dayWords(iso, today)}, ${date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
 }
+
+/** So long, as one says it: “20 s”, “3 min”. */
+export const durationWords = (seconds: number): string =>
+  seconds < 90 ? `${Math.max(1, Math.round(seconds))} s` : `${Math.round(seconds / 60)} min`;

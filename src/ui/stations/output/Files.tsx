@@ -11,9 +11,10 @@ import { whenSaved } from '../../open-job/when-saved';
 import { exportsKey, isOpen, useExports } from '../../open-job/use-exports';
 import { api, wordsOf, type ExportFacts } from '../../shell/api';
 import { useSay } from '../../shell/Messages';
-import { clockWords } from '../../shell/moments';
+import { clockWords, durationWords } from '../../shell/moments';
 import { Heading } from '../../shell/Heading';
 import { COLOURS, FACES } from '../../shell/theme';
+import { FileNames } from './FileNames';
 
 /** What leaves the house: the files, and what has been made of the job so far. */
 export function Files() {
@@ -79,6 +80,7 @@ function Exports() {
             </Box>
           ))}
       </Box>
+      <FileNames />
       <Box
         component="ul"
         aria-label="Exports"
@@ -116,6 +118,7 @@ function ExportLine({ facts, onStop }: { readonly facts: ExportFacts; readonly o
         <>
           <Box sx={{ flex: 1 }}>
             {facts.step}
+            {facts.left === null ? '' : ` · ${durationWords(facts.left)} left`}
             <LinearProgress variant="determinate" value={facts.share * 100} aria-label={facts.step} />
           </Box>
           <Button size="small" onClick={onStop}>

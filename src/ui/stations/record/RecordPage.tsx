@@ -7,11 +7,16 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import type { ReactNode } from 'react';
+import Button from '@mui/material/Button';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
 import { formatNumber } from '@/core/measure';
-import { useJob } from '../../open-job/context';
-import { useExports } from '../../open-job/use-exports';
-import { wordsOf, type ExportFacts, type ExportKind } from '../../shell/api';
+import { NumberField } from '../../field/NumberField';
+import { useJob, useJobStore } from '../../open-job/context';
+import { exportsKey, useExports } from '../../open-job/use-exports';
+import { whenSaved } from '../../open-job/when-saved';
+import { useSay } from '../../shell/Messages';
+import { api, wordsOf, type ExportFacts, type ExportKind } from '../../shell/api';
 import { momentWords } from '../../shell/moments';
 import { FACES } from '../../shell/theme';
 import { Proofs } from './Proofs';
@@ -40,6 +45,7 @@ function FilesMade() {
   const { data, error } = useExports();
   return (
     <Part title="Files made">
+      <HandOver head={head} />
       {error && <Box role="alert">{wordsOf(error)}</Box>}
       {data?.exports.length === 0 && <Box>No file was made of this job yet; that is done under Output.</Box>}
       {data !== undefined && data.exports.length > 0 && (
@@ -59,6 +65,40 @@ function FilesMade() {
         </Table>
       )}
     </Part>
+  );
+}
+
+/** All files of a state of the job in one: of the same state they are the same, byte for byte. */
+function HandOver({ head }: { readonly head: number }) {
+  const id = useJob((s) => s.job.id);
+  const store = useJobStore();
+  const client = useQueryClient();
+  const say = useSay();
+  const [asked, setAsked] = useState<number>();
+  const revision = asked ?? head;
+  const start = useMutation({
+    mutationFn: async () => {
+      await whenSaved(store);
+      return api.exportJob(id, 'hand-over', asked);
+    },
+    onSuccess: () => client.invalidateQueries({ queryKey: exportsKey(id) }),
+    onError: (failed) => say({ tone: 'problem', text: wordsOf(failed) }),
+  });
+  return (
+    <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end' }}>
+      <NumberField
+        label={`state, up to ${head}`}
+        value={revision}
+        least={1}
+        most={head}
+        whole
+        width={110}
+        onChange={(to) => setAsked(to === head ? undefined : to)}
+      />
+      <Button variant="outlined" disabled={start.isPending} onClick={() => start.mutate()}>
+        Hand it over
+      </Button>
+    </Box>
   );
 }
 
