@@ -2,6 +2,7 @@ import type { Export } from './define';
 import { desk } from './desk';
 import { die } from './die';
 import { dummy } from './dummy';
+import { flat } from './flat';
 import { handOver } from './hand-over';
 import { plates } from './plates';
 import { press } from './press';
@@ -12,7 +13,20 @@ import { tiles } from './tiles';
 import { working } from './working';
 
 /** Every kind of export, in the order in which they are offered: server, command line and pages take them from here. */
-export const EXPORTS = [press, handOver, sheets, preview, proof, plates, die, dummy, desk, tiles, working] as const;
+export const EXPORTS = [
+  press,
+  handOver,
+  sheets,
+  flat,
+  preview,
+  proof,
+  plates,
+  die,
+  dummy,
+  desk,
+  tiles,
+  working,
+] as const;
 
 export type ExportKind = (typeof EXPORTS)[number]['kind'];
 

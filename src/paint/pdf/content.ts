@@ -19,7 +19,13 @@ import { num, textString } from './objects';
 import { plateColour, type Plate } from './spaces';
 
 /** How a file states colour: as inks for the press, or as sRGB for a screen. */
-export type Purpose = { readonly kind: 'press' } | { readonly kind: 'screen'; readonly toRgb: (ink: Ink) => Rgb };
+export type Purpose =
+  | {
+      readonly kind: 'press';
+      /** Older than PDF/X-4: nothing is mixed, nothing has layers, and no colour is understood by a profile. */
+      readonly isFlat?: true;
+    }
+  | { readonly kind: 'screen'; readonly toRgb: (ink: Ink) => Rgb };
 
 export type GradientInk = Extract<Ink, { kind: 'gradient' }>;
 
@@ -61,6 +67,9 @@ export interface ContentContext {
   readonly resources: Resources;
   readonly font: (key: string) => ShapingFont | undefined;
 }
+
+/** Whether a file may neither mix nor have layers. */
+export const isFlat = (purpose: Purpose): boolean => purpose.kind === 'press' && purpose.isFlat === true;
 
 /** Colour space names in every page’s resources. */
 export const REGISTRATION_SPACE = 'CsAll';
@@ -119,6 +128,7 @@ function drawPart(part: PagePart, context: ContentContext): string {
   if ('items' in part) return itemsContent(part.items, context);
   if ('placed' in part) return part.placed.map((placed) => drawPlaced(placed, context)).join('');
   const drawn = itemsContent(part.layer.items, context);
+  if (isFlat(context.purpose)) return drawn;
   return `/OC /${context.resources.layer(part.layer)} BDC\n${drawn}EMC\n`;
 }
 

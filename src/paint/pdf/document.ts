@@ -2,7 +2,7 @@ import { PDFContext, PDFHexString, type PDFRef } from '@cantoo/pdf-lib';
 import { leavesOf, spotsIn, type Item, type PageItem, type PictureItem, type SoftMask } from '../../core/drawing';
 import type { Rect } from '../../core/layout';
 import { mmToPt } from '../../core/measure';
-import { itemsOfPart, pageContent, type PagePart, type Purpose } from './content';
+import { isFlat, itemsOfPart, pageContent, type PagePart, type Purpose } from './content';
 import { embedFont, type FontSource } from './fonts';
 import { openForeign, setDown, type ForeignDocument, type SetDown } from './foreign-page';
 import { spotName, type Neutral, type SpotBook } from './neutralise';
@@ -52,7 +52,8 @@ export const userUnitFor = (sheet: Rect): number =>
   Math.max(1, Math.ceil(mmToPt(Math.max(sheet.width, sheet.height)) / LARGEST));
 
 /**
- * Writes a PDF 1.6: for the press one that follows PDF/X-4 (ISO 15930-7), for the screen a plain one.
+ * Writes a PDF 1.6: for the press one that follows PDF/X-4 (ISO 15930-7), for the screen a plain one. A flat one for the
+ * press is a PDF 1.4 that follows PDF/X-1a (ISO 15930-4); what it shows must not mix.
  * The same request gives the same bytes.
  */
 export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
@@ -73,7 +74,8 @@ const PART = 256 * 1024;
 /** The same file in parts, as it is written: the pages of a long one are asked for one after the other. */
 export async function* pdfParts(request: PdfRequest): AsyncGenerator<Uint8Array, void> {
   const context = PDFContext.create();
-  const writer = new FileWriter(context, request.deflate, '1.6');
+  const flat = isFlat(request.purpose);
+  const writer = new FileWriter(context, request.deflate, flat ? '1.4' : '1.6');
   const press = request.purpose.kind === 'press';
   const profileRef = writer.stream({ N: press ? 4 : 3 }, request.profile.bytes);
   const pool = await poolFor(request, { context, writer, profileRef });
@@ -94,13 +96,13 @@ export async function* pdfParts(request: PdfRequest): AsyncGenerator<Uint8Array,
 
   for (const [key, used] of pool.fonts) {
     const font = request.font(key);
-    if (font) embedFont(writer, request, key, font, used);
+    if (font) embedFont(writer, request, key, font, used, flat);
   }
 
   const { metadata, profile } = request;
   const metadataRef = writer.encoded(
     { Type: 'Metadata', Subtype: 'XML' },
-    utf8(xmp(metadata, press ? 'PDF/X-4' : undefined)),
+    utf8(xmp(metadata, press && !flat ? 'PDF/X-4' : undefined)),
   );
   const intent = {
     Type: 'OutputIntent',
@@ -132,6 +134,8 @@ export async function* pdfParts(request: PdfRequest): AsyncGenerator<Uint8Array,
     CreationDate: date,
     ModDate: date,
     Trapped: 'False',
+    // ISO 15930-4, 6.13, from memory; PDF/X-4 is named in the metadata instead.
+    GTS_PDFXVersion: flat ? textString('PDF/X-1a:2003') : undefined,
   });
   const id = PDFHexString.of(metadata.id);
   writer.end({ Root, Info, ID: [id, id] });

@@ -22,15 +22,25 @@ export interface UsedFont {
 }
 
 /** A composite font whose character codes are glyph ids, subset and with a way back to text. */
-export function embedFont(objects: Objects, request: FontSource, key: string, font: ShapingFont, used: UsedFont): void {
+export function embedFont(
+  objects: Objects,
+  request: FontSource,
+  key: string,
+  font: ShapingFont,
+  used: UsedFont,
+  isFlat: boolean,
+): void {
   const gids = [...used.glyphs.keys()].sort((a, b) => a - b);
   const { facts } = font;
   const per = 1000 / font.unitsPerEm;
   const name = `${subsetTag(key, gids)}+${request.fontName(key)}`;
   const cff = facts.postscriptOutlines;
   const bytes = request.subset(key, gids);
+  // A whole OpenType font in a file is of PDF 1.6; before that its outlines stand there alone.
   const file = cff
-    ? { FontFile3: objects.stream({ Subtype: 'OpenType' }, bytes) }
+    ? {
+        FontFile3: objects.stream({ Subtype: isFlat ? 'CIDFontType0C' : 'OpenType' }, isFlat ? cffTable(bytes) : bytes),
+      }
     : { FontFile2: objects.stream({ Length1: bytes.length }, bytes) };
   const descriptor = objects.add({
     Type: 'FontDescriptor',
@@ -103,4 +113,16 @@ endcmap
 CMapName currentdict /CMap defineresource pop
 end
 end`;
+}
+
+/** The PostScript outlines of an OpenType font (ISO/IEC 14496-22, 4.5: a directory of tables by their tags). */
+function cffTable(font: Uint8Array): Uint8Array {
+  const view = new DataView(font.buffer, font.byteOffset, font.byteLength);
+  const count = view.getUint16(4);
+  for (let i = 0; i < count; i += 1) {
+    const at = 12 + i * 16;
+    const tag = String.fromCharCode(...font.subarray(at, at + 4));
+    if (tag === 'CFF ') return font.subarray(view.getUint32(at + 8), view.getUint32(at + 8) + view.getUint32(at + 12));
+  }
+  throw new Error('The font has no PostScript outlines.');
 }

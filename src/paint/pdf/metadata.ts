@@ -21,7 +21,7 @@ export const pdfDate = (at: Date): string => `D:${iso(at).replace(/[-:T]/g, '')}
 const uuid = (id: string): string =>
   `uuid:${[id.slice(0, 8), id.slice(8, 12), id.slice(12, 16), id.slice(16, 20), id.slice(20, 32)].join('-')}`;
 
-/** XMP of the document; a press file names its conformance (ISO 15930-7, clause 6.3, from memory). */
+/** XMP of the document; one that follows PDF/X-4 says so there (ISO 15930-7, clause 6.3, from memory). */
 export function xmp({ title, at, id }: Metadata, conformance: 'PDF/X-4' | undefined): string {
   const x4 = conformance ? `<pdfxid:GTS_PDFXVersion>${conformance}</pdfxid:GTS_PDFXVersion>` : '';
   return (

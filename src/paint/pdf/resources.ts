@@ -11,6 +11,7 @@ import { edges, grow, type Rect } from '../../core/layout';
 import {
   REGISTRATION_SPACE,
   SCREEN_SPACE,
+  isFlat,
   itemsContent,
   partsContent,
   type ContentContext,
@@ -145,9 +146,7 @@ export class ResourcePool {
           OP: overprint,
           op: overprint,
           OPM: isPlain ? 0 : 1,
-          ca: opacity,
-          CA: opacity,
-          BM: blend && blendName(blend),
+          ...(isFlat(this.source.purpose) ? {} : { ca: opacity, CA: opacity, BM: blend && blendName(blend) }),
         };
         return note(
           'ExtGState',
