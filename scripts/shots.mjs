@@ -54,11 +54,6 @@ try {
   };
   await visit('/');
   await shot('board');
-  await page.getByRole('button', { name: 'Table' }).click();
-  for (const name of ['Solstice card', 'Meteor-night flyer'])
-    await page.getByRole('checkbox', { name: `Choose ${name}`, exact: true }).check();
-  await shot('board-table');
-  await page.getByRole('button', { name: 'Cards', exact: true }).click();
   await visit('/jobs/demo-meteor-night');
   await page.keyboard.press('Alt+1');
   await shot('brief');
@@ -79,10 +74,6 @@ try {
   };
   await clickAt(20, 30);
   await shot('lay-out');
-  await page.keyboard.press('Control+f');
-  await page.getByRole('textbox', { name: 'Find' }).fill('dark');
-  await page.getByRole('list', { name: 'Places' }).getByRole('button').first().click();
-  await shot('search');
   // As it is seen from across the street, by eyes without green cones.
   await visit('/jobs/demo-report-poster?at=inspect');
   const eyes = page.getByRole('region', { name: 'Eyes' });
@@ -111,12 +102,27 @@ try {
   // The press file of the flyer, handed to the desk printer around the corner and to the one that prints banners.
   const address = await page.getByRole('link', { name: /press\.pdf/ }).getAttribute('href');
   const pdf = Buffer.from(await (await fetch(base + address)).arrayBuffer());
-  await visit('/jobs/demo-business-card?at=output');
-  await page.getByRole('button', { name: 'The sheet' }).click();
-  await page.locator('[data-press-sheet][data-drawn="1"]').waitFor();
-  await page.getByRole('button', { name: /^Cutting programme/ }).click();
-  await page.getByRole('table', { name: 'Cutting programme' }).getByRole('row').nth(4).hover();
+  await visit('/jobs/demo-observer-cards?at=output');
+  const sheet = page.getByRole('region', { name: 'Press sheet' });
+  await sheet.getByRole('textbox', { name: /^sheet/ }).fill('450 x 320');
+  await sheet.getByRole('textbox', { name: /^sheet/ }).press('Enter');
+  await sheet.getByRole('combobox', { name: 'another job on the same sheet' }).fill('Bookmark of four moons');
+  await page.getByRole('option', { name: /Bookmark of four moons/ }).click();
+  await sheet.getByRole('button', { name: 'The sheet', exact: true }).click();
+  await page.locator('[data-press-sheet][data-drawn="9"]').waitFor();
+  await sheet.getByRole('button', { name: /^Cutting programme/ }).click();
+  await sheet.getByRole('table', { name: 'Cutting programme' }).getByRole('row').nth(9).hover();
   await shot('output');
+  await visit('/jobs/demo-catalogue?at=output');
+  await sheet.getByRole('button', { name: 'The sheet', exact: true }).click();
+  await page.waitForTimeout(9000);
+  await shot('booklet-sheet');
+  await visit('/jobs/demo-loan-labels?at=lay-out');
+  const records = page.getByRole('region', { name: 'Records' });
+  await records.getByRole('textbox', { name: /^record/ }).fill('4711');
+  await records.getByRole('textbox', { name: /^record/ }).press('Enter');
+  await clickAt(45, 15);
+  await shot('labels');
   await visit('/jobs/demo-meteor-night?at=inspect');
   await page.getByRole('button', { name: 'The pile' }).click();
   await page.waitForTimeout(1500);

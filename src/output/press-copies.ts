@@ -49,7 +49,7 @@ export const copiesRequest = (desk: Desk, at: Date, progress: Progress): Promise
   requestOfCopies(desk, at, 'press', copyPages(desk, at, progress));
 
 /** After so many it is told how far it is, and memory is given back. */
-const STEP = { record: 500, sheet: 25 } as const;
+const STEP = { record: 1000, sheet: 50 } as const;
 
 /** Tells now and then how far it is. */
 export function told(
