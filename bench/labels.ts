@@ -14,7 +14,7 @@ const AT = new Date('2026-05-01T09:00:00Z');
 const withCopies = (job: Job, count: number): Job =>
   job.records?.from === 'count' ? { ...job, records: { ...job.records, count } } : job;
 
-/** Ten thousand labels with a code each: how much memory they take beside a thousand, and how long beside the writer. */
+/** Ten thousand labels with a code each: their memory beside a thousand, their time beside the writer’s. */
 export async function labels(): Promise<void> {
   const { job, assets } = await demoPiece('loan-labels');
   const [few, many] = [1_000, 10_000].map((count) => peakOf(withCopies(job, count)));

@@ -121,7 +121,6 @@ try {
   const records = page.getByRole('region', { name: 'Records' });
   await records.getByRole('textbox', { name: /^record/ }).fill('4711');
   await records.getByRole('textbox', { name: /^record/ }).press('Enter');
-  await clickAt(45, 15);
   await shot('labels');
   await visit('/jobs/demo-meteor-night?at=inspect');
   await page.getByRole('button', { name: 'The pile' }).click();

@@ -14,7 +14,7 @@ const elements = [
 ];
 const job = makeJob(elements, { inks: INKS });
 
-test('nothing in it is of a later PDF: no layers, no mixing, no user unit, no OpenType; it says what it follows', async () => {
+test('nothing in it is of a later PDF, and it says what it follows', async () => {
   const bytes = await pdfOf(job, inMemory(), 'press-x1a');
   const text = await inFolder((folder) => {
     const path = join(folder, 'f.pdf');

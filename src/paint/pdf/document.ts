@@ -52,8 +52,8 @@ export const userUnitFor = (sheet: Rect): number =>
   Math.max(1, Math.ceil(mmToPt(Math.max(sheet.width, sheet.height)) / LARGEST));
 
 /**
- * Writes a PDF 1.6: for the press one that follows PDF/X-4 (ISO 15930-7), for the screen a plain one. A flat one for the
- * press is a PDF 1.4 that follows PDF/X-1a (ISO 15930-4); what it shows must not mix.
+ * Writes a PDF 1.6: for the press one that follows PDF/X-4 (ISO 15930-7), for the screen a plain one. A flat one for
+ * the press is a PDF 1.4 that follows PDF/X-1a (ISO 15930-4); what it shows must not mix.
  * The same request gives the same bytes.
  */
 export async function writePdf(request: PdfRequest): Promise<Uint8Array> {
