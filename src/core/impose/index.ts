@@ -11,3 +11,4 @@ export * from './signature-sheet';
 export * from './tiles';
 export * from './cut-line';
 export * from './run-drift';
+export * from './spreads';

@@ -106,6 +106,7 @@ export const DeskOutput = z.strictObject({
   fill: z.enum(['same', 'each']).describe('Every sheet full of one side, or the sides one after another.'),
   marks: z.boolean().describe('Marks to cut by.'),
   overlap: extent.default(10).describe('By how much the parts of a large piece overlap, to be glued, mm.'),
+  flip: z.enum(['short', 'long']).optional().describe('Along which edge sheets are turned; left out, the short one.'),
   across: many.describe('Left out, as many as fit.'),
   down: many,
 });

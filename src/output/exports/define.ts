@@ -19,7 +19,7 @@ export interface Making {
 }
 
 /** Of what a piece must have something; undefined for what every piece has. */
-export type Needs = 'lines' | 'lines or folds';
+export type Needs = 'lines' | 'lines or folds' | 'pages';
 
 /** A kind of export: what is said of it, and how its files are made. */
 export interface Export<Kind extends string = string> {

@@ -9,6 +9,7 @@ import { press } from './press';
 import { preview } from './preview';
 import { proof } from './proof';
 import { sheets } from './sheets';
+import { spreads } from './spreads';
 import { tiles } from './tiles';
 import { working } from './working';
 
@@ -24,6 +25,7 @@ export const EXPORTS = [
   die,
   dummy,
   desk,
+  spreads,
   tiles,
   working,
 ] as const;

@@ -15,7 +15,7 @@ import { Group } from '../../slip/Slip';
 
 /** How the piece lies on the sheets of a desk printer. */
 export function DeskFields() {
-  const { job, surface } = useDesk();
+  const { job, surface, blank } = useDesk();
   const change = useJob((s) => s.change);
   const desk = job.output.desk ?? usualDesk(job);
   const set = (label: string, to: Partial<DeskOutput>) =>
@@ -101,6 +101,18 @@ export function DeskFields() {
         width={100}
         onChange={(overlap) => set('overlap', { overlap })}
       />
+      {blank.bound === 'saddle' && (
+        <ChoiceField
+          label="sheets turned along"
+          width={148}
+          value={desk.flip ?? 'short'}
+          options={[
+            { value: 'short', label: 'the short edge' },
+            { value: 'long', label: 'the long edge' },
+          ]}
+          onChange={(flip) => set('turning', { flip })}
+        />
+      )}
       <CheckField label="cut marks" checked={desk.marks} onChange={(marks) => set('marks', { marks })} />
       <Box
         role="status"

@@ -43,7 +43,11 @@ function Exports() {
   // Only what this piece has something for.
   const isDrawn = Object.values(piece.finish ?? {}).some((list) => list.some((f) => f.does === 'line'));
   const hasLines = isDrawn || blank.surfaces.some((s) => s.processLines.length > 0);
-  const has = { lines: hasLines, 'lines or folds': hasLines || blank.folding !== undefined };
+  const has = {
+    pages: blank.bound === 'saddle',
+    lines: hasLines,
+    'lines or folds': hasLines || blank.folding !== undefined,
+  };
   const store = useJobStore();
   const id = useJob((s) => s.job.id);
   const isSaved = useJob((s) => s.saving.phase.is === 'saved');
