@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { imposed, type Job } from '../core/job';
 import { pieceOf } from '../core/edit';
+import { overlaps } from '../core/layout';
 import { formatNumber } from '../core/measure';
 import { replyTo } from '../intake';
 import { begin, box, makeJob, words } from '../testing/jobs';
@@ -205,6 +206,21 @@ describe('a booklet of 28 pages', () => {
       expect(texts).toContain('signature 1');
     });
   });
+});
+
+test('a gathered book has a mark on the spine of each signature, each lower than the one before', async () => {
+  const book = begin('catalogue', { size: '170 x 240 mm', pages: '96', binding: 'perfect' });
+  const marks = sheetsOf(book).flatMap(({ collating, faces }) => {
+    const pages = faces.find(({ name }) => name === 'outer')?.sides ?? [];
+    // On the paper between two pages, and on none of them.
+    for (const { trim } of pages) if (collating) expect(overlaps(trim, collating)).toBe(false);
+    return collating ? [collating] : [];
+  });
+  expect(marks.length).toBeGreaterThan(2);
+  for (const [i, mark] of marks.entries()) if (i > 0) expect(mark.y).toBeCloseTo((marks[i - 1]?.y ?? 0) + 9, 6);
+  const [pdf] = await exported(book, 'sheets');
+  const black = (await platesOf(pdf?.bytes ?? new Uint8Array(), 1, PPI)).get('Black');
+  expect(meanOf(black, marks[0] ?? { x: 0, y: 0, width: 0, height: 0 })).toBeGreaterThan(0.95);
 });
 
 test('what fits on no sheet says so, and what is drawn to scale is no matter of sheets', async () => {

@@ -41,6 +41,7 @@ export function sheetPage({ document, fonts }: Desk, { sheet, face, placed, at, 
     type: fonts.set.find(SLUG_FACE.family, SLUG_FACE.weight, SLUG_FACE.italic),
     inks: { plates: plateNames(items), spots: spotsIn(items) },
     creases: onFace ?? { x: [], y: [] },
+    collating: face.name === 'outer' ? sheet.collating : undefined,
   });
   return {
     parts: [{ placed: forms }, { items: marks }],

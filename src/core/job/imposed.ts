@@ -75,6 +75,8 @@ export interface ImposedSheet {
   readonly cutting: { readonly layout: Layout; readonly programme: Programme } | undefined;
   /** Folds of a signature, mm on its outer form. */
   readonly creases: { readonly x: readonly Mm[]; readonly y: readonly Mm[] } | undefined;
+  /** On the spine of a gathered signature, mm on its outer form: lower on each, so that a wrong place is seen. */
+  readonly collating?: Rect;
   /** Share of the sheet that becomes pieces, 0 to 1. */
   readonly used: number;
   readonly working: readonly string[];
@@ -319,6 +321,7 @@ function asBook(asked: Asked, pages: readonly BlankSurface[], gathering: Gatheri
           shift: spine === 'left' ? -creep : creep,
         })),
       });
+      const mark = gathering === 'gathered' ? collatingMark(face('outer').sides, signature.pages, i) : undefined;
       return {
         name: `signature ${i + 1}`,
         size: room.sheet,
@@ -330,6 +333,7 @@ function asBook(asked: Asked, pages: readonly BlankSurface[], gathering: Gatheri
         over: run === undefined ? undefined : 0,
         cutting: undefined,
         creases: laid.creases,
+        ...(mark && { collating: mark }),
         used: (signature.scheme.pages / 2) * ((width * height) / (room.sheet.width * room.sheet.height)),
         working: [
           `${signature.scheme.pages} pages: ${signature.pages.join(', ')}`,
@@ -352,4 +356,25 @@ function asBook(asked: Asked, pages: readonly BlankSurface[], gathering: Gatheri
     return { ok: true, sheets, how: howOf(room, how) };
   }
   return { ok: false, message: whyNot(asked, { width: 2 * width, height }) };
+}
+
+/** A collating mark: how high it is, how wide at most, and how far below the one before it stands, mm [cp]. */
+const COLLATING = { height: 8, width: 3, step: 9, from: 10 } as const;
+
+/**
+ * The mark on the spine of a signature, between its first and its last page.
+ * @param index of the signature, from 0; after the foot of the spine marks begin again at its head
+ */
+function collatingMark(sides: readonly ImposedSide[], pages: readonly number[], index: number): Rect | undefined {
+  const trimOf = (page: number) => sides.find(({ surface }) => surface === pageName(page))?.trim;
+  const [first, last] = [trimOf(Math.min(...pages)), trimOf(Math.max(...pages))];
+  if (!first || !last) return undefined;
+  const [left, right] = first.x < last.x ? [first, last] : [last, first];
+  const gap = right.x - left.x - left.width;
+  const { height, step, from } = COLLATING;
+  const steps = Math.max(1, Math.floor((left.height - 2 * from - height) / step) + 1);
+  const width = Math.min(COLLATING.width, gap);
+  if (width <= 0) return undefined;
+  const x = left.x + left.width + gap / 2 - width / 2;
+  return { x, y: left.y + from + (index % steps) * step, width, height };
 }

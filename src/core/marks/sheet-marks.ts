@@ -26,10 +26,12 @@ export interface SheetMarksRequest {
   readonly inks: BarInks;
   /** Where a signature is folded, mm on this face; empty where it is cut. */
   readonly creases: { readonly x: readonly Mm[]; readonly y: readonly Mm[] };
+  /** On the spine of a signature, mm on this face. */
+  readonly collating?: Rect | undefined;
 }
 
 /** What is printed on a press sheet beside its pieces: where to cut and fold, targets, a colour bar, words. */
-export function sheetMarks({ face, room, words, type, inks, creases }: SheetMarksRequest): readonly Item[] {
+export function sheetMarks({ face, room, words, type, inks, creases, collating }: SheetMarksRequest): readonly Item[] {
   const taken = face.sides.map((side) => ({ side, seen: grow(side.trim, side.bleed) }));
   const cuts = cutMarks(taken, room);
   const folds = foldMarks(taken, room, creases);
@@ -41,6 +43,7 @@ export function sheetMarks({ face, room, words, type, inks, creases }: SheetMark
     ...stroked('fold marks', folds, [2, 1]),
     ...stroked('register targets', targets),
     ...bar,
+    ...(collating ? [filled('collating mark', collating)] : []),
     ...slugLine(words, type, room, taken),
   ];
 }
@@ -55,6 +58,16 @@ function stroked(from: string, path: Path, dash: readonly Mm[] = []): readonly I
   const stroke = { ink: REGISTRATION, width: WEIGHT, dash, cap: 'butt' as const };
   return [{ kind: 'path', from, opacity: 1, matrix: IDENTITY, path, fill: null, stroke }];
 }
+
+const filled = (from: string, rect: Rect): Item => ({
+  kind: 'path',
+  from,
+  opacity: 1,
+  matrix: IDENTITY,
+  path: rectPath(rect),
+  fill: REGISTRATION,
+  stroke: null,
+});
 
 const unique = (values: readonly number[]): readonly number[] =>
   [...values].sort((a, b) => a - b).filter((v, i, all) => i === 0 || v - (all[i - 1] ?? 0) > 1e-6);
