@@ -60,7 +60,9 @@ const KEPT = 32 * 1024 * 1024;
 /** Pictures as a file takes them: those of the sides that are being written. */
 export class PictureShelf {
   private readonly encoded = new Map<string, EncodedPicture>();
+  /** Which use of a picture an item is: of the sides that are written, and of those that all copies have. */
   private useOf = new Map<string, string>();
+  private held: ReadonlyMap<string, string> = new Map();
 
   constructor(
     private readonly desk: Desk,
@@ -71,7 +73,7 @@ export class PictureShelf {
   async take(sides: Desk['sides'], progress: Progress = () => undefined): Promise<void> {
     const { desk, how } = this;
     const uses = new Map<string, PictureUse>();
-    this.useOf = new Map();
+    this.useOf = new Map(this.held);
     for (const { drawing, rules } of sides) {
       for (const item of leavesOf(itemsOf(drawing))) {
         const use = item.kind === 'picture' ? pictureUse(desk.job, item, how.needed(rules.ppi.value)) : undefined;
@@ -82,6 +84,7 @@ export class PictureShelf {
         if (!before || before.size.width < use.size.width) this.useOf.set(pictureKey(item), keyOfUse(use));
       }
     }
+    if (uses.size === 0) return;
     this.clear(uses);
     let done = 0;
     for (const [key, use] of uses) {
@@ -91,12 +94,19 @@ export class PictureShelf {
     }
   }
 
+  /** Encodes what all copies show, and keeps it whatever comes after. */
+  async hold(sides: Desk['sides']): Promise<void> {
+    await this.take(sides);
+    this.held = this.useOf;
+  }
+
   /** The oldest go first. */
   private clear(wanted: ReadonlyMap<string, unknown>): void {
+    const kept = new Set(this.held.values());
     let held = [...this.encoded.values()].reduce((sum, { bytes }) => sum + bytes.length, 0);
     for (const [key, { bytes }] of this.encoded) {
       if (held <= KEPT) return;
-      if (wanted.has(key)) continue;
+      if (wanted.has(key) || kept.has(key)) continue;
       this.encoded.delete(key);
       held -= bytes.length;
     }

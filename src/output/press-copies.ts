@@ -27,10 +27,11 @@ export async function requestOfCopies(
 ): Promise<PdfRequest> {
   const shelf = pressPictures(desk);
   const masks = new MaskShelf(desk);
+  await shelf.hold(desk.sides);
   await masks.take(desk.sides);
   async function* further(): AsyncGenerator<PdfPage> {
     for (const { sides, pages } of made) {
-      await shelf.take([...desk.sides, ...sides]);
+      await shelf.take(sides);
       await masks.take(sides);
       yield* pages;
     }
