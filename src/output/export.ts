@@ -23,7 +23,7 @@ export async function exportJob(request: ExportRequest): Promise<readonly MadeFi
   const guest = async (asked: SheetGuest): Promise<Job> => {
     const found = await request.guest?.(asked);
     if (found) return found;
-    throw new CannotExport(`“${asked.name}” lies on the same sheets and is not here. Take it off them, or bring it.`);
+    throw new CannotExport(`“${asked.name}” lies on the same sheets and is not here. Take it off them.`);
   };
   const made = exportOf(kind);
   if (!made) throw new CannotExport(`“${kind}” is not a kind of file.`);

@@ -13,8 +13,8 @@ import { pressPage, pressPictures, pressRequest } from './press-page';
 const TOLD = 8;
 
 /**
- * The press file for houses that ask for PDF/X-1a: nothing in it is mixed, by nobody’s machine, and nothing is asked of
- * the house that PDF 1.4 does not know.
+ * The press file for houses that ask for PDF/X-1a: nothing in it is mixed, and nothing is asked of the house that
+ * PDF 1.4 does not know.
  * @throws CannotExport with what would have to be mixed, element by element
  */
 export async function flatFile(desk: Desk, at: Date, progress: Progress): Promise<OutputFile> {

@@ -50,7 +50,7 @@ export class RecordFaults {
   refuse(): void {
     if (this.count === 0) return;
     const more = this.count > TOLD ? ` ${counted(this.count - TOLD, 'fault')} more.` : '';
-    throw new CannotExport(`${this.said.join('\n')}${more}`);
+    throw new CannotExport(`${this.said.join(' ')}${more}`);
   }
 }
 

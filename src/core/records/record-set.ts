@@ -55,7 +55,7 @@ export function dataAsset(
   if (long !== undefined) return { ok: false, problem: `“${name}”: A column is named with over 200 letters.` };
   const keys = head.map(columnKey);
   const twice = head.find((column, i) => keys.indexOf(columnKey(column)) < i);
-  if (twice !== undefined) return { ok: false, problem: `“${name}” has two columns that are called “${twice}”.` };
+  if (twice !== undefined) return { ok: false, problem: `“${name}” has two columns “${twice}”.` };
   if (below.length === 0)
     return { ok: false, problem: `“${name}” needs a row that names the columns, and at least one below it.` };
   const ragged = below.findIndex((row) => row.length > head.length);

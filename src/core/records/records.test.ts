@@ -87,7 +87,7 @@ test.each([
       ['Name', 'name'],
       ['a', 'b'],
     ],
-    'two columns that are called “name”',
+    'two columns “name”',
   ],
   [[['Name']], 'at least one below it'],
   [[['Name'], ['a', 'b']], 'Row 2 has 2 cells; there are 1 columns'],

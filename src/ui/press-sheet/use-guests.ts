@@ -36,5 +36,5 @@ export function useGuests({ output }: Pick<Job, 'output'>): Guests {
     return all.length === asked.length ? all : undefined;
   }, [asked, jobs]);
   const name = asked[failed]?.name;
-  return { guests, problem: name === undefined ? undefined : `“${name}” is not here any more. Take it off the sheet.` };
+  return { guests, problem: name === undefined ? undefined : `“${name}” is gone. Take it off the sheet.` };
 }
