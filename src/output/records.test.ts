@@ -223,3 +223,14 @@ describe('on the sheets of the press', () => {
     await expect(pdfOf(turned, assets, 'sheets')).rejects.toThrow(/Print it sheetwise/);
   });
 });
+
+test('words that grow out of the card on one copy alone are named with its row, and what all have is not', async () => {
+  const grows = words('name', '«name»', [5, 5, 45, 20]);
+  const text = { ...grows, placement: { ...grows.placement, y: { start: 5, size: 'content' as const } } };
+  const tight = box('edge', [0.5, 20, 10, 5], { name: 'Near the knife' });
+  const job = makeJob([text, tight], {}, { size: { width: 85, height: 55 } });
+  const { job: recordedJob, assets } = recorded(job, `name\nAda\n${'Cleopatra '.repeat(40)}\n`);
+  const told = (await checkJob(recordedJob, assets)).map(({ message, element }) => [element, message.slice(0, 8)]);
+  expect(told).toContainEqual(['name', 'Record 2']);
+  expect(told).not.toContainEqual(['edge', 'Record 2']);
+});

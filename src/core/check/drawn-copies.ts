@@ -1,11 +1,11 @@
 import { composeContextOf, createComposer, type Resources } from '../compose';
 import type { Drawing } from '../drawing';
 import type { Blank, BlankSurface } from '../format';
-import { surfacesToLay, type Job, type Piece } from '../job';
+import { elementsOn, surfacesToLay, type Element, type Job, type Piece } from '../job';
 import { withRecord, type RecordSet } from '../records';
 import type { Rules } from '../rules';
 import { checkSurface } from './registry';
-import { recordRules } from './record-rules';
+import { isElsewhere, recordRules } from './record-rules';
 import type { Finding } from './rule';
 
 /** One side of one piece, drawn. */
@@ -68,6 +68,14 @@ export function* drawnCopies(copies: Copies, order?: Iterable<number>): Generato
 /** What may be right on one copy and wrong on the next: words that do not fit, codes, pictures, signs. */
 const findingsOf = (job: Job, sides: readonly DrawnSide[], copies: Copies): readonly Finding[] =>
   sides.flatMap(({ piece, surface, drawing, blank }) => {
-    const rules = recordRules(drawing, copies.sides.find((side) => side.surface === surface)?.drawing);
-    return rules.length === 0 ? [] : checkSurface(job, piece, surface.name, drawing, { blank, rules });
+    const like = copies.sides.find((side) => side.surface === surface)?.drawing;
+    const rules = recordRules(drawing, like);
+    if (rules.length === 0) return [];
+    const written = new Set<Element>(copies.document.pieces.flatMap((p) => elementsOn(p, surface.name)));
+    const filled = elementsOn(piece, surface.name);
+    // What all copies have where they all have it is told once, by the check of the job.
+    const isOwn = (id: string | null) =>
+      filled.some((element) => element.id === id && !written.has(element)) ||
+      drawing.frames.some((frame) => frame.element === id && isElsewhere(frame, like));
+    return checkSurface(job, piece, surface.name, drawing, { blank, rules }).filter(({ element }) => isOwn(element));
   });

@@ -1,9 +1,11 @@
-import type { Drawing, Note } from '../drawing';
+import type { Drawing, Frame, Note } from '../drawing';
+import { TOUCH, type Rect } from '../layout';
 import { codeQuietRule } from './code-quiet';
 import { codeSmallRule } from './code-small';
 import { codeWrongRule } from './code-wrong';
 import { missingRule } from './missing';
 import type { Rule } from './rule';
+import { safeAreaRule } from './safe-area';
 import { tablePastBoxRule } from './table-past-box';
 import { textOverflowRule } from './text-overflow';
 
@@ -20,8 +22,11 @@ const OF_RECORDS: Readonly<Partial<Record<Note['kind'], Rule>>> = {
  * The rules that one of many copies needs: all that its drawing notes, and those of codes that came out otherwise.
  * @param like the drawing of the copy that every rule has seen
  */
-export function recordRules({ notes }: Drawing, like: Drawing | undefined): readonly Rule[] {
+export function recordRules(drawing: Drawing, like: Drawing | undefined): readonly Rule[] {
+  const { notes, frames, boxes } = drawing;
   const rules = new Set<Rule>();
+  // Words that grow with what they say may reach where the knife is.
+  if (frames.some((frame) => isElsewhere(frame, like) && !isWithin(frame.ink, boxes.safe))) rules.add(safeAreaRule);
   for (const note of notes) {
     const rule = OF_RECORDS[note.kind];
     if (rule) rules.add(rule);
@@ -30,6 +35,20 @@ export function recordRules({ notes }: Drawing, like: Drawing | undefined): read
   }
   return [...rules];
 }
+
+/** Whether something lies otherwise than in another drawing of its side. */
+export function isElsewhere({ element, rect }: Frame, like: Drawing | undefined): boolean {
+  const there = like?.frames.find((frame) => frame.element === element)?.rect;
+  return !there || Math.max(...EDGES.map((edge) => Math.abs(there[edge] - rect[edge]))) > TOUCH;
+}
+
+const EDGES = ['x', 'y', 'width', 'height'] as const;
+
+const isWithin = (inner: Rect, outer: Rect): boolean =>
+  inner.x >= outer.x - TOUCH &&
+  inner.y >= outer.y - TOUCH &&
+  inner.x + inner.width <= outer.x + outer.width + TOUCH &&
+  inner.y + inner.height <= outer.y + outer.height + TOUCH;
 
 type CodeNote = Extract<Note, { kind: 'code' }>;
 
