@@ -234,3 +234,14 @@ test('words that grow out of the card on one copy alone are named with its row, 
   expect(told).toContainEqual(['name', 'Record 2']);
   expect(told).not.toContainEqual(['edge', 'Record 2']);
 });
+
+test('a name that is no column is told, and type that is made too small on one copy', async () => {
+  const fits = words('name', '«name»', [5, 5, 45, 10], {}, { fit: { to: 'frame', least: 10 } });
+  const job = makeJob([fits, words('lost', 'Call «phone»', [5, 30, 45, 10])], {}, { size: { width: 85, height: 55 } });
+  const { job: recordedJob, assets } = recorded(job, `name\nAda\n${'Cleopatra '.repeat(30)}\n`);
+  const told = (await checkJob(recordedJob, assets)).map(({ rule, message }) => `${rule}: ${message}`);
+  expect(told.filter((words) => words.startsWith('column-unknown'))).toEqual([
+    'column-unknown: «phone»: the records have no such column. They have name.',
+  ]);
+  expect(told.some((words) => /^type-small: Record 2 /.test(words))).toBe(true);
+});

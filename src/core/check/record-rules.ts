@@ -1,4 +1,4 @@
-import type { Drawing, Frame, Note } from '../drawing';
+import { leavesOf, type Drawing, type Frame, type Note } from '../drawing';
 import { TOUCH, type Rect } from '../layout';
 import { codeQuietRule } from './code-quiet';
 import { codeSmallRule } from './code-small';
@@ -6,6 +6,7 @@ import { codeWrongRule } from './code-wrong';
 import { missingRule } from './missing';
 import type { Rule } from './rule';
 import { safeAreaRule } from './safe-area';
+import { typeSmallRule } from './type-small';
 import { tablePastBoxRule } from './table-past-box';
 import { textOverflowRule } from './text-overflow';
 
@@ -27,6 +28,8 @@ export function recordRules(drawing: Drawing, like: Drawing | undefined): readon
   const rules = new Set<Rule>();
   // Words that grow with what they say may reach where the knife is.
   if (frames.some((frame) => isElsewhere(frame, like) && !isWithin(frame.ink, boxes.safe))) rules.add(safeAreaRule);
+  // Words that are made to fit become small where there are many.
+  if (frames.some((frame) => isSmaller(frame, like))) rules.add(typeSmallRule);
   for (const note of notes) {
     const rule = OF_RECORDS[note.kind];
     if (rule) rules.add(rule);
@@ -41,6 +44,16 @@ export function isElsewhere({ element, rect }: Frame, like: Drawing | undefined)
   const there = like?.frames.find((frame) => frame.element === element)?.rect;
   return !there || Math.max(...EDGES.map((edge) => Math.abs(there[edge] - rect[edge]))) > TOUCH;
 }
+
+/** Whether something is set in smaller type than on another drawing of its side. */
+function isSmaller(frame: Frame, like: Drawing | undefined): boolean {
+  if (frame.kind !== 'text') return false;
+  const there = like?.frames.find(({ element }) => element === frame.element);
+  return there === undefined || smallest(frame) < smallest(there) - TOUCH;
+}
+
+const smallest = ({ items }: Frame): number =>
+  leavesOf(items).reduce((least, item) => (item.kind === 'glyphs' ? Math.min(least, item.size) : least), Infinity);
 
 const EDGES = ['x', 'y', 'width', 'height'] as const;
 

@@ -23,6 +23,7 @@ import { codeContrastRule } from './code-contrast';
 import { codeQuietRule } from './code-quiet';
 import { codeSmallRule } from './code-small';
 import { codeWrongRule } from './code-wrong';
+import { columnUnknownRule } from './column-unknown';
 import { coatDriftRule } from './coat-drift';
 import { coatFineRule } from './coat-fine';
 import { coatKnocksOutRule } from './coat-knocks-out';
@@ -76,6 +77,7 @@ export const RULES: readonly Rule[] = [
   copiesLeftRule,
   missingRule,
   codeWrongRule,
+  columnUnknownRule,
   codeSmallRule,
   codeQuietRule,
   codeContrastRule,
