@@ -3,41 +3,16 @@ import { deskSheet, type DeskSheet } from '../core/impose';
 import { deskRequest, type DeskOutput } from '../core/job';
 import { grow, rectPath, translation, type Rect } from '../core/layout';
 import { formatLength, ptToMm } from '../core/measure';
-import { writePdf, type PdfPage } from '../paint/pdf';
+import type { PdfPage } from '../paint/pdf';
 import { CannotExport } from './cannot-export';
 import type { Desk, DeskSide } from './desk';
+import { deskPdf } from './desk-pdf';
 import type { Progress } from './file';
 import type { OutputFile } from './file';
-import { fileStem } from './file-name';
-import { commonParts, encodePictures, fileId } from './pdf-request';
-import { screenEncoding, screenPurpose } from './preview';
-import { readSrgb } from './profiles';
-
-/** Pictures are kept to what a desk printer shows. */
-const PPI = 300;
 
 /** Several of the piece, or its sides one after another, on a desk printer’s sheets with marks to cut by. */
-export async function deskSheetFile(desk: Desk, at: Date, progress: Progress): Promise<OutputFile> {
-  const { job } = desk;
-  const settings = job.output.desk;
-  const picture = await encodePictures(
-    desk,
-    () => PPI,
-    (bytes, use) => screenEncoding(desk, bytes, use),
-    (share, step) => progress(0.8 * share, step),
-  );
-  progress(0.85, 'Laying out the sheets');
-  const bytes = await writePdf({
-    pages: sheetsOf(desk, settings),
-    purpose: screenPurpose(desk),
-    metadata: { title: `${job.name}, desk sheets`, at, id: fileId(job, at, 'desk') },
-    profile: { bytes: await readSrgb(), condition: 'sRGB', about: 'sRGB' },
-    ...(await commonParts(desk)),
-    picture,
-  });
-  progress(1, 'Done');
-  return { name: `${fileStem(job.name)}-desk.pdf`, type: 'application/pdf', bytes };
-}
+export const deskSheetFile = (desk: Desk, at: Date, progress: Progress): Promise<OutputFile> =>
+  deskPdf(desk, at, progress, { what: 'desk', pages: () => sheetsOf(desk, desk.job.output.desk) });
 
 /** Sides of one size go together; each fills sheets alone, or all of them fill sheets in their order. */
 function sheetsOf(desk: Desk, settings: DeskOutput | undefined): readonly PdfPage[] {

@@ -6,34 +6,22 @@ import { usualDesk, type DeskOutput } from '../core/job';
 import { IDENTITY, multiply, scaling, translation, type Matrix, type Rect } from '../core/layout';
 import { counted, formatNumber, ptToMm, type Mm } from '../core/measure';
 import { noteItems, type Face } from '../core/type';
-import { writePdf, type Form, type PdfPage, type PlacedForm } from '../paint/pdf';
+import type { Form, PdfPage, PlacedForm } from '../paint/pdf';
 import { CannotExport } from './cannot-export';
 import type { Desk, DeskSide } from './desk';
+import { deskPdf } from './desk-pdf';
 import type { OutputFile, Progress } from './file';
-import { fileStem } from './file-name';
-import { commonParts, encodePictures, fileId } from './pdf-request';
-import { screenEncoding, screenPurpose } from './preview';
-import { readSrgb } from './profiles';
 
-/** Pictures are kept to what a desk printer shows. */
-const PPI = 300;
 const INK = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 100 }, overprint: false } as const;
 const [LINE_PT, WORDS_PT, NUMBER_PT] = [0.5, 11, 9];
 
 /** A booklet for a desk printer: two pages to a side of its sheets, and on a page before them what to do. */
-export async function spreadsFile(desk: Desk, at: Date, progress: Progress): Promise<OutputFile> {
+export function spreadsFile(desk: Desk, at: Date, progress: Progress): Promise<OutputFile> {
   const { job } = desk;
   const pages = desk.sides.filter(({ surface }) => pageNumberOf(surface.name) !== undefined);
   const [first] = pages;
   if (first?.blank.bound !== 'saddle')
     throw new CannotExport('Only a booklet that is stitched through its fold is printed in spreads.');
-  const picture = await encodePictures(
-    desk,
-    () => PPI,
-    (bytes, use) => screenEncoding(desk, bytes, use),
-    (share, step) => progress(0.8 * share, step),
-  );
-  progress(0.85, 'Laying out the spreads');
   const sheets = printersSpreads(pages.length);
   const laid = layoutOf(first, job.output.desk ?? usualDesk(job), first.rules.thickness.value);
   const forms = new Map(pages.map((side) => [side.surface.name, { side, form: formOf(side) }]));
@@ -41,26 +29,18 @@ export async function spreadsFile(desk: Desk, at: Date, progress: Progress): Pro
     const found = page === undefined ? undefined : forms.get(pageName(page));
     return page !== undefined && found ? [placed(found, page, { laid, isLeft, isTurned, count: pages.length })] : [];
   };
-  const bytes = await writePdf({
-    pages: [
-      wordsPage(desk, laid, sheets),
-      ...sheets.flatMap(({ front, back }, i) => [
-        sheetPage(laid, [...half(front[0], true, false), ...half(front[1], false, false)], `sheet ${i + 1}, front`),
-        sheetPage(
-          laid,
-          [...half(back[0], true, laid.isLong), ...half(back[1], false, laid.isLong)],
-          `sheet ${i + 1}, back`,
-        ),
-      ]),
-    ],
-    purpose: screenPurpose(desk),
-    metadata: { title: `${job.name}, spreads`, at, id: fileId(job, at, 'spreads') },
-    profile: { bytes: await readSrgb(), condition: 'sRGB', about: 'sRGB' },
-    ...(await commonParts(desk)),
-    picture,
-  });
-  progress(1, 'Done');
-  return { name: `${fileStem(job.name)}-spreads.pdf`, type: 'application/pdf', bytes };
+  const made = () => [
+    wordsPage(desk, laid, sheets),
+    ...sheets.flatMap(({ front, back }, i) => [
+      sheetPage(laid, [...half(front[0], true, false), ...half(front[1], false, false)], `sheet ${i + 1}, front`),
+      sheetPage(
+        laid,
+        [...half(back[0], true, laid.isLong), ...half(back[1], false, laid.isLong)],
+        `sheet ${i + 1}, back`,
+      ),
+    ]),
+  ];
+  return deskPdf(desk, at, progress, { what: 'spreads', pages: made });
 }
 
 /** How a spread lies on its sheet. */

@@ -5,43 +5,19 @@ import { usualDesk } from '../core/job';
 import { IDENTITY, translation, type Matrix, type Rect } from '../core/layout';
 import { counted, formatLength, formatSize, ptToMm, type Mm } from '../core/measure';
 import { noteItems, type Face } from '../core/type';
-import { writePdf, type Form, type PdfPage } from '../paint/pdf';
+import type { Form, PdfPage } from '../paint/pdf';
 import { CannotExport } from './cannot-export';
 import type { Desk, DeskSide } from './desk';
+import { deskPdf } from './desk-pdf';
 import type { OutputFile, Progress } from './file';
-import { fileStem } from './file-name';
-import { commonParts, encodePictures, fileId } from './pdf-request';
-import { screenEncoding, screenPurpose } from './preview';
-import { readSrgb } from './profiles';
 
-/** Pictures are kept to what a desk printer shows. */
-const PPI = 300;
 const INK = { kind: 'process', build: { c: 0, m: 0, y: 0, k: 100 }, overprint: false } as const;
 /** Weight of lines to cut along, and size of the names of tiles, pt. */
 const [LINE_PT, NAME_PT, WORDS_PT] = [0.25, 6, 10];
 
 /** A large piece on the sheets of a desk printer, to be cut and glued together; a plan of them first. */
-export async function tilesFile(desk: Desk, at: Date, progress: Progress): Promise<OutputFile> {
-  const { job } = desk;
-  const picture = await encodePictures(
-    desk,
-    () => PPI,
-    (bytes, use) => screenEncoding(desk, bytes, use),
-    (share, step) => progress(0.8 * share, step),
-  );
-  progress(0.85, 'Laying out the tiles');
-  const pages = desk.sides.flatMap((side) => sidePages(desk, side));
-  const bytes = await writePdf({
-    pages,
-    purpose: screenPurpose(desk),
-    metadata: { title: `${job.name}, tiles`, at, id: fileId(job, at, 'tiles') },
-    profile: { bytes: await readSrgb(), condition: 'sRGB', about: 'sRGB' },
-    ...(await commonParts(desk)),
-    picture,
-  });
-  progress(1, 'Done');
-  return { name: `${fileStem(job.name)}-tiles.pdf`, type: 'application/pdf', bytes };
-}
+export const tilesFile = (desk: Desk, at: Date, progress: Progress): Promise<OutputFile> =>
+  deskPdf(desk, at, progress, { what: 'tiles', pages: () => desk.sides.flatMap((side) => sidePages(desk, side)) });
 
 function sidePages({ job, fonts }: Desk, side: DeskSide): readonly PdfPage[] {
   const { surface, drawing } = side;
