@@ -26,7 +26,7 @@ const code = element<'code'>({
   id: 'code',
   placement: { against: { box: 'trim' }, x: { start: 55, size: 25 }, y: { start: 5, size: 25 } },
   symbology: 'qr',
-  content: 'https://quillrook.example/p/«id»',
+  content: 'https://quillrook.example/p/{id}',
 } as never);
 
 function jobs(sheet: Partial<Job['output']['sheet']> = {}): { readonly cards: Job; readonly bookmark: Job } {
@@ -41,7 +41,7 @@ function jobs(sheet: Partial<Job['output']['sheet']> = {}): { readonly cards: Jo
     { size: { width: 50, height: 160 } },
   );
   const cards = makeJob(
-    [words('name', '«name»', [5, 5, 45, 20]), code],
+    [words('name', '{name}', [5, 5, 45, 20]), code],
     {
       name: 'Cards',
       quantity: 300,

@@ -44,8 +44,8 @@ const cards = (extra: readonly Element[] = []) =>
   makeJob(
     [
       box('ground', [0, 0, 85, 55], { fill: { kind: 'process', c: 0, m: 0, y: 20, k: 0 } }),
-      words('name', '«name»\n«title»', [5, 5, 45, 20]),
-      code('qr', 'https://quillrook.example/p/«id»', [55, 5, 25, 25]),
+      words('name', '{name}\n{title}', [5, 5, 45, 20]),
+      code('qr', 'https://quillrook.example/p/{id}', [55, 5, 25, 25]),
       ...extra,
     ],
     {},
@@ -113,7 +113,7 @@ test('labels take one record after the other; the last web is filled as far as t
     ...job,
     output: { ...job.output, marks: { ...job.output.marks, slugLine: false } },
     records: { from: 'count', first: 400638133398, step: 1, count, digits: 12 },
-    pieces: [{ ...piece, surfaces: { ...piece.surfaces, label: [code('ean-13', '«number»', [5, 12, 45, 28])] } }],
+    pieces: [{ ...piece, surfaces: { ...piece.surfaces, label: [code('ean-13', '{number}', [5, 12, 45, 28])] } }],
   };
   const bytes = await pdfOf(made);
   const expected = Array.from({ length: count }, (_, i) => String(400638133398 + i)).map((n) => `${n}${checkDigit(n)}`);
@@ -140,7 +140,7 @@ test('what is wrong with a copy is named with its row, and no file is made', asy
 
 test('codes that cannot be made are named before anything else is', async () => {
   const { job, assets } = recorded(
-    makeJob([code('ean-13', '«ean»', [5, 5, 60, 30])]),
+    makeJob([code('ean-13', '{ean}', [5, 5, 60, 30])]),
     'ean\n4006381333931\n4006381333932\nhello\n',
   );
   await expect(pdfOf(job, assets)).rejects.toThrow(/Record 2 .*has to be 1[\s\S]*Record 3 .*digits alone/);
@@ -151,14 +151,14 @@ describe('on the sheets of the press', () => {
   const sheetsOf = async (order: 'across' | 'piles', sides: 1 | 2 = 1) => {
     const { job, assets } = recorded(
       makeJob(
-        [words('name', 'N«id»', [5, 5, 60, 10])],
+        [words('name', 'N{id}', [5, 5, 60, 10])],
         {},
         {
           size: { width: 85, height: 55 },
           sides,
           surfaces: {
-            front: [words('name', 'N«id»', [5, 5, 60, 10])],
-            back: sides === 2 ? [words('back', 'B«id»', [5, 5, 60, 10])] : [],
+            front: [words('name', 'N{id}', [5, 5, 60, 10])],
+            back: sides === 2 ? [words('back', 'B{id}', [5, 5, 60, 10])] : [],
           },
         },
       ),
@@ -225,7 +225,7 @@ describe('on the sheets of the press', () => {
 });
 
 test('words that grow out of the card on one copy alone are named with its row, and what all have is not', async () => {
-  const grows = words('name', '«name»', [5, 5, 45, 20]);
+  const grows = words('name', '{name}', [5, 5, 45, 20]);
   const text = { ...grows, placement: { ...grows.placement, y: { start: 5, size: 'content' as const } } };
   const tight = box('edge', [0.5, 20, 10, 5], { name: 'Near the knife' });
   const job = makeJob([text, tight], {}, { size: { width: 85, height: 55 } });
@@ -236,12 +236,12 @@ test('words that grow out of the card on one copy alone are named with its row, 
 });
 
 test('a name that is no column is told, and type that is made too small on one copy', async () => {
-  const fits = words('name', '«name»', [5, 5, 45, 10], {}, { fit: { to: 'frame', least: 10 } });
-  const job = makeJob([fits, words('lost', 'Call «phone»', [5, 30, 45, 10])], {}, { size: { width: 85, height: 55 } });
+  const fits = words('name', '{name}', [5, 5, 45, 10], {}, { fit: { to: 'frame', least: 10 } });
+  const job = makeJob([fits, words('lost', 'Call {phone}', [5, 30, 45, 10])], {}, { size: { width: 85, height: 55 } });
   const { job: recordedJob, assets } = recorded(job, `name\nAda\n${'Cleopatra '.repeat(30)}\n`);
   const told = (await checkJob(recordedJob, assets)).map(({ rule, message }) => `${rule}: ${message}`);
   expect(told.filter((words) => words.startsWith('column-unknown'))).toEqual([
-    'column-unknown: «phone»: the records have no such column. They have name.',
+    'column-unknown: {phone}: the records have no such column. They have name.',
   ]);
   expect(told.some((words) => /^type-small: Record 2 /.test(words))).toBe(true);
 });

@@ -11,11 +11,11 @@ function wordsIn(element: Element, book: StyleBook): string {
     .join('\n');
 }
 
-/** Names between guillemets that no record fills are printed as they stand. */
+/** Names between braces that no record fills are printed as they stand. */
 export const columnUnknownRule: Rule = {
   id: 'column-unknown',
   title: 'No such column',
-  why: 'A name between guillemets that is no column of the records stays as it is, on every copy.',
+  why: 'A name between braces that is no column of the records stays as it is, on every copy.',
   check: (subject) => {
     const { job, book } = subject;
     if (!job.records) return [];
@@ -27,7 +27,7 @@ export const columnUnknownRule: Rule = {
         ...(element.kind === 'picture' ? own(element.column) : []),
       ];
       if (unknown.length === 0) return [];
-      const names = [...new Set(unknown)].map((column) => `«${column}»`).join(', ');
+      const names = [...new Set(unknown)].map((column) => `{${column}}`).join(', ');
       const message = `${names}: the records have no such column. They have ${columnsOf(job).join(', ')}.`;
       return [{ severity: 'warning', element: element.id, where: frame.rect, message }];
     });

@@ -12,17 +12,17 @@ const named = (job: Job, id: string): Element => {
   return found.element;
 };
 
-test('a column is named between guillemets, whatever its capitals; quotation marks stay', () => {
+test('a column is named between braces, whatever its capitals; others stay', () => {
   const values = record({ Name: 'Ada Quill', Age: '36' });
-  expect(fillText('«name» («NAME»), «age», «Guten Abend», « name », «', values)).toBe(
-    'Ada Quill (Ada Quill), 36, «Guten Abend», Ada Quill, «',
+  expect(fillText('{name} ({NAME}), {age}, {Guten Abend}, { name }, {', values)).toBe(
+    'Ada Quill (Ada Quill), 36, {Guten Abend}, Ada Quill, {',
   );
 });
 
 test('words take the look of the name that they stand for, though that is made of several looks', () => {
   const bold = { weight: 700 };
   const paragraphs = [
-    { runs: [{ text: 'Dear ' }, { text: '«na', look: bold }, { text: 'me»' }, { text: ', welcome' }] },
+    { runs: [{ text: 'Dear ' }, { text: '{na', look: bold }, { text: 'me}' }, { text: ', welcome' }] },
   ];
   expect(fillParagraphs(paragraphs, record({ name: 'Ada' }))).toEqual([
     { runs: [{ text: 'Dear ' }, { text: 'Ada', look: bold }, { text: ', welcome' }] },
@@ -30,14 +30,14 @@ test('words take the look of the name that they stand for, though that is made o
 });
 
 test('a line that held only names goes where they are empty; a line with other words stays', () => {
-  const lines = ['«name»', '«title»', 'Phone «phone»'].map((text) => ({ runs: [{ text }] }));
+  const lines = ['{name}', '{title}', 'Phone {phone}'].map((text) => ({ runs: [{ text }] }));
   const filled = fillParagraphs(lines, record({ name: 'Ada', title: '', phone: '' }));
   expect(plainText(filled)).toBe('Ada\nPhone ');
   expect(plainText(fillParagraphs(lines.slice(1, 2), record({ title: '' })))).toBe('');
 });
 
 test('a value of several lines makes as many paragraphs', () => {
-  const filled = fillParagraphs([{ runs: [{ text: '«address»!' }] }], record({ address: '1 Hill\nQuillrook' }));
+  const filled = fillParagraphs([{ runs: [{ text: '{address}!' }] }], record({ address: '1 Hill\nQuillrook' }));
   expect(plainText(filled)).toBe('1 Hill\nQuillrook!');
 });
 
@@ -48,12 +48,12 @@ test('words, cells, codes and pictures of a job are filled; all else is the same
     id: 'code',
     placement: box('b', [0, 0, 30, 30]).placement,
     symbology: 'qr',
-    content: 'https://quillrook.example/«id»',
+    content: 'https://quillrook.example/{id}',
   });
   const job = makeJob(
     [
       box('ground', [0, 0, 90, 50]),
-      words('name', '«name»', [5, 5, 50, 10]),
+      words('name', '{name}', [5, 5, 50, 10]),
       code,
       picture('face', null, [60, 5, 20, 20], { column: 'photo' }),
     ],

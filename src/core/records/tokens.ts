@@ -1,8 +1,8 @@
 import { wordsOf, withWords, type Paragraph } from '../element';
 
 /*
- * A column is named in words between guillemets, «name»: they are typed, searched and copied like any other words.
- * Guillemets around anything that is no column are left alone: they are quotation marks of several languages.
+ * A column is named in words between braces, {name}, as parts are in the names of files: it is typed, searched and copied
+ * like any other words. Braces around anything that is no column are left alone.
  */
 
 /** What a record says in each of its columns, by `columnKey`. */
@@ -12,9 +12,9 @@ export type RecordValues = ReadonlyMap<string, string>;
 export const columnKey = (name: string): string => name.trim().toLocaleLowerCase('en');
 
 /** How a column is named in words. */
-export const tokenOf = (column: string): string => `«${column}»`;
+export const tokenOf = (column: string): string => `{${column}}`;
 
-const TOKEN = /«([^«»\n]{1,200})»/g;
+const TOKEN = /\{([^{}\n]{1,200})\}/g;
 
 interface Token {
   readonly column: string;
@@ -22,9 +22,9 @@ interface Token {
   readonly to: number;
 }
 
-/** What stands between guillemets, in order. */
+/** What stands between braces, in order. */
 const tokensIn = (text: string): readonly Token[] =>
-  text.includes('«')
+  text.includes('{')
     ? [...text.matchAll(TOKEN)].map((found) => ({
         column: found[1] ?? '',
         from: found.index,
@@ -32,12 +32,12 @@ const tokensIn = (text: string): readonly Token[] =>
       }))
     : [];
 
-/** Names between guillemets in a text, as they are written. */
+/** Names between braces in a text, as they are written. */
 export const columnsNamed = (text: string): readonly string[] => tokensIn(text).map(({ column }) => column);
 
 /** A text with the values of a record in place of its columns’ names. */
 export const fillText = (text: string, values: RecordValues): string =>
-  text.includes('«') ? text.replace(TOKEN, (all, column: string) => values.get(columnKey(column)) ?? all) : text;
+  text.includes('{') ? text.replace(TOKEN, (all, column: string) => values.get(columnKey(column)) ?? all) : text;
 
 /** The names of columns in a paragraph. */
 const named = (paragraph: Paragraph, values: RecordValues): readonly Token[] =>
@@ -66,7 +66,7 @@ export function fillParagraphs(paragraphs: Paragraph[], values: RecordValues): P
 
 /** A range with other words, in the look of its first letter. */
 function replaced(paragraphs: Paragraph[], [from, to]: readonly [number, number], words: string): Paragraph[] {
-  // Words take the look of the letter before them: the guillemet goes last, and its look stays.
+  // Words take the look of the letter before them: the brace goes last, and its look stays.
   const put = withWords(paragraphs, [from + 1, to], words);
   return withWords(put, [from, from + 1], '');
 }

@@ -7,7 +7,7 @@ import { RecordList, RecordsHere } from './RecordList';
 
 const counting = { from: 'count', first: 1, step: 1, count: 3, digits: 3 } as const;
 const numbered = () =>
-  makeJob([words('n', 'No. «number»', [5, 5, 60, 10])], { records: counting }, { size: { width: 85, height: 55 } });
+  makeJob([words('n', 'No. {number}', [5, 5, 60, 10])], { records: counting }, { size: { width: 85, height: 55 } });
 
 test('copies are counted on from a button, as many as the job wants', async () => {
   const hand = handOf();
@@ -38,7 +38,7 @@ test('all are looked through; what is wrong with one is named and leads there', 
     id: 'ean',
     placement: { against: { box: 'trim' }, x: { start: 5, size: 40 }, y: { start: 15, size: 25 } },
     symbology: 'ean-13',
-    content: '40063813339«number»',
+    content: '40063813339{number}',
   } as never);
   // Two digits more make thirteen: of these three numbers one ends in the right check digit.
   const records = { ...counting, first: 30, digits: 2 };
