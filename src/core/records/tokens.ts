@@ -1,8 +1,8 @@
 import { wordsOf, withWords, type Paragraph } from '../element';
 
 /*
- * A column is named in words between braces, {name}, as parts are in the names of files: it is typed, searched and copied
- * like any other words. Braces around anything that is no column are left alone.
+ * A column is named in words between braces, {name}, as parts are in the names of files: it is typed, searched and
+ * copied like any other words. Braces around anything that is no column are left alone.
  */
 
 /** What a record says in each of its columns, by `columnKey`. */
