@@ -83,7 +83,7 @@ test.describe('laying out by hand', () => {
     await page.getByRole('option', { name: 'Oval' }).click();
     await page.getByRole('button', { name: 'Align left' }).click();
     await page.keyboard.press('Escape');
-    await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+    await expect(page.getByRole('dialog')).toHaveCount(0);
     await clickAt(page, 26, 60);
     await expect(field(page, 'x-left')).toHaveValue('20 mm');
   });

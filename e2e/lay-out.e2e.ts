@@ -30,7 +30,7 @@ async function begin(page: Page, name: string): Promise<string> {
 /** Closes what was opened above the slip, and waits until it is gone. */
 async function close(page: Page): Promise<void> {
   await page.keyboard.press('Escape');
-  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
 }
 
 /** Opens a part of the sheet by its heading. */
@@ -108,7 +108,7 @@ test(
     await openChoice(page.getByRole('combobox', { name: 'changes' }));
     await page.getByRole('option', { name: 'top and bottom' }).click();
     await page.keyboard.press('Escape');
-    await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+    await expect(page.getByRole('dialog')).toHaveCount(0);
     await expect(page.getByRole('button', { name: 'Repeat (2)' })).toBeVisible();
     await saved(page);
   },
@@ -188,7 +188,7 @@ test('a drawing comes in as paths, is recoloured and taken apart; a PDF page is 
   await page.getByRole('button', { name: 'Paper' }).click();
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
-  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.getByRole('button', { name: 'Take apart' }).click();
   await expect(page.locator('[data-bench]')).toHaveAttribute('aria-label', /2 elements/);
   await saved(page);
@@ -254,7 +254,7 @@ test('points of a path, a gradient’s end and a colour from the bench, by hand'
   await write(field(page, 'y-top'), '140');
   await page.getByRole('button', { name: /^paint: 0 0 0 20/ }).click();
   await page.getByRole('button', { name: 'Pick from the bench' }).click();
-  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await clickAt(page, 74, 70);
   await expect(page.getByRole('button', { name: /^paint: 0 0 0 1?\d$/ })).toBeVisible();
   await saved(page);

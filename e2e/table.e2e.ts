@@ -52,7 +52,7 @@ test('a table is typed cell by cell with Tab, filled from a file, and every step
   await page.getByRole('button', { name: 'Rows, columns, spans' }).click();
   await page.getByRole('button', { name: 'Make one cell' }).click();
   await page.keyboard.press('Escape');
-  await expect(page.locator('.MuiPopover-root')).toHaveCount(0);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.locator('[data-bench]').focus();
   await page.keyboard.press('Control+ArrowDown');
   await expect.poll(async () => (await cells()).length).toBe(5);

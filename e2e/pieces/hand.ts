@@ -8,9 +8,6 @@ import { open, openChoice, pasteText } from '../helpers';
  */
 export type Look = Readonly<Record<string, string | number | boolean>>;
 
-/** What is open above the slip; a list of choices closes by itself. */
-const OPENED = '.MuiPopover-root:not(.MuiMenu-root)';
-
 /** Fields of where an element stands, and their words in a line. */
 const FACTS: Readonly<Record<string, string>> = {
   'x-left': 'left',
@@ -87,11 +84,13 @@ export class Hand {
 
   constructor(readonly page: Page) {}
 
+  /** What is open above the slip. */
+  private get opened(): Locator {
+    return this.page.getByRole('dialog');
+  }
+
   private get scope(): Locator {
-    return this.page
-      .locator(OPENED)
-      .or(this.page.getByRole('region', { name: 'Selection' }))
-      .last();
+    return this.opened.or(this.page.getByRole('region', { name: 'Selection' })).last();
   }
 
   async key(key: string): Promise<void> {
@@ -270,10 +269,9 @@ export class Hand {
   /** Closes what is open above the slip. */
   async close(): Promise<void> {
     this.actions += 1;
-    const open = this.page.locator(OPENED);
-    const before = await open.count();
+    const before = await this.opened.count();
     await this.page.keyboard.press('Escape');
-    await expect(open).toHaveCount(before - 1);
+    await expect(this.opened).toHaveCount(before - 1);
   }
 
   /** Opens a part of the slip, does something there, and closes it. */

@@ -75,6 +75,7 @@ export function PaintField({ label, value, none, gradient = false, onChange }: P
         onClose={() => setAnchor(null)}
         anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
         transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+        slotProps={{ paper: { role: 'dialog', 'aria-label': `Colour of ${label}` } }}
       >
         <Box
           sx={{ p: 2, width: value?.kind === 'gradient' ? 460 : 340 }}
