@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { begin, copyOf, open, openCopy, openJob, openMade, stored, write } from './helpers';
+import { begin, copyOf, open, openChoice, openCopy, openJob, openMade, stored, write } from './helpers';
 import { begin as beginJob } from '../src/testing/jobs';
 import { ALONE, test } from './test';
 
@@ -93,10 +93,30 @@ test('cards of eight people from CSV with a code each, on SRA3 with a bookmark; 
   expect(output.sheet?.guests).toMatchObject([{ name: 'Bookmark of four moons' }]);
 });
 
-test('a booklet of 28 pages is printed in signatures, with creep', ALONE, async ({ page }) => {
+test('a booklet of 28 pages is printed in signatures, with creep, and folded in the dummy', ALONE, async ({ page }) => {
   await openMade(page, beginJob('booklet', { size: '148 x 210 mm', pages: '28' }), '?at=output');
   const sheet = page.getByRole('region', { name: 'Press sheet' });
   await expect(sheet.getByText(/^creep [\d.]+ mm at most/)).toBeVisible();
+  await openChoice(sheet.getByRole('combobox', { name: 'pages in a signature' }));
+  await page.getByRole('option', { name: 'up to 8' }).click();
+  await sheet.getByRole('button', { name: 'The sheet', exact: true }).click();
+  await sheet.getByRole('button', { name: 'folded', exact: true }).click();
+  const dummy = page.getByRole('img', { name: /^Folding dummy/ });
+  await expect(dummy).toHaveAttribute('data-dummy', 'ready');
+  await expect(dummy).toHaveAccessibleName('Folding dummy. Flat, inner up');
+  // Nested: each sheet is read from its first half, around the next ones, to its second.
+  const inOrder = ['1 to 4, then 25 to 28', '5 to 8, then 21 to 24', '9 to 12, then 17 to 20', '13 to 16'];
+  for (const [i, order] of inOrder.entries()) {
+    await openChoice(sheet.getByRole('combobox', { name: 'which sheet' }));
+    await page.getByRole('option', { name: `signature ${i + 1}` }).click();
+    await page.getByRole('slider', { name: 'Folding' }).press('Home');
+    for (let fold = 0; fold < (i < 3 ? 2 : 1); fold += 1)
+      await page.getByRole('button', { name: 'One fold further' }).click();
+    await expect(dummy).toHaveAccessibleName(/Folded: [12] folds?$/);
+    await expect(page.getByText(`Leafing through: pages ${order}, all upright.`)).toBeVisible();
+  }
+  await sheet.getByRole('button', { name: 'flat', exact: true }).click();
+  await expect(page.getByRole('img', { name: /^signature 4, outer/ })).toBeVisible();
   const files = await made(page, 'Press sheets');
   const [pdf] = [...files.values()];
   expect(pdf && isSound(pdf)).toBe(true);

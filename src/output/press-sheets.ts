@@ -54,8 +54,8 @@ export async function pressSheetFiles(
 
 /** Sheets that are printed one after the other before the next ones are: signatures of a book, or one kind of sheet. */
 const runsOf = (sheets: readonly ImposedSheet[]): readonly (readonly ImposedSheet[])[] => {
-  const signatures = sheets.filter(({ creases }) => creases);
-  return [...(signatures.length > 0 ? [signatures] : []), ...sheets.filter(({ creases }) => !creases).map((s) => [s])];
+  const signatures = sheets.filter(({ signature }) => signature);
+  return [...(signatures.length > 0 ? [signatures] : []), ...sheets.filter(({ signature }) => !signature).map((s) => [s])];
 };
 
 /** The place of each copy in the order of reading, from 0: rows from the head, each from its left. */
@@ -83,7 +83,7 @@ function* copySheets(desk: Desk, runs: readonly CopyRun[], at: Date, progress: P
   for (const { piece, run } of runs) {
     const [first] = run;
     if (!first) continue;
-    const ranks = first.creases ? [0] : readingOrder(first);
+    const ranks = first.signature ? [0] : readingOrder(first);
     const up = ranks.length;
     const sheets = Math.ceil(count / up);
     const order = Array.from({ length: sheets * up }, (_, i) => {
@@ -109,7 +109,7 @@ function* copySheets(desk: Desk, runs: readonly CopyRun[], at: Date, progress: P
         pages: run.flatMap((imposedSheet) =>
           imposedSheet.faces.map((face) => {
             const placed = face.sides.flatMap((side, i) => {
-              const copy = copies[imposedSheet.creases ? 0 : (ranks[i] ?? 0)];
+              const copy = copies[imposedSheet.signature ? 0 : (ranks[i] ?? 0)];
               const drawnSide = copy?.sides.find((s) => s.piece.id === piece.id && s.surface.name === side.surface);
               const form = drawnSide && forms.get(drawnSide);
               return drawnSide && form ? [{ side, form, drawn: drawnSide }] : [];

@@ -30,7 +30,7 @@ export function sheetPage({ document, fonts }: Desk, { sheet, face, placed, at, 
   });
   const items = [...new Set(placed.map(({ drawn }) => drawn))].flatMap(({ drawing }) => itemsOf(drawing));
   const words = [document.name, name, face.name, at.toISOString().slice(0, 10)].join('   ·   ');
-  const { creases } = sheet;
+  const creases = sheet.signature?.creases;
   const { width } = sheet.size;
   // The inner form is seen from behind.
   const onFace = creases && face.name === 'inner' ? { ...creases, x: creases.x.map((x) => width - x) } : creases;

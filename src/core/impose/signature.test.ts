@@ -1,5 +1,4 @@
-/** Signatures: hand-worked sheets as printers lay them, and the folded sheet read page by page by another folder. */
-import { foldFlat, type Fold } from '../fold';
+/** Signatures: hand-worked sheets as printers lay them. */
 import { SIGNATURES, bookSignatures, creepAt, signaturePlaces, tiling, type PagePlace } from './index';
 
 /** A form as a table: page numbers, those that stand on their head with a minus. */
@@ -59,40 +58,6 @@ describe.each(SIGNATURES)('$pages pages', (scheme) => {
       Array.from({ length: scheme.pages }, (_, i) => i + 1),
     );
     expect(new Set(places.map(({ form, column, row }) => `${form} ${column} ${row}`)).size).toBe(scheme.pages);
-  });
-
-  test('folded by the simulation of the folder, it is read from 1 to its end, every page upright', () => {
-    let [x, y] = [
-      [0, scheme.across],
-      [0, scheme.down],
-    ];
-    const folds = scheme.folds.map(({ crease, over }): Fold => {
-      const range = crease === 'upright' ? x : y;
-      const [low = 0, high = 0] = range;
-      const middle = (low + high) / 2;
-      const rest = over === 'low' ? [middle, high] : [low, middle];
-      if (crease === 'upright') x = rest;
-      else y = rest;
-      return { axis: crease === 'upright' ? 'x' : 'y', crease: middle, moves: over, over: 'up', name: '' };
-    });
-    const sizes = (n: number, mm: number) => Array.from({ length: n }, () => mm);
-    const { states, facets } = foldFlat(sizes(scheme.across, 150), sizes(scheme.down, 210), folds, 0);
-    const leaves = facets
-      .map((facet, i) => ({ ...facet, ...(states[i] ?? { sx: 1, sy: 1, layer: 0 }) }))
-      .sort((a, b) => b.layer - a.layer);
-    const read = leaves.flatMap(({ column, row, sx, sy }) => {
-      const isInsideUp = sx * sy === 1;
-      const on = (form: PagePlace['form']) =>
-        places.find(
-          (p) =>
-            p.form === form && p.row === row && p.column === (form === 'inner' ? column : scheme.across - 1 - column),
-        );
-      const [up, down] = [on(isInsideUp ? 'inner' : 'outer'), on(isInsideUp ? 'outer' : 'inner')];
-      // What stands on its head on the sheet stands upright once its leaf was turned.
-      for (const page of [up, down]) expect(page?.isTurned).toBe(sy === -1);
-      return [up?.page, down?.page];
-    });
-    expect(read).toEqual(Array.from({ length: scheme.pages }, (_, i) => i + 1));
   });
 
   test('the two pages of a leaf lie back to back', () => {

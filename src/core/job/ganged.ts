@@ -183,7 +183,7 @@ function sheetOf(
     run: form.run,
     over: counts.reduce((sum, { printed, wanted }) => sum + Math.max(0, printed - wanted), 0),
     cutting: { layout: laid.layout, programme: cuttingProgramme(room.sheet, laid.layout) },
-    creases: undefined,
+    signature: undefined,
     used: laid.used,
     working: [
       `${formatSize(room.sheet, host.job.unit)}, ${formatNumber(room.gripper, 2)} mm held at its foot`,

@@ -19,6 +19,7 @@ import { counted, formatNumber, formatSize, type Mm } from '../measure';
 import type { Size } from '../paper';
 import type { Rules } from '../rules';
 import { blankOf, rulesFor } from './blank-of';
+import type { PrintedSignature } from './fold-signature';
 import { printRun } from './recorded';
 import type { Job, Piece, SheetOutput, SideName } from './schema';
 
@@ -73,8 +74,8 @@ export interface ImposedSheet {
   readonly over: number | undefined;
   /** How the guillotine parts it; a signature is folded instead. */
   readonly cutting: { readonly layout: Layout; readonly programme: Programme } | undefined;
-  /** Folds of a signature, mm on its outer form. */
-  readonly creases: { readonly x: readonly Mm[]; readonly y: readonly Mm[] } | undefined;
+  /** Of a sheet that is folded: what it is, and its folds, mm on its outer form. */
+  readonly signature: Pick<PrintedSignature, 'scheme' | 'pages' | 'creases'> | undefined;
   /** On the spine of a gathered signature, mm on its outer form: lower on each, so that a wrong place is seen. */
   readonly collating?: Rect;
   /** Share of the sheet that becomes pieces, 0 to 1. */
@@ -221,7 +222,7 @@ function asRepeat(asked: Asked, surfaces: readonly BlankSurface[]): Imposed {
       run,
       over: print && run !== undefined ? run * up - print.copies * print.each : undefined,
       cutting: isDied(leaf.front) ? undefined : { layout, programme: cuttingProgramme(room.sheet, layout) },
-      creases: undefined,
+      signature: undefined,
       used: best.used,
       working: [
         ...repeatWorking(asked, best.used, { up, run, room, gutter: spacing.gutter }),
@@ -332,7 +333,7 @@ function asBook(asked: Asked, pages: readonly BlankSurface[], gathering: Gatheri
         run,
         over: run === undefined ? undefined : 0,
         cutting: undefined,
-        creases: laid.creases,
+        signature: { ...signature, creases: laid.creases },
         ...(mark && { collating: mark }),
         used: (signature.scheme.pages / 2) * ((width * height) / (room.sheet.width * room.sheet.height)),
         working: [

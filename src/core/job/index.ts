@@ -23,6 +23,7 @@ export * from './read';
 export * from './differences';
 export * from './summary';
 export * from './desk-output';
+export * from './fold-signature';
 export * from './imposed';
 export * from './ganged';
 export * from './start';

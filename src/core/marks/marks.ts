@@ -1,20 +1,17 @@
-import { linePath, rectPath, ellipsePath, type Ink, type Item, type Path } from '../drawing';
+import { linePath, type Item, type Path } from '../drawing';
 import type { Output } from '../job';
-import { IDENTITY, grow, type EdgeLengths, type Point, type Rect, type SurfaceBoxes } from '../layout';
-import { ptToMm, type Mm } from '../measure';
+import { grow, type EdgeLengths, type Point, type Rect, type SurfaceBoxes } from '../layout';
+import type { Mm } from '../measure';
 import { MARK_LENGTH, type Rules } from '../rules';
 import type { ProcessLine } from '../format';
 import { DASHES } from '../shop';
 import { noteItems, type Face } from '../type';
 import { barPatches, type BarInks } from './colour-bar';
+import { PATCH, REGISTRATION, markLines, patchRow, targetPath } from './mark-shapes';
 
-/** Weight of a mark, mm [cp]. */
-export const MARK_WEIGHT = ptToMm(0.25);
 /** Clear space between the outermost mark and the edge of the sheet, mm. */
 const RIM = 2;
 const SLUG_SIZE_PT = 5.5;
-
-const REGISTRATION: Ink = { kind: 'registration', tint: 100 };
 
 /** What is printed about the job outside the trim. */
 export interface SlugWords {
@@ -70,9 +67,9 @@ export function marksFor(request: MarksRequest): MarkedSheet {
   return {
     sheet: grow(boxes.trim, hasRim ? grow4(reach, RIM) : reach),
     items: [
-      ...(marks.corner ? [strokes('corner marks', cornerMarks(boxes.trim, offset))] : []),
-      ...(marks.centre ? [strokes('centre marks', centreMarks(boxes.trim, offset, ticks))] : []),
-      ...(marks.register ? [strokes('register targets', targets(boxes.trim, offset, ticks))] : []),
+      ...(marks.corner ? [markLines('corner marks', cornerMarks(boxes.trim, offset))] : []),
+      ...(marks.centre ? [markLines('centre marks', centreMarks(boxes.trim, offset, ticks))] : []),
+      ...(marks.register ? [markLines('register targets', targets(boxes.trim, offset, ticks))] : []),
       ...(marks.fold ? foldTicks(request) : []),
       ...(bar?.items ?? []),
       ...(line?.items ?? []),
@@ -93,11 +90,6 @@ const grow4 = (e: EdgeLengths, by: Mm): EdgeLengths => ({
   bottom: e.bottom + by,
   left: e.left + by,
 });
-
-function strokes(from: string, path: Path, dash: readonly Mm[] = []): Item {
-  const stroke = { ink: REGISTRATION, width: MARK_WEIGHT, dash, cap: 'butt' as const };
-  return { kind: 'path', from, opacity: 1, matrix: IDENTITY, path, fill: null, stroke };
-}
 
 /** Two ticks at each corner, in line with the trimmed edges. */
 export function cornerMarks(trim: Rect, offset: Mm): Path {
@@ -182,7 +174,7 @@ function foldTicks({ lines, codes, boxes, offset }: MarksRequest): readonly Item
       );
     if (path.length === 0) return [];
     const dash = DASHES[codes[process].form].map((mm) => mm / 2);
-    return [strokes(`${process} ticks`, path, dash)];
+    return [markLines(`${process} ticks`, path, dash)];
   });
 }
 
@@ -223,13 +215,7 @@ function targets(trim: Rect, offset: Mm, ticks: readonly Tick[]): Path {
   return edgesOf(trim).flatMap(({ edge, middle, start, length }) => {
     const at = targetPlace({ edge, middle, start, length }, ticks);
     if (at === undefined) return [];
-    const c = outside(trim, edge, at, offset + ARM);
-    const radius = ARM * 0.6;
-    return [
-      ...linePath({ x: c.x - ARM, y: c.y }, { x: c.x + ARM, y: c.y }),
-      ...linePath({ x: c.x, y: c.y - ARM }, { x: c.x, y: c.y + ARM }),
-      ...ellipsePath({ x: c.x - radius, y: c.y - radius, width: 2 * radius, height: 2 * radius }),
-    ];
+    return targetPath(outside(trim, edge, at, offset + ARM), ARM);
   });
 }
 
@@ -251,19 +237,9 @@ function targetPlace(
 function barFor(trim: Rect, zone: Mm, inks: BarInks): { size: Mm; items: readonly Item[] } | undefined {
   const patches = barPatches(inks);
   if (patches.length === 0) return undefined;
-  const size = Math.min(5, trim.width / patches.length);
-  const left = trim.x + (trim.width - size * patches.length) / 2;
-  const y = trim.y - zone - 1 - size;
-  const items = patches.map((fill, i): Item => ({
-    kind: 'path',
-    from: 'colour bar',
-    opacity: 1,
-    matrix: IDENTITY,
-    path: rectPath({ x: left + i * size, y, width: size, height: size }),
-    fill,
-    stroke: null,
-  }));
-  return { size, items };
+  const size = Math.min(PATCH, trim.width / patches.length);
+  const at = { x: trim.x + (trim.width - size * patches.length) / 2, y: trim.y - zone - 1 - size };
+  return { size, items: patchRow(patches, at, { width: size, height: size }) };
 }
 
 /** The slug line below the marks at the foot: job, side, date and plates; on more lines where the piece is narrow. */

@@ -1,19 +1,16 @@
-import { ellipsePath, linePath, rectPath, type Item, type Path } from '../drawing';
+import { linePath, rectPath, type Item, type Path } from '../drawing';
 import type { ImposedFace, ImposedSide } from '../job';
-import { IDENTITY, grow, union, type Rect } from '../layout';
-import { ptToMm, type Mm } from '../measure';
+import { edges, grow, union, type EdgeLengths, type Point, type Rect } from '../layout';
+import type { Mm } from '../measure';
 import { MARK_LENGTH } from '../rules';
 import { noteItems, type Face } from '../type';
 import { barPatches, type BarInks } from './colour-bar';
+import { PATCH, REGISTRATION, markArea, markLines, patchRow, targetPath } from './mark-shapes';
 
-const REGISTRATION = { kind: 'registration', tint: 100 } as const;
-const WEIGHT = ptToMm(0.25);
 /** From what is printed to the marks, and the shortest mark that is worth drawing, mm [cp]. */
 const [OFFSET, LEAST] = [1, 2];
 /** Half of a register target, mm. */
 const ARM = 2.5;
-/** Longest side of a patch of the colour bar, mm [cp]. */
-const PATCH = 5;
 const SLUG_PT = 6;
 
 export interface SheetMarksRequest {
@@ -33,63 +30,53 @@ export interface SheetMarksRequest {
 /** What is printed on a press sheet beside its pieces: where to cut and fold, targets, a colour bar, words. */
 export function sheetMarks({ face, room, words, type, inks, creases, collating }: SheetMarksRequest): readonly Item[] {
   const taken = face.sides.map((side) => ({ side, seen: grow(side.trim, side.bleed) }));
-  const cuts = cutMarks(taken, room);
-  const folds = foldMarks(taken, room, creases);
-  const targets = targetMarks(taken, room);
-  const above = Math.min(...taken.map(({ seen }) => seen.y)) - room.y;
-  const bar = colourBar(room, above - MARK_LENGTH - 2 * OFFSET, inks);
+  const whole = union(taken.map(({ seen }) => seen));
+  const slug = type && slugLine(words, type, room, whole);
+  // Where words stand no tick runs through them.
+  const free = slug ? grow(room, edgesWith(slug.edge, -slug.depth - OFFSET)) : room;
+  const above = whole.y - room.y;
   return [
-    ...stroked('cut marks', cuts),
-    ...stroked('fold marks', folds, [2, 1]),
-    ...stroked('register targets', targets),
-    ...bar,
-    ...(collating ? [filled('collating mark', collating)] : []),
-    ...slugLine(words, type, room, taken),
+    ...lines('cut marks', cutMarks(taken, whole, free)),
+    ...lines('fold marks', foldMarks(whole, free, creases), [2, 1]),
+    ...lines('register targets', targetMarks(whole, room)),
+    ...colourBar(room, above - MARK_LENGTH - 2 * OFFSET, inks),
+    ...(collating ? [markArea('collating mark', rectPath(collating), REGISTRATION)] : []),
+    ...(slug?.items ?? []),
   ];
 }
+
+type Edge = keyof EdgeLengths;
+
+const edgesWith = (edge: Edge, mm: Mm): EdgeLengths => ({ ...edges(0), [edge]: mm });
 
 interface Taken {
   readonly side: ImposedSide;
   readonly seen: Rect;
 }
 
-function stroked(from: string, path: Path, dash: readonly Mm[] = []): readonly Item[] {
-  if (path.length === 0) return [];
-  const stroke = { ink: REGISTRATION, width: WEIGHT, dash, cap: 'butt' as const };
-  return [{ kind: 'path', from, opacity: 1, matrix: IDENTITY, path, fill: null, stroke }];
-}
-
-const filled = (from: string, rect: Rect): Item => ({
-  kind: 'path',
-  from,
-  opacity: 1,
-  matrix: IDENTITY,
-  path: rectPath(rect),
-  fill: REGISTRATION,
-  stroke: null,
-});
+const lines = (from: string, path: Path, dash?: readonly Mm[]): readonly Item[] =>
+  path.length === 0 ? [] : [markLines(from, path, dash)];
 
 const unique = (values: readonly number[]): readonly number[] =>
   [...values].sort((a, b) => a - b).filter((v, i, all) => i === 0 || v - (all[i - 1] ?? 0) > 1e-6);
 
 /** A tick at both ends of each line along which trims end, outside everything. */
-function cutMarks(taken: readonly Taken[], room: Rect): Path {
+function cutMarks(taken: readonly Taken[], whole: Rect, free: Rect): Path {
   const xs = unique(taken.flatMap(({ side: { trim } }) => [trim.x, trim.x + trim.width]));
   const ys = unique(taken.flatMap(({ side: { trim } }) => [trim.y, trim.y + trim.height]));
-  return [...xs.flatMap((x) => tick(x, 'upright', taken, room)), ...ys.flatMap((y) => tick(y, 'level', taken, room))];
+  return [...xs.flatMap((x) => tick(x, 'upright', whole, free)), ...ys.flatMap((y) => tick(y, 'level', whole, free))];
 }
 
-const foldMarks = (taken: readonly Taken[], room: Rect, { x, y }: SheetMarksRequest['creases']): Path => [
-  ...x.flatMap((at) => tick(at, 'upright', taken, room)),
-  ...y.flatMap((at) => tick(at, 'level', taken, room)),
+const foldMarks = (whole: Rect, free: Rect, { x, y }: SheetMarksRequest['creases']): Path => [
+  ...x.flatMap((at) => tick(at, 'upright', whole, free)),
+  ...y.flatMap((at) => tick(at, 'level', whole, free)),
 ];
 
-function tick(at: Mm, way: 'upright' | 'level', taken: readonly Taken[], room: Rect): Path {
+/** Outside all that is printed, so that no mark lies among the pieces; none where too little room is free. */
+function tick(at: Mm, way: 'upright' | 'level', whole: Rect, free: Rect): Path {
   const isUpright = way === 'upright';
-  // Outside all that is printed, so that no mark lies among the pieces.
-  const from = Math.min(...taken.map(({ seen }) => (isUpright ? seen.y : seen.x)));
-  const to = Math.max(...taken.map(({ seen }) => (isUpright ? seen.y + seen.height : seen.x + seen.width)));
-  const [start, end] = isUpright ? [room.y, room.y + room.height] : [room.x, room.x + room.width];
+  const [from, to] = isUpright ? [whole.y, whole.y + whole.height] : [whole.x, whole.x + whole.width];
+  const [start, end] = isUpright ? [free.y, free.y + free.height] : [free.x, free.x + free.width];
   const before = Math.min(MARK_LENGTH, from - OFFSET - start);
   const after = Math.min(MARK_LENGTH, end - to - OFFSET);
   const line = (a: Mm, b: Mm) =>
@@ -101,7 +88,7 @@ function tick(at: Mm, way: 'upright' | 'level', taken: readonly Taken[], room: R
 }
 
 /** A circle and a cross at the middle of each side of the sheet, where nothing lies. */
-function targetMarks(taken: readonly Taken[], room: Rect): Path {
+function targetMarks(whole: Rect, room: Rect): Path {
   const middle = { x: room.x + room.width / 2, y: room.y + room.height / 2 };
   const places = [
     { x: room.x + ARM, y: middle.y },
@@ -109,21 +96,15 @@ function targetMarks(taken: readonly Taken[], room: Rect): Path {
     { x: middle.x - 10, y: room.y + ARM },
     { x: middle.x - 10, y: room.y + room.height - ARM },
   ];
-  const isFree = ({ x, y }: { x: Mm; y: Mm }) =>
-    [union(taken.map(({ seen }) => seen))].every(
-      (seen) =>
-        x + ARM <= seen.x - OFFSET ||
-        x - ARM >= seen.x + seen.width + OFFSET ||
-        y + ARM <= seen.y - OFFSET ||
-        y - ARM >= seen.y + seen.height + OFFSET,
-    );
   return places
-    .filter(isFree)
-    .flatMap((c) => [
-      ...linePath({ x: c.x - ARM, y: c.y }, { x: c.x + ARM, y: c.y }),
-      ...linePath({ x: c.x, y: c.y - ARM }, { x: c.x, y: c.y + ARM }),
-      ...ellipsePath({ x: c.x - ARM * 0.6, y: c.y - ARM * 0.6, width: ARM * 1.2, height: ARM * 1.2 }),
-    ]);
+    .filter(
+      ({ x, y }) =>
+        x + ARM <= whole.x - OFFSET ||
+        x - ARM >= whole.x + whole.width + OFFSET ||
+        y + ARM <= whole.y - OFFSET ||
+        y - ARM >= whole.y + whole.height + OFFSET,
+    )
+    .flatMap((at) => targetPath(at, ARM));
 }
 
 /** Patches along the head, where the grippers do not hold the sheet; none where there is no room. */
@@ -134,31 +115,45 @@ function colourBar(room: Rect, high: Mm, inks: BarInks): readonly Item[] {
   // Beside the middle, so that it leaves the register target free.
   const left = room.x + room.width / 2 + 2 * ARM;
   const wide = Math.min(size, (room.x + room.width - left) / patches.length);
-  return patches.map((fill, i) => ({
-    kind: 'path',
-    from: 'colour bar',
-    opacity: 1,
-    matrix: IDENTITY,
-    path: rectPath({ x: left + i * wide, y: room.y, width: wide, height: size }),
-    fill,
-    stroke: null,
-  }));
+  return patchRow(patches, { x: left, y: room.y }, { width: wide, height: size });
 }
 
-/** Job, sheet, face and date along the head, before the middle. */
-function slugLine(words: string, type: Face | undefined, room: Rect, taken: readonly Taken[]): readonly Item[] {
-  if (!type) return [];
-  const { items, height } = noteItems(
+/** From the middle of an edge, where a target may be, to the words beside it, mm. */
+const BESIDE = 15;
+
+/** Words on an edge of the sheet, and how far they reach into it, mm. */
+interface Slug {
+  readonly edge: Edge;
+  readonly depth: Mm;
+  readonly items: readonly Item[];
+}
+
+/**
+ * Job, sheet, face and date: along the first edge that has room for them and for ticks, the head before the foot and
+ * the sides.
+ * @returns undefined where no edge has
+ */
+function slugLine(words: string, type: Face, room: Rect, whole: Rect): Slug | undefined {
+  const [right, bottom] = [room.x + room.width, room.y + room.height];
+  const level = room.width / 2 - BESIDE;
+  const upright = room.height / 2 - BESIDE;
+  const set = (at: Point, width: Mm, turn = 0) =>
+    noteItems({ text: words, sizePt: SLUG_PT, at, width, ink: REGISTRATION, from: 'slug line', turn }, type);
+  const deep = set(room, level).height;
+  // On a side they are turned about their middle, which lies in its lower half.
+  const aside = set(room, upright).height;
+  const turned = (x: Mm) => set({ x: x - upright / 2, y: bottom - upright / 2 - aside / 2 }, upright, -90).items;
+  const places: readonly (Omit<Slug, 'items'> & { readonly free: Mm; readonly items: () => readonly Item[] })[] = [
+    { edge: 'top', depth: deep, free: whole.y - room.y, items: () => set(room, level).items },
     {
-      text: words,
-      sizePt: SLUG_PT,
-      at: { x: room.x, y: room.y },
-      width: room.width / 2 - 15,
-      ink: REGISTRATION,
-      from: 'slug line',
+      edge: 'bottom',
+      depth: deep,
+      free: bottom - whole.y - whole.height,
+      items: () => set({ x: room.x, y: bottom - deep }, level).items,
     },
-    type,
-  );
-  const above = Math.min(...taken.map(({ seen }) => seen.y)) - room.y;
-  return height + OFFSET <= above ? items : [];
+    { edge: 'left', depth: aside, free: whole.x - room.x, items: () => turned(room.x + aside / 2) },
+    { edge: 'right', depth: aside, free: right - whole.x - whole.width, items: () => turned(right - aside / 2) },
+  ];
+  const found = places.find(({ depth, free }) => depth + OFFSET + LEAST + OFFSET <= free);
+  return found && { ...found, items: found.items() };
 }

@@ -11,6 +11,7 @@ import { useDesk } from '../open-job/use-desk';
 import { FACES } from '../shell/theme';
 import type { Command } from '../open-job/command';
 import { useBenchView } from '../view/bench-view';
+import { useSheetView } from '../view/sheet-view';
 import { pageCount } from '@/core/edit';
 
 /** So many sides stand beside each other; more go into a list. */
@@ -23,6 +24,8 @@ export function SideTabs({ commands }: { readonly commands: () => readonly Comma
   const mode = useJob((s) => s.station);
   const folded = useJob((s) => s.folded);
   const setFolded = useJob((s) => s.setFolded);
+  // A sheet of the press stands there as a whole.
+  const isSheet = useSheetView((v) => v.isShown) && mode.shows.has('imposed');
   const { scale, trueScale } = useBenchView();
   const run = (id: string) =>
     commands()
@@ -88,7 +91,7 @@ export function SideTabs({ commands }: { readonly commands: () => readonly Comma
           </ToggleButton>
         </ToggleButtonGroup>
       )}
-      {!(folded && mode.folds) && (
+      {!(folded && mode.folds) && !isSheet && (
         <ButtonGroup size="small" variant="text" aria-label="Zoom" sx={{ '& button': { minWidth: 34, px: 0.75 } }}>
           <Button aria-label="Further" title="Further (−)" onClick={() => run('zoom-out')}>
             −

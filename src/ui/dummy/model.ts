@@ -77,3 +77,41 @@ export function poseParts(
     }
   });
 }
+
+/** How the model is brought into the middle and near, so that a small folded piece is as easy to look at as a large flat one. */
+export interface Framing {
+  /** Middle of what is there, as the model has it. */
+  readonly x: number;
+  readonly y: number;
+  readonly scale: number;
+}
+
+/** A folded piece is shown so much larger than it was flat, at most. */
+const LARGEST = 2.4;
+
+/** Between two states of rest it goes evenly from one to the other. */
+export function framingAt(folding: Folding, flat: Size, progress: number): Framing {
+  const done = Math.min(Math.floor(progress), folding.steps.length);
+  const from = framingAtRest(folding, flat, done);
+  const share = progress - done;
+  if (share <= 0) return from;
+  const to = framingAtRest(folding, flat, done + 1);
+  const between = (a: number, b: number) => a + (b - a) * share;
+  return { x: between(from.x, to.x), y: between(from.y, to.y), scale: between(from.scale, to.scale) };
+}
+
+function framingAtRest(folding: Folding, flat: Size, done: number): Framing {
+  const poses = posesAt(folding, done);
+  const points = folding.parts.flatMap(({ outline }, i) =>
+    outline.map((p) => movePoint(poses[i] ?? AT_REST, [p.x, p.y, 0])),
+  );
+  const [xs, ys, zs] = [0, 1, 2].map((axis) => points.map((p) => p[axis] ?? 0));
+  const range = (values: readonly number[] = []) => [Math.min(...values), Math.max(...values)] as const;
+  const [[left, right], [top, bottom], [low, high]] = [range(xs), range(ys), range(zs)];
+  const reach = Math.hypot(right - left, bottom - top, high - low);
+  return {
+    x: (left + right) / 2 - flat.width / 2,
+    y: flat.height / 2 - (top + bottom) / 2,
+    scale: Math.min(LARGEST, Math.max(1, Math.hypot(flat.width, flat.height) / reach)),
+  };
+}

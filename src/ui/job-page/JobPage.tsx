@@ -54,7 +54,11 @@ import type { CurrentJob } from '../shell/api';
 import { pageCount } from '@/core/edit';
 
 /** Three-dimensional drawing is fetched when somebody folds. */
-const DummyView = dynamic(() => import('../dummy/DummyView'), {
+const PieceDummy = dynamic(() => import('../dummy/PieceDummy'), {
+  ssr: false,
+  loading: () => <Waiting words="Fetching the folding dummy" />,
+});
+const SheetDummy = dynamic(() => import('../press-sheet/SheetDummy'), {
   ssr: false,
   loading: () => <Waiting words="Fetching the folding dummy" />,
 });
@@ -224,6 +228,17 @@ function LiveBench() {
   );
 }
 
+/** The piece flat, or folding; of a book, a sheet of it as the folder folds it. */
+function Shown() {
+  const { blank } = useDesk();
+  const station = useJob((s) => s.station);
+  const isPieceFolded = useJob((s) => s.folded);
+  const isSheetFolded = useSheetView((v) => v.isShown && v.isFolded);
+  if (station.folds && isPieceFolded && blank.folding) return <PieceDummy />;
+  if (station.shows.has('imposed') && isSheetFolded) return <SheetDummy otherwise={<LiveBench />} />;
+  return <LiveBench />;
+}
+
 /** Says what a template does not allow. */
 function useRefusals() {
   const refused = useJob((s) => s.refused);
@@ -284,7 +299,6 @@ const Stations = memo(function Stations() {
   const desk = useDesk();
   const station = useJob((s) => s.station);
   const phase = useJob((s) => s.saving.phase);
-  const folded = useJob((s) => s.folded);
   const files = useFiles(lookedAt);
   const [palette, setPalette] = useState(false);
   const [ruler, setRuler] = useState(false);
@@ -350,7 +364,7 @@ const Stations = memo(function Stations() {
             </Box>
             {pageCount(desk.piece) !== undefined && <PageStrip />}
             <Box sx={{ flex: 1, position: 'relative', minHeight: 0 }}>
-              {station.folds && folded && desk.blank.folding ? <DummyView /> : <LiveBench />}
+              <Shown />
               {searching && <Search onClose={() => setSearching(false)} />}
             </Box>
             <HintStrip />

@@ -106,10 +106,10 @@ function Decisions({ made }: { readonly made: Imposed }) {
   );
 }
 
-function saidOf({ up, size, used, run, over, creases, faces }: ImposedSheet, unit: JobUnit): string {
+function saidOf({ up, size, used, run, over, signature, faces }: ImposedSheet, unit: JobUnit): string {
   const pages = faces.reduce((sum, { sides }) => sum + sides.length, 0);
   const parts = [
-    `${creases ? counted(pages, 'page') : counted(up, 'copy', 'copies')} on ${formatSize(size, unit)}`,
+    `${signature ? counted(pages, 'page') : counted(up, 'copy', 'copies')} on ${formatSize(size, unit)}`,
     `${formatNumber(100 * used, 1)} % used`,
   ];
   if (run !== undefined) parts.push(counted(run, 'sheet'));
@@ -121,7 +121,7 @@ function saidOf({ up, size, used, run, over, creases, faces }: ImposedSheet, uni
 function Sheets({ sheets }: { readonly sheets: readonly ImposedSheet[] }) {
   const made = useImposed();
   const shown = useShownSheet(made);
-  const { isShown, sheet: at, set } = useSheetView();
+  const { isShown, isFolded, sheet: at, set } = useSheetView();
   const { job } = useDesk();
   if (!shown) return null;
   const { sheet, face } = shown;
@@ -147,7 +147,7 @@ function Sheets({ sheets }: { readonly sheets: readonly ImposedSheet[] }) {
               onChange={(to) => set({ sheet: Number(to), face: 0, cut: undefined })}
             />
           )}
-          {sheet.faces.length > 1 && (
+          {sheet.faces.length > 1 && !(sheet.signature && isFolded) && (
             <ToggleButtonGroup
               exclusive
               size="small"
@@ -162,6 +162,22 @@ function Sheets({ sheets }: { readonly sheets: readonly ImposedSheet[] }) {
                   {name}
                 </ToggleButton>
               ))}
+            </ToggleButtonGroup>
+          )}
+          {sheet.signature && (
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              value={isFolded ? 'folded' : 'flat'}
+              onChange={(_event, to: 'flat' | 'folded' | null) => to && set({ isFolded: to === 'folded' })}
+              aria-label="Flat, or as the folder folds it"
+            >
+              <ToggleButton value="flat" sx={{ px: 1.5, py: 0.25, textTransform: 'none' }}>
+                flat
+              </ToggleButton>
+              <ToggleButton value="folded" sx={{ px: 1.5, py: 0.25, textTransform: 'none' }}>
+                folded
+              </ToggleButton>
             </ToggleButtonGroup>
           )}
         </Box>

@@ -2,20 +2,13 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { ImposedSide, Job } from '@/core/job';
 import { useDesk } from '../open-job/use-desk';
-import { usePainting } from '../open-job/painting';
 import { COLOURS, FAULT, INK } from '../shell/theme';
-import { sideCanvas } from '../view/side-canvas';
 import { useSheetView } from '../view/sheet-view';
 import { ArticleArt } from './ArticleArt';
 import { drawSheet, placeIn, type SideArt } from './draw-sheet';
 import { useGuests } from './use-guests';
 import { useImposed, useShownSheet } from './use-imposed';
-
-/** Longest side of the picture of a side, px; of many sides each is smaller. */
-const PIXELS = 900;
-const SMALL = 420;
-/** From so many sides on their pictures are small. */
-const MANY = 8;
+import { pixelsFor, useSideArt } from './use-side-art';
 
 interface Props {
   readonly room: { readonly width: number; readonly height: number };
@@ -30,7 +23,7 @@ export function ImposedPicture({ room }: Props) {
   const { job } = useDesk();
   const { guests } = useGuests(job);
   const sides = shown?.face.sides ?? [];
-  const own = useSides([...new Set(sides.filter(({ article }) => !article).map(({ surface }) => surface))]);
+  const own = useSideArt(sides.filter(({ article }) => !article).map(({ surface }) => surface));
   const [others, setOthers] = useState<ReadonlyMap<string, SideArt>>(new Map());
   const take = useCallback((key: string, art: SideArt) => setOthers((known) => new Map(known).set(key, art)), []);
   const articles = new Map(sides.filter(({ article }) => article).map((side) => [artKey(side), side] as const));
@@ -52,7 +45,7 @@ export function ImposedPicture({ room }: Props) {
     return () => cancelAnimationFrame(frame);
   });
   const words = shown ? `${shown.sheet.name}, ${shown.face.name}: ${shown.face.sides.length} on a sheet` : '';
-  const pixels = articles.size > MANY ? SMALL : PIXELS;
+  const pixels = pixelsFor(articles.size);
   return (
     <>
       <canvas
@@ -93,31 +86,4 @@ interface ArticleProps {
 function Article({ name, of, surface, record, pixels, take }: ArticleProps) {
   const onArt = useCallback((art: SideArt) => take(name, art), [name, take]);
   return <ArticleArt job={of} side={surface} record={record} pixels={pixels} onArt={onArt} />;
-}
-
-/** Sides out to their bleed, each drawn when it is first shown. */
-function useSides(names: readonly string[]): ReadonlyMap<string, SideArt> {
-  const { blank, resources, rules, drawingOf } = useDesk();
-  const context = usePainting(resources, rules.conversion);
-  const [made, setMade] = useState<ReadonlyMap<string, SideArt>>(new Map());
-  const key = names.join('\n');
-  useEffect(() => {
-    const gone = new AbortController();
-    void (async () => {
-      const found = new Map<string, SideArt>();
-      const wanted = key.split('\n').filter((name) => name !== '');
-      for (const name of wanted) {
-        const surface = blank.surfaces.find((s) => s.name === name);
-        if (!surface) continue;
-        const { bleed, trim } = surface.boxes;
-        const pixels = wanted.length > MANY ? SMALL : PIXELS;
-        const picture = await sideCanvas({ surface, drawing: drawingOf(name), context, box: bleed, pixels });
-        if (gone.signal.aborted) return;
-        if (picture) found.set(name, { canvas: picture, bleed, trim });
-        setMade(new Map(found));
-      }
-    })();
-    return () => gone.abort();
-  }, [key, blank, drawingOf, context]);
-  return made;
 }

@@ -94,8 +94,9 @@ function drawRim(context: Context, { sheet, soft }: SheetParts, scale: number): 
 }
 
 function drawCreases(context: Context, { sheet, face, ink }: SheetParts, scale: number): void {
-  const { creases, size } = sheet;
-  if (!creases) return;
+  const { signature, size } = sheet;
+  if (!signature) return;
+  const { creases } = signature;
   context.save();
   context.setLineDash([5 / scale, 4 / scale]);
   context.lineWidth = 1.5 / scale;

@@ -9,12 +9,14 @@ interface SheetView {
   readonly face: number;
   /** A cut of the programme that is pointed at. */
   readonly cut: number | undefined;
-  readonly set: (values: Partial<Pick<SheetView, 'isShown' | 'sheet' | 'face' | 'cut'>>) => void;
+  /** A signature stands there as the folder folds it. */
+  readonly isFolded: boolean;
+  readonly set: (values: Partial<Pick<SheetView, 'isShown' | 'sheet' | 'face' | 'cut' | 'isFolded'>>) => void;
   /** As another job is opened: the piece. */
   readonly reset: () => void;
 }
 
-const PLAIN = { isShown: false, sheet: 0, face: 0, cut: undefined };
+const PLAIN = { isShown: false, sheet: 0, face: 0, cut: undefined, isFolded: false };
 
 export const useSheetView = create<SheetView>((set) => ({
   ...PLAIN,
