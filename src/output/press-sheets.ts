@@ -55,7 +55,8 @@ export async function pressSheetFiles(
 /** Sheets that are printed one after the other before the next ones are: signatures of a book, or one kind of sheet. */
 const runsOf = (sheets: readonly ImposedSheet[]): readonly (readonly ImposedSheet[])[] => {
   const signatures = sheets.filter(({ signature }) => signature);
-  return [...(signatures.length > 0 ? [signatures] : []), ...sheets.filter(({ signature }) => !signature).map((s) => [s])];
+  const cut = sheets.filter(({ signature }) => !signature).map((s) => [s]);
+  return signatures.length > 0 ? [signatures, ...cut] : cut;
 };
 
 /** The place of each copy in the order of reading, from 0: rows from the head, each from its left. */

@@ -108,8 +108,8 @@ describe('the colour bar', () => {
   });
 
   test('has solids, the three overprints of two, halves and a grey balance of the process inks', () => {
-    const builds = barPatches({ plates: CMYK, spots: [] }).map((ink) =>
-      ink.kind === 'process' ? Object.values(ink.build) : [],
+    const builds = barPatches({ plates: CMYK, spots: [] }).map((ink): readonly number[] =>
+      ink.kind === 'process' ? [ink.build.c, ink.build.m, ink.build.y, ink.build.k] : [],
     );
     expect(builds.filter((b) => b.filter((v) => v === 100).length === 1 && Math.max(...b) === 100)).toHaveLength(4);
     expect(builds.filter((b) => b.filter((v) => v === 100).length === 2)).toHaveLength(3);

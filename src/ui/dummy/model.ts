@@ -78,7 +78,7 @@ export function poseParts(
   });
 }
 
-/** How the model is brought into the middle and near, so that a small folded piece is as easy to look at as a large flat one. */
+/** How the model is brought into the middle and near: a small folded piece is looked at as easily as a large one. */
 export interface Framing {
   /** Middle of what is there, as the model has it. */
   readonly x: number;

@@ -77,7 +77,8 @@ export function readWords(read: readonly ReadPage[]): string {
   }
   const order = runs.map(([from, to]) => (from === to ? String(from) : `${from} to ${to}`)).join(', then ');
   const turned = read.filter(({ isTurned }) => isTurned).map(({ page }) => page);
-  return `Leafing through: pages ${order}, ${turned.length === 0 ? 'all upright' : `▲ on their heads: ${turned.join(', ')}`}.`;
+  const stand = turned.length === 0 ? 'all upright' : `▲ on their heads: ${turned.join(', ')}`;
+  return `Leafing through: pages ${order}, ${stand}.`;
 }
 
 /** A form of the sheet as a picture that a model wears; undefined until its pages are drawn. */
@@ -88,16 +89,15 @@ function useFormTexture(
   hasNumbers: boolean,
 ): Texture | undefined {
   const white = useDesk().job.stock.white ?? '#ffffff';
-  const [texture, setTexture] = useState<Texture>();
   const isDrawn = face?.sides.every(({ surface }) => art.has(surface)) ?? false;
-  useEffect(() => {
-    if (!face || !isDrawn) return;
+  const texture = useMemo(() => {
+    if (!face || !isDrawn) return undefined;
     const { width, height } = sheet.size;
     const scale = PIXELS / Math.max(width, height);
     const canvas = document.createElement('canvas');
     [canvas.width, canvas.height] = [Math.round(width * scale), Math.round(height * scale)];
     const context = canvas.getContext('2d');
-    if (!context) return;
+    if (!context) return undefined;
     const look = { ink: INK, soft: COLOURS.line, knife: FAULT, white, cut: undefined };
     drawSheet(context, { sheet, face, art: ({ surface }) => art.get(surface), ...look }, { scale, x: 0, y: 0 });
     if (hasNumbers) {
@@ -111,8 +111,8 @@ function useFormTexture(
     const made = new CanvasTexture(canvas);
     made.colorSpace = SRGBColorSpace;
     made.anisotropy = 8;
-    setTexture(made);
-    return () => made.dispose();
+    return made;
   }, [sheet, face, art, isDrawn, hasNumbers, white]);
+  useEffect(() => () => texture?.dispose(), [texture]);
   return texture;
 }
