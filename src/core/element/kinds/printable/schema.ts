@@ -14,9 +14,9 @@ const contentOf = (printable: Printable) => z.strictObject({ of: z.literal(print
 const [first, ...others] = PRINTABLES;
 if (!first) throw new Error('There is no printable.');
 
-export const PrintableContent = z
+export const PrintableContent: z.ZodType<PrintableContent> = z
   .discriminatedUnion('of', [contentOf(first), ...others.map(contentOf)])
-  .describe('Its kind and its decisions.') as unknown as z.ZodType<PrintableContent>;
+  .describe('Its kind and its decisions.');
 
 /** What its marks are coloured with. */
 export const PrintableInks = z.strictObject({
