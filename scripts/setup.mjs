@@ -58,6 +58,8 @@ const MODULES = {
   reportlab: 'python3-reportlab',
   cairo: 'python3-cairo',
   PIL: 'python3-pil',
+  holidays: 'python3-holidays',
+  icalendar: 'python3-icalendar',
 };
 const hasModule = (name) => spawnSync('/usr/bin/python3', ['-c', `import ${name}`]).status === 0;
 

@@ -1,6 +1,13 @@
 interface Named {
   readonly name: string;
-  readonly type: 'application/pdf' | 'image/png' | 'image/svg+xml' | 'image/vnd.dxf' | 'text/csv' | 'application/zip';
+  readonly type:
+    | 'application/pdf'
+    | 'application/zip'
+    | 'image/png'
+    | 'image/svg+xml'
+    | 'image/vnd.dxf'
+    | 'text/calendar'
+    | 'text/csv';
 }
 
 export interface OutputFile extends Named {

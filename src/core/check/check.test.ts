@@ -4,7 +4,7 @@ import { begin, box, element, inMemory, line, makeJob, picture, pictureFacts, wo
 import type { Element, Job } from '../job';
 import { itemsOf } from '../drawing';
 import { Effect, blankOf, redecided, tableOfWords, takeHouse } from '../job';
-import { House, SHIPPED_PRINTERS, filesBy } from '../shop';
+import { House, SHIPPED_PRINTERS } from '../shop';
 import { RULES, applyChange, figureChanges, lostByChange, withinLimit, type Finding } from './index';
 
 const of = async (front: readonly Element[], more: Partial<Job> = {}) => checked(makeJob(front, more));
@@ -406,11 +406,6 @@ describe('what a change loses', () => {
     expect(figureChanges(blankOf(job, piece), blankOf(after, piece), 'mm')).toContain('Bleed 3 mm → 10 mm');
     expect(after.output.marks).toMatchObject({ colourBar: false, register: false, corner: true });
   });
-});
-
-test('files have to go so many working days before the due date, weekends left out', () => {
-  expect(filesBy('2026-12-11', 6)).toBe('2026-12-03');
-  expect(filesBy('2026-12-14', 1)).toBe('2026-12-11');
 });
 
 describe('distances that are almost the same', () => {

@@ -40,6 +40,7 @@ export * from './proofs';
 export * from './put-printable';
 export * from './records';
 export * from './said';
+export * from './schedule';
 export * from './search';
 export * from './several';
 export * from './styles';

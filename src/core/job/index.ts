@@ -15,6 +15,7 @@ export * from './template';
 export * from './blank-of';
 export * from './order';
 export * from './proof';
+export * from './schedule-said';
 export * from './base-layout';
 export * from './inherit';
 export * from './base-surface';

@@ -22,6 +22,7 @@ import { FOLD_LINES, Finishing } from '../finish';
 import { FORMATS, type Format } from '../format';
 import { Asset } from './asset';
 import { Proof } from './proof';
+import { ScheduleSaid } from './schedule-said';
 import { Kit } from './kit';
 import { NamedMeasure } from './named-measure';
 import { Records } from './records';
@@ -193,6 +194,7 @@ export const Job = z.strictObject({
   client: z.string().max(200).default(''),
   stage: z.enum(STAGES).default('brief').describe('`template`: not printed; jobs are begun from it.'),
   due: z.iso.date().nullable().default(null),
+  schedule: ScheduleSaid.optional().describe('What was said of its days; left out, they follow from the due date.'),
   quantity: z.number().int().min(1).max(100_000_000).nullable().default(null),
   notes: z.string().max(10_000).default(''),
   previous: z

@@ -4,5 +4,5 @@ export * from './records';
 export * from './shelf';
 export * from './opacity';
 export * from './thickness';
-export * from './files-by';
+export * from './closed-days';
 export * from './coating';

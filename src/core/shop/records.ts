@@ -58,6 +58,14 @@ const CoatingWishes = z.strictObject({
   tolerance: extent.optional().describe('How far it may lie off the print, mm.'),
 });
 
+/** Days on which a house is closed. */
+const ClosedSpan = z.strictObject({
+  from: z.iso.date(),
+  to: z.iso.date().describe('The last of them.'),
+  why: z.string().max(100).default('closed'),
+});
+export type ClosedSpan = z.infer<typeof ClosedSpan>;
+
 /** Standards that a house may hold files to (ISO 15930-7). */
 export const STANDARDS = ['PDF/X-4'] as const;
 
@@ -93,6 +101,12 @@ export const House = z.strictObject({
   press: z.enum(PRESSES).optional().describe('How it prints; left out, offset.'),
   machines: HouseMachines.optional().describe('What its machines are off by.'),
   allowance: z.enum(['even', 'shift', 'thickness']).optional().describe('How it wants panels to differ.'),
+  region: z
+    .string()
+    .regex(/^[A-Z]{2}(-[A-Z0-9]{1,4})?$/, 'A region is a country such as GB, or a part of one such as GB-SCT.')
+    .optional()
+    .describe('Whose public holidays it keeps.'),
+  closed: z.array(ClosedSpan).max(200).optional().describe('Days on which it is closed beside them.'),
   leadDays: z.number().int().min(0).max(365).optional().describe('Working days from files to delivery.'),
 });
 export type House = z.infer<typeof House>;

@@ -93,6 +93,7 @@ export const SHIPPED_PRINTERS: readonly House[] = [
     press: 'offset',
     machines: { guillotine: { pile: 100 }, plates: { drift: 0.08 } },
     allowance: 'thickness',
+    region: 'GB-ENG',
     leadDays: 6,
   }),
   House.parse({
@@ -120,6 +121,7 @@ export const SHIPPED_PRINTERS: readonly House[] = [
     press: 'wide-format',
     machines: { hem: { drift: 10 } },
     allowance: 'even',
+    region: 'GB-ENG',
     leadDays: 4,
   }),
   House.parse({
@@ -141,6 +143,7 @@ export const SHIPPED_PRINTERS: readonly House[] = [
     press: 'digital',
     machines: { backing: { drift: 0.8 } },
     allowance: 'shift',
+    region: 'GB-ENG',
     leadDays: 1,
   }),
 ];

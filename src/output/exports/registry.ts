@@ -8,6 +8,7 @@ import { plates } from './plates';
 import { press } from './press';
 import { preview } from './preview';
 import { proof } from './proof';
+import { schedule } from './schedule';
 import { sheets } from './sheets';
 import { spreads } from './spreads';
 import { tiles } from './tiles';
@@ -27,6 +28,7 @@ export const EXPORTS = [
   desk,
   spreads,
   tiles,
+  schedule,
   working,
 ] as const;
 

@@ -7,6 +7,7 @@ import { MARKS, PRESSES, PROFILES, STANDARDS, House } from '@/core/shop';
 import { ChoiceField } from '../field/ChoiceField';
 import { LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
+import { ClosedDays } from './ClosedDays';
 import { MachineRows } from './MachineRows';
 import { CoatingRows, LineRows } from './ProcessRows';
 import type { FormProps } from './form-props';
@@ -159,6 +160,7 @@ export function PrinterForm({ record, onKeep, ...rest }: FormProps<House>) {
           />
         ))}
       </Box>
+      <ClosedDays house={house} onChange={set} />
       <MachineRows house={house} onChange={set} />
       <LineRows house={house} onChange={set} />
       <CoatingRows house={house} onChange={set} />

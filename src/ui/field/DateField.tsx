@@ -19,13 +19,14 @@ export interface DateFieldProps {
   readonly onChange: (day: string | null) => void;
   readonly hint?: string;
   readonly isClearable?: boolean;
+  readonly width?: number;
 }
 
 /**
  * A day, written or chosen from a calendar: `11 Dec 2026`. What is written is taken on Enter or on leaving; what is not
  * whole, or no day, changes nothing.
  */
-export function DateField({ label, name, value, onChange, hint, isClearable = false }: DateFieldProps) {
+export function DateField({ label, name, value, onChange, hint, isClearable = false, width }: DateFieldProps) {
   /** What is being written; undefined while nothing was. */
   const draft = useRef<Date | null>(undefined);
   // The field keeps what is being written itself: given back to it half written, it would begin anew. It is made anew
@@ -61,6 +62,7 @@ export function DateField({ label, name, value, onChange, hint, isClearable = fa
             variant: 'standard',
             size: 'small',
             helperText: hint,
+            ...(width !== undefined && { sx: { width } }),
             // The field is on a sheet whose keys are commands.
             onKeyDown: (event) => {
               event.stopPropagation();

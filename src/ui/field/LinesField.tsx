@@ -4,20 +4,26 @@ import { useId } from 'react';
 import type { Parsed } from '@/core/measure';
 import { useDraft } from './use-draft';
 
-interface Props {
+interface Props<T> {
   readonly label: string;
   readonly name: string;
   readonly shown: string;
   readonly hint?: string;
-  readonly read: (text: string) => Parsed<unknown>;
-  readonly refuse: (value: unknown) => string | undefined;
-  readonly onChange: (value: unknown) => void;
+  readonly read: (text: string) => Parsed<T>;
+  readonly refuse?: (value: T) => string | undefined;
+  readonly onChange: (value: T) => void;
 }
 
 /** Words of several lines, taken on leaving or with Ctrl+Enter, refused at the field. */
-export function LinesField({ label, name, shown, hint, read, refuse, onChange }: Props) {
+export function LinesField<T>({ label, name, shown, hint, read, refuse, onChange }: Props<T>) {
   const id = useId();
-  const { error, field } = useDraft({ shown, read, refuse, onTake: onChange, takenBy: 'ctrl-enter' });
+  const { error, field } = useDraft({
+    shown,
+    read,
+    ...(refuse && { refuse }),
+    onTake: onChange,
+    takenBy: 'ctrl-enter',
+  });
   return (
     <TextField
       id={id}

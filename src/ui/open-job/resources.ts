@@ -12,13 +12,13 @@ import {
   inksNeeded,
   languagesNeeded,
   type FaceNeed,
-  type HolidayNeed,
   type InkNeed,
   type Resources,
 } from '@/core/compose';
 import type { Occasion } from '@/core/dates';
 import { jobFonts, type Job } from '@/core/job';
 import type { VectorArt } from '@/core/shape';
+import { loadHolidays } from './load-holidays';
 import { PROFILES } from '@/core/shop';
 import { loadHyphenator, type Face, type Hyphenator } from '@/core/type';
 import { drawingAddress, faceFiles, type FaceFile } from './addresses';
@@ -74,14 +74,6 @@ function loadFace(job: Job, need: FaceNeed): Promise<Face | undefined> {
 async function loadArt(sha: string): Promise<VectorArt | undefined> {
   const response = await fetch(drawingAddress(sha));
   return response.ok ? ((await response.json()) as VectorArt) : undefined;
-}
-
-/** Holidays as the server knows them. */
-async function loadHolidays({ region, year, language }: HolidayNeed): Promise<readonly Occasion[]> {
-  const asked = new URLSearchParams({ region, year: String(year), language });
-  const response = await fetch(`/api/holidays?${asked.toString()}`);
-  if (!response.ok) throw new Error('The holidays could not be loaded.');
-  return ((await response.json()) as { holidays: readonly Occasion[] }).holidays;
 }
 
 /** Fetches what every job needs, so that the first one opens as fast as the next. */

@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import { isHouseKnown, type Job } from '@/core/job';
-import { filesBy } from '@/core/shop';
+import { filesBy } from '@/core/schedule';
+import { lateWords } from '../open-job/plan-words';
+import { usePlan } from '../open-job/use-plan';
 import { dayWords, dueWords } from '../shell/moments';
 import { COLOURS, FACES } from '../shell/theme';
 
@@ -68,6 +70,9 @@ function Head({ job }: { readonly job: Job }) {
     job.stock.name ||
     [job.stock.kind, job.stock.grammage ? `${job.stock.grammage} g/m²` : ''].filter(Boolean).join(' ');
   const house = isHouseKnown(job) ? job.house.name : 'no printer yet: common rules';
+  const plan = usePlan(job);
+  const files = filesBy(plan);
+  const filesDue = files !== undefined && job.house.leadDays !== undefined ? `files by ${dayWords(files)}` : '';
   return (
     <Box sx={{ px: 2.5, pb: 1.25, borderBottom: `2px solid ${COLOURS.ink}` }}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', fontFamily: FACES.figure, fontSize: 12 }}>
@@ -81,12 +86,13 @@ function Head({ job }: { readonly job: Job }) {
         {job.name}
       </Box>
       <Box sx={{ fontSize: 13.5, color: COLOURS.sheetSoft, overflowWrap: 'anywhere' }}>
-        {[job.client, house, stock, filesDue(job)].filter(Boolean).join(' · ')}
+        {[job.client, house, stock, filesDue].filter(Boolean).join(' · ')}
       </Box>
+      {plan && plan.late > 0 && (
+        <Box sx={{ fontSize: 13.5, fontWeight: 600 }} data-late>
+          ▲ {lateWords(plan)}
+        </Box>
+      )}
     </Box>
   );
 }
-
-/** When the files have to be with the printer. */
-const filesDue = ({ due, house }: Job): string =>
-  due !== null && house.leadDays !== undefined ? `files by ${dayWords(filesBy(due, house.leadDays))}` : '';

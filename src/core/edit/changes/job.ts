@@ -1,11 +1,23 @@
 import { z } from 'zod';
 import { formatOf } from '../../format';
 import { OVERRIDE_FIELDS } from '../../figure';
-import { Job, describeProblems, freed, readDecisions, redecided, refusalOf, takeHouse, takeStock } from '../../job';
+import {
+  Job,
+  STEPS,
+  StepSaid,
+  describeProblems,
+  freed,
+  readDecisions,
+  redecided,
+  refusalOf,
+  takeHouse,
+  takeStock,
+} from '../../job';
 import { SHIPPED_PAPERS, SHIPPED_PRINTERS } from '../../shop';
 import { recordNamed } from '../begin';
 import { changePiece, pieceOf } from '../on-side';
 import { overrideFigure } from '../overrides';
+import { saidOfStep } from '../schedule';
 import { CannotChange, defineChange } from './change';
 import { Typed } from './typed';
 
@@ -77,6 +89,24 @@ export const jobChanges = [
     fields: { printer: z.string() },
     example: { printer: SHIPPED_PRINTERS[0]?.name ?? '' },
     run: ({ job }, { printer }) => takeHouse(job, recordNamed('printer', printer, SHIPPED_PRINTERS)),
+  }),
+  defineChange({
+    do: 'plan step',
+    about:
+      'Says when a step of the schedule ends, when it was done or how many working days it takes; null takes it back.',
+    fields: {
+      step: z.enum(STEPS),
+      on: StepSaid.shape.on.nullable(),
+      done: StepSaid.shape.done.nullable(),
+      days: StepSaid.shape.days.nullable(),
+    },
+    example: { step: 'approval', days: 3 },
+    run: ({ job }, { step, ...said }) =>
+      saidOfStep(
+        job,
+        step,
+        Object.fromEntries(Object.entries(said).map(([name, value]) => [name, value ?? undefined])),
+      ),
   }),
   defineChange({
     do: 'free',

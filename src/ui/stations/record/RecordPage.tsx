@@ -8,18 +8,17 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { formatNumber } from '@/core/measure';
 import { NumberField } from '../../field/NumberField';
-import { useJob, useJobStore } from '../../open-job/context';
-import { exportsKey, useExports } from '../../open-job/use-exports';
-import { whenSaved } from '../../open-job/when-saved';
-import { useSay } from '../../shell/Messages';
-import { api, wordsOf, type ExportFacts, type ExportKind } from '../../shell/api';
+import { useJob } from '../../open-job/context';
+import { useExports } from '../../open-job/use-exports';
+import { wordsOf, type ExportFacts, type ExportKind } from '../../shell/api';
 import { momentWords } from '../../shell/moments';
 import { FACES } from '../../shell/theme';
 import { Proofs } from './Proofs';
+import { Schedule } from './Schedule';
+import { useMake } from './use-make';
 
 /** So many changes are named. */
 const MOST = 40;
@@ -29,6 +28,9 @@ export function RecordPage() {
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', p: 3 }}>
       <Paper sx={{ maxWidth: 820, mx: 'auto', p: 4, boxShadow: '0 3px 12px rgb(27 35 52 / 0.15)' }}>
+        <Part title="Schedule">
+          <Schedule />
+        </Part>
         <Part title="Proofs">
           <Proofs />
         </Part>
@@ -70,20 +72,9 @@ function FilesMade() {
 
 /** All files of a state of the job in one: of the same state they are the same, byte for byte. */
 function HandOver({ head }: { readonly head: number }) {
-  const id = useJob((s) => s.job.id);
-  const store = useJobStore();
-  const client = useQueryClient();
-  const say = useSay();
   const [asked, setAsked] = useState<number>();
   const revision = asked ?? head;
-  const start = useMutation({
-    mutationFn: async () => {
-      await whenSaved(store);
-      return api.exportJob(id, 'hand-over', asked);
-    },
-    onSuccess: () => client.invalidateQueries({ queryKey: exportsKey(id) }),
-    onError: (failed) => say({ tone: 'problem', text: wordsOf(failed) }),
-  });
+  const start = useMake('hand-over', asked);
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end' }}>
       <NumberField

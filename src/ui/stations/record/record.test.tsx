@@ -1,7 +1,8 @@
 /** The record of a job: the files that were made of it, beside the states they were made of. */
 import { onPage } from '@/testing/page';
-import { act, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, within } from '@testing-library/react';
 import { answering, exportMade } from '@/testing/answers';
+import { handOf } from '@/testing/hand';
 import { makeJob } from '@/testing/jobs';
 import { RecordPage as Page } from './RecordPage';
 
@@ -51,6 +52,51 @@ test('a server that does not answer is said', async () => {
   answering({});
   await onPage(<Page />, makeJob());
   expect((await screen.findByRole('alert')).textContent).not.toBe('');
+});
+
+describe('the schedule', () => {
+  /** A working day so many calendar days from today. */
+  const inDays = (days: number): string => {
+    const day = new Date(Date.now() + days * 86_400_000);
+    while (day.getDay() === 0 || day.getDay() === 6) day.setDate(day.getDate() + 1);
+    return [day.getFullYear(), day.getMonth() + 1, day.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
+  };
+
+  test('counts back from the due date, says how it stands, and takes what is done', async () => {
+    answering({ '/api/jobs/test-job/exports': { kinds: KINDS, exports: [] } });
+    const before = makeJob([], { due: inDays(60) });
+    const page = await onPage(<Page />, before);
+    const { press } = handOf();
+    expect(document.querySelector('[data-plan]')?.getAttribute('data-plan')).toBe('good');
+    expect([...document.querySelectorAll('[data-step]')].map((row) => row.getAttribute('data-step'))).toEqual([
+      ...['proof', 'approval', 'files', 'plates', 'print', 'dry', 'deliver'],
+    ]);
+    await press('Proof is done today');
+    expect(document.querySelector('[data-step=proof]')?.getAttribute('data-state')).toBe('done');
+    expect(page.store.getState().job.schedule?.steps.proof?.done).toBeDefined();
+    await press('As it follows from the due date');
+    expect(page.store.getState().job.schedule).toBeUndefined();
+  });
+
+  test('days of a step are written; what cannot be in time is late, in words', async () => {
+    answering({ '/api/jobs/test-job/exports': { kinds: KINDS, exports: [] } });
+    const page = await onPage(<Page />, makeJob([], { due: inDays(14) }));
+    const days = document.querySelector<HTMLInputElement>('input[name="Print, working days"]');
+    if (!days) throw new Error('no field');
+    act(() => days.focus());
+    fireEvent.change(days, { target: { value: '30' } });
+    fireEvent.keyDown(days, { key: 'Enter' });
+    expect(page.store.getState().job.schedule?.steps.print).toEqual({ days: 30 });
+    const status = document.querySelector('[data-plan]');
+    expect(status?.getAttribute('data-plan')).toBe('late');
+    expect(status?.textContent).toMatch(/Comes .*, \d+ working days late/);
+  });
+
+  test('without a due date it says where one is set', async () => {
+    answering({ '/api/jobs/test-job/exports': { kinds: KINDS, exports: [] } });
+    await onPage(<Page />, makeJob());
+    expect(screen.getByText('Set a due date under Brief.')).toBeTruthy();
+  });
 });
 
 describe('proofs', () => {

@@ -1,0 +1,71 @@
+import { expect } from '@playwright/test';
+import { holidaysOf } from '../src/bring-in/holidays';
+import { dayOf, writeDay } from '../src/core/dates';
+import { SHIPPED_PRINTERS } from '../src/core/shop';
+import { makeJob } from '../src/testing/jobs';
+import { python } from '../src/testing/programs';
+import { field, openMade, saved, stored, write } from './helpers';
+import { ALONE, test } from './test';
+
+const house = SHIPPED_PRINTERS.find(({ name }) => name === 'Copperplate Yard');
+if (!house) throw new Error('no printer');
+
+/** Easter Monday of a year in England. */
+function easterMonday(year: number): number {
+  const found = holidaysOf('GB-ENG', year, 'en').find(({ name, day }) => /easter monday/i.test(name) && day > 0);
+  if (!found) throw new Error('no Easter');
+  return found.day;
+}
+
+/** As a date field shows it: `30 Mar 2027`. */
+const shown = (day: number): string => {
+  const [year, month, date] = writeDay(day).split('-');
+  const names = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+  return `${date} ${names[Number(month) - 1]} ${year}`;
+};
+
+test(
+  'a job due after Easter is scheduled, a step moved, found late, mended, and its calendar read by another program',
+  ALONE,
+  async ({ page }) => {
+    const year = new Date().getFullYear() + 1;
+    const tuesday = easterMonday(year) + 1;
+    const thursday = tuesday - 5;
+    await openMade(page, makeJob([], { due: writeDay(tuesday), house }));
+    await page.keyboard.press('Alt+7');
+    const schedule = page.getByRole('region', { name: 'Schedule' });
+    const row = (step: string) => schedule.locator(`[data-step="${step}"]`);
+    await expect(schedule.getByRole('status')).toContainText(/in time; \d+ working days to spare/);
+    const ends = (step: string) => row(step).getByRole('group').first();
+    await expect(ends('deliver')).toContainText(shown(tuesday));
+    // Good Friday, the weekend and Easter Monday are left out.
+    await expect(ends('dry')).toContainText(shown(thursday));
+
+    await write(field(page, 'Print, working days'), '4');
+    await saved(page);
+    await write(field(page, 'Approval, working days'), String((tuesday - dayOf(year - 1, 12, 1)) | 0));
+    await expect(schedule.getByRole('status')).toContainText(/working days? late/);
+    await expect(page.locator('[data-late]')).toBeVisible();
+    await schedule.getByRole('button', { name: 'As it follows from the due date' }).click();
+    await expect(schedule.getByRole('status')).toContainText(/in time/);
+    await expect(page.locator('[data-late]')).toHaveCount(0);
+    await schedule.getByRole('button', { name: 'Proof is done today' }).click();
+    await saved(page);
+    expect((await stored(page)).schedule?.steps.proof?.done).toBeDefined();
+
+    await schedule.getByRole('button', { name: 'As a calendar (.ics)' }).click();
+    const link = page.getByRole('region', { name: 'Files made' }).getByRole('link', { name: /\.ics/ });
+    await expect(link).toBeVisible({ timeout: 30_000 });
+    const text = await (await page.request.get((await link.getAttribute('href')) ?? '')).text();
+    const found = python(
+      `
+from icalendar import Calendar
+events = Calendar.from_ical(data).walk("VEVENT")
+print(json.dumps({str(e["SUMMARY"]).split(":")[0]: e.decoded("DTSTART").isoformat() for e in events}))
+`,
+      text,
+    );
+    expect(found).toMatchObject({ Deliver: writeDay(tuesday), Dry: writeDay(thursday), Due: writeDay(tuesday) });
+    expect(found).not.toHaveProperty('Proof');
+  },
+);

@@ -1,0 +1,3 @@
+export * from './plan';
+export * from './schedule';
+export * from './steps';
