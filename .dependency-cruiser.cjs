@@ -11,7 +11,7 @@ const CORE_FLOORS = [
   ['drawing', 'finish', 'fold', 'rules', 'shape', 'glossary'],
   ['format', 'type'],
   ['job', 'reckon'],
-  ['compose', 'eyes', 'marks', 'paperwork', 'records', 'save', 'schedule'],
+  ['compose', 'cost', 'eyes', 'marks', 'paperwork', 'records', 'save', 'schedule'],
   ['drift'],
   ['edit'],
   ['check'],

@@ -1,8 +1,8 @@
 import { expect } from '@playwright/test';
 import { holidaysOf } from '../src/bring-in/holidays';
 import { dayOf, writeDay } from '../src/core/dates';
-import { SHIPPED_PRINTERS } from '../src/core/shop';
-import { makeJob } from '../src/testing/jobs';
+import { SHIPPED_PRINTERS, Stock } from '../src/core/shop';
+import { box, makeJob } from '../src/testing/jobs';
 import { python } from '../src/testing/programs';
 import { field, openMade, saved, stored, write } from './helpers';
 import { ALONE, test } from './test';
@@ -67,5 +67,36 @@ print(json.dumps({str(e["SUMMARY"]).split(":")[0]: e.decoded("DTSTART").isoforma
     );
     expect(found).toMatchObject({ Deliver: writeDay(tuesday), Dry: writeDay(thursday), Due: writeDay(tuesday) });
     expect(found).not.toHaveProperty('Proof');
+  },
+);
+
+test(
+  'an offset and a digital house are compared over the quantity; at the crossing the cheapest changes',
+  ALONE,
+  async ({ page }) => {
+    const stock = Stock.parse({ name: 'Silk', kind: 'coated', grammage: 150 });
+    await openMade(page, makeJob([box('ground', [0, 0, 148, 210])], { quantity: 1000, stock }));
+    await page.keyboard.press('Alt+7');
+    const part = page.getByRole('region', { name: 'Cost' });
+    const cheapest = part.getByRole('status');
+    await expect(cheapest).toContainText('Cheapest at Corner Counter', { timeout: 60_000 });
+    const table = part.getByRole('table', { name: 'What it costs' });
+    await expect(table.locator('[data-house]').first()).toContainText('Corner Counter');
+    await part.getByRole('button', { name: 'How Copperplate Yard comes about' }).click();
+    const lines = part.getByRole('table', { name: 'How the price of Copperplate Yard comes about' });
+    await expect(lines.getByRole('row', { name: /^Plates 1 plate £/ })).toBeVisible();
+    await expect(part.getByRole('img', { name: /^What one copy costs over the quantity/ })).toBeVisible();
+    const words = (await part.locator('[data-crossings]').textContent()) ?? '';
+    const from = Number(/from ([\d,]+) copies on Copperplate Yard/.exec(words)?.[1]?.replace(',', ''));
+    expect(from).toBeGreaterThan(1000);
+    for (const [copies, house] of [
+      [from - 1, 'Corner Counter'],
+      [from, 'Copperplate Yard'],
+    ] as const) {
+      await page.keyboard.press('Alt+1');
+      await write(page.getByRole('textbox', { name: 'Copies' }), String(copies));
+      await page.keyboard.press('Alt+7');
+      await expect(cheapest).toContainText(`Cheapest at ${house}`, { timeout: 60_000 });
+    }
   },
 );

@@ -5,4 +5,5 @@ export * from './shelf';
 export * from './opacity';
 export * from './thickness';
 export * from './closed-days';
+export * from './prices';
 export * from './coating';

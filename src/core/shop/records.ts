@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Edges, extent } from '../element';
 import { COATINGS } from './coating';
 import { HouseMachines, PRESSES } from './machine';
+import { Prices } from './prices';
 import { LINE_FORMS, PROCESSES } from './process';
 
 export const STOCKS = ['coated', 'uncoated', 'newsprint'] as const;
@@ -107,6 +108,7 @@ export const House = z.strictObject({
     .optional()
     .describe('Whose public holidays it keeps.'),
   closed: z.array(ClosedSpan).max(200).optional().describe('Days on which it is closed beside them.'),
+  prices: Prices.optional().describe('What it asks.'),
   leadDays: z.number().int().min(0).max(365).optional().describe('Working days from files to delivery.'),
 });
 export type House = z.infer<typeof House>;

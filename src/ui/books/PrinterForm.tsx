@@ -9,6 +9,7 @@ import { LengthField } from '../field/LengthField';
 import { NumberField } from '../field/NumberField';
 import { ClosedDays } from './ClosedDays';
 import { MachineRows } from './MachineRows';
+import { PriceRows } from './PriceRows';
 import { CoatingRows, LineRows } from './ProcessRows';
 import type { FormProps } from './form-props';
 import { RecordForm, SheetsField } from './RecordForm';
@@ -161,6 +162,7 @@ export function PrinterForm({ record, onKeep, ...rest }: FormProps<House>) {
         ))}
       </Box>
       <ClosedDays house={house} onChange={set} />
+      <PriceRows house={house} onChange={set} />
       <MachineRows house={house} onChange={set} />
       <LineRows house={house} onChange={set} />
       <CoatingRows house={house} onChange={set} />

@@ -16,6 +16,7 @@ import { useExports } from '../../open-job/use-exports';
 import { wordsOf, type ExportFacts, type ExportKind } from '../../shell/api';
 import { momentWords } from '../../shell/moments';
 import { FACES } from '../../shell/theme';
+import { CostPart } from './CostPart';
 import { Proofs } from './Proofs';
 import { Schedule } from './Schedule';
 import { useMake } from './use-make';
@@ -30,6 +31,9 @@ export function RecordPage() {
       <Paper sx={{ maxWidth: 820, mx: 'auto', p: 4, boxShadow: '0 3px 12px rgb(27 35 52 / 0.15)' }}>
         <Part title="Schedule">
           <Schedule />
+        </Part>
+        <Part title="Cost">
+          <CostPart />
         </Part>
         <Part title="Proofs">
           <Proofs />

@@ -1,0 +1,4 @@
+export * from './compare';
+export * from './cost';
+export * from './way';
+export * from './report';
