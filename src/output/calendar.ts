@@ -1,19 +1,15 @@
 import ICAL from 'ical.js';
-import { instantOf, readDay, writeDay, type Day } from '../core/dates';
+import { instantOf, writeDay, type Day } from '../core/dates';
 import type { Job } from '../core/job';
-import { STEP_TITLES, scheduleOf, yearsAround, type Plan } from '../core/schedule';
-import { holidaysOf } from '../bring-in/holidays';
+import { STEP_TITLES, type Plan } from '../core/schedule';
 import { CannotExport } from './cannot-export';
 import type { OutputFile } from './file';
+import { planAt } from './plan-at';
 
 /** The schedule of a job as a calendar (RFC 5545): a day or days for each step that is not done, and the due date. */
 export function calendarFile(job: Job, at: Date): OutputFile {
-  const today = Math.floor(at.getTime() / 86_400_000);
-  const due = job.due === null ? undefined : readDay(job.due);
-  if (due === undefined) throw new CannotExport('No due date is set. Set one under Brief.');
-  const { region } = job.house;
-  const holidays = region ? yearsAround(due, today).flatMap((year) => holidaysOf(region, year, job.language)) : [];
-  const plan = scheduleOf(job, today, holidays);
+  if (job.due === null) throw new CannotExport('No due date is set. Set one under Brief.');
+  const plan = planAt(job, at);
   if (!plan) throw new CannotExport('A template has no due date.');
   return { name: 'schedule.ics', type: 'text/calendar', bytes: new TextEncoder().encode(calendarOf(job, plan, at)) };
 }

@@ -36,6 +36,9 @@ test('whatever a house needs is in it, each file whole, named by the pattern', a
     const name = (what: string) => join(folder, `quillrook-society_test-job_7_${what}_2026-05-01`);
     for (const what of ['press', 'front-press', 'back-press', 'sheets'])
       expect(run('qpdf', ['--check', `${name(what)}.pdf`])).toMatch(/No syntax or stream/);
+    const docket = pageTexts(`${name('docket')}.pdf`).join(' ');
+    expect(docket).toContain('Test job');
+    expect(docket).not.toContain('Not for the house');
     const letter = readFileSync(`${name('letter')}.txt`, 'utf8');
     expect(letter).toContain('From Quillrook Society');
     expect(letter).toContain('Nothing stands in the way by our own checks.');

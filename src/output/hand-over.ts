@@ -5,7 +5,7 @@ import { pieceOf } from '../core/edit';
 import { USUAL_NAMES, namedBy, rulesFor, type Job } from '../core/job';
 import { linesOn } from '../core/marks';
 import { plateNames } from '../core/drawing';
-import { counted, formatNumber, formatSize } from '../core/measure';
+import { counted, formatSize } from '../core/measure';
 import { letterSheet, letterText, type Letter } from '../core/paperwork';
 import { CannotExport } from './cannot-export';
 import { csvOf } from './csv';
@@ -13,6 +13,7 @@ import { checkDesk, type Desk } from './desk';
 import { dieFiles } from './die';
 import type { Export, Making } from './exports/define';
 import { gathered, type MadeFile, type OutputFile } from './file';
+import { docketFile } from './docket';
 import { fileStem, sideStems } from './file-name';
 import { pagesPdf } from './paperwork';
 import { pressFile } from './press';
@@ -20,13 +21,14 @@ import { previewFiles } from './preview';
 import { outputProfile } from './profiles';
 import { proofFile } from './proof';
 import { workingFile } from './working';
+import { valueWords } from './value-words';
 
 /** Sides that get a press file of their own, at most: a book goes to press whole. */
 const MOST_SIDES = 60;
 
 /**
  * All that a house needs of a job, in one file: the press file whole and side by side, how it lies on sheets, lines for
- * the die maker, previews, a proof, figures, the job itself, and a letter with the hash of each.
+ * the die maker, previews, a proof, the docket, figures, the job itself, and a letter with the hash of each.
  * @param sheets how pieces are laid on sheets of the press
  */
 export async function handOverFile(making: Making, sheets: Export['make']): Promise<OutputFile> {
@@ -41,6 +43,7 @@ export async function handOverFile(making: Making, sheets: Export['make']): Prom
     ['Die lines', async () => (hasLines(desk) ? dieFiles(desk, at, quiet) : [])],
     ['Previews', () => previewFiles(desk, at, quiet)],
     ['Proof', async () => [await proofFile(desk, { at, revision }, quiet)]],
+    ['Docket', async () => [await docketFile(desk, { at, revision, isForHouse: true })]],
     ['Figures', () => Promise.resolve([figuresFile(desk)])],
     ['The job itself', async () => [await workingFile(job, assets)]],
   ];
@@ -111,12 +114,6 @@ function figuresFile({ job, sides }: Desk): OutputFile {
   const bytes = csvOf([['piece', 'group', 'figure', 'value', 'unit', 'rule'], ...rows]);
   return { name: `${fileStem(job.name)}-figures.csv`, type: 'text/csv', bytes };
 }
-
-const valueWords = (value: number | readonly number[]): string =>
-  [value]
-    .flat()
-    .map((n) => formatNumber(n, 3))
-    .join(' × ');
 
 /** A file as the job’s pattern calls it; what it is, is what its own name says after that of the job. */
 function nameBy(job: Job, name: string, at: Date, revision: number | undefined): string {

@@ -1,7 +1,7 @@
 import sharp from 'sharp';
 import { NO_INK, shownBuild, type Build } from '../core/colour';
 import { itemsOf, leavesOf, pageKey, type Ink, type Item } from '../core/drawing';
-import { pictureAsset } from '../core/job';
+import { pictureAsset, type PictureAsset } from '../core/job';
 import { MM_PER_INCH } from '../core/measure';
 import { writePdf } from '../paint/pdf';
 import type { BlankSurface } from '../core/format';
@@ -191,4 +191,11 @@ export async function screenImage(
     return { data: await image.jpeg({ quality: 90, chromaSubsampling: '4:4:4' }).toBuffer(), type: 'image/jpeg' };
   const whole = image.joinChannel(Buffer.from(alpha), { raw: { ...grown, channels: 1 } });
   return { data: await whole.png({ compressionLevel: 3 }).toBuffer(), type: 'image/png' };
+}
+
+/** Width and height of a PNG, as its head says them (ISO/IEC 15948, 11.2.2). */
+export function pngAsset(png: Uint8Array): PictureAsset {
+  const view = new DataView(png.buffer, png.byteOffset, png.byteLength);
+  const [width, height] = [view.getUint32(16), view.getUint32(20)];
+  return { kind: 'picture', name: 'side.png', format: 'png', width, height, colour: 'rgb', profile: null, alpha: true };
 }

@@ -1,13 +1,13 @@
 import { createHash } from 'node:crypto';
 import { plateNames } from '../core/drawing';
-import type { Job, PictureAsset } from '../core/job';
+import type { Job } from '../core/job';
 import { proofSheet, together } from '../core/paperwork';
 import { formatSize } from '../core/measure';
 import { CannotExport } from './cannot-export';
 import { openDesk, type Desk, type DeskSide } from './desk';
 import type { OutputFile, Progress } from './file';
 import { fileStem } from './file-name';
-import { previewPdf, previewPng } from './preview';
+import { pngAsset, previewPdf, previewPng } from './preview';
 
 /** Longest side of the picture of a side, pixels: enough to read it on a screen, too little to print from. */
 const PIXELS = 1400;
@@ -74,11 +74,4 @@ function factsOf(job: Job, side: DeskSide, i: number, { at, revision, count, sha
     picture: { sha, asset: pngAsset(png) },
     language: job.language,
   };
-}
-
-/** Width and height of a PNG, as its head says them (ISO/IEC 15948, 11.2.2). */
-function pngAsset(png: Uint8Array): PictureAsset {
-  const view = new DataView(png.buffer, png.byteOffset, png.byteLength);
-  const [width, height] = [view.getUint32(16), view.getUint32(20)];
-  return { kind: 'picture', name: 'side.png', format: 'png', width, height, colour: 'rgb', profile: null, alpha: true };
 }

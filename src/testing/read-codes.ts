@@ -9,8 +9,11 @@ export async function readyToRead(): Promise<void> {
   await prepareZXingModule({ overrides: { wasmBinary }, fireImmediately: true });
 }
 
+/** Pixels and how much ink is on each. */
+type Inked = Pick<Plate, 'width' | 'height' | 'ink'>;
+
 /** The plate as a camera sees it; with gain, everything dark has grown by so many pixels all round. */
-export function pictureOf({ width, height, ink }: Plate, gain = 0): ImageData {
+export function pictureOf({ width, height, ink }: Inked, gain = 0): ImageData {
   const WHITE = 0xffffffff;
   const BLACK = 0xff000000;
   const pixels = new Uint32Array(width * height).fill(WHITE);
@@ -24,7 +27,7 @@ export function pictureOf({ width, height, ink }: Plate, gain = 0): ImageData {
 }
 
 /** What a decoder of another make reads on a plate, in the order of its letters. */
-export async function readBack(plate: Plate, gain = 0): Promise<readonly string[]> {
+export async function readBack(plate: Inked, gain = 0): Promise<readonly string[]> {
   const found = await readBarcodes(pictureOf(plate, gain), {
     tryHarder: true,
     maxNumberOfSymbols: 60,

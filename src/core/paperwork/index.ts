@@ -3,3 +3,4 @@ export * from './reply-sheet';
 export { together } from './sheet';
 export * from './cutting-sheet';
 export * from './letter-sheet';
+export * from './docket-sheet';

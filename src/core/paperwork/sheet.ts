@@ -8,6 +8,7 @@ import type { Mm } from '../measure';
 export const [WIDTH, HEIGHT, MARGIN]: readonly [Mm, Mm, Mm] = [210, 297, 18];
 
 const INK = { kind: 'process', c: 30, m: 20, y: 10, k: 95 } as const;
+const YELLOW = { kind: 'process', c: 0, m: 12, y: 70, k: 0 } as const;
 const SOFT = { kind: 'process', c: 20, m: 15, y: 10, k: 60 } as const;
 
 /** Faces that ship: one for words, one for figures. */
@@ -79,6 +80,25 @@ export class SheetOf {
       fill: null,
       stroke: { paint: INK, widthPt },
     });
+    return this;
+  }
+
+  /** A full area in the yellow of the sheet. */
+  band(box: Placed): this {
+    this.add({
+      kind: 'shape',
+      id: this.id(),
+      placement: at(box),
+      shape: { form: 'rectangle', radius: 0 },
+      fill: YELLOW,
+      stroke: null,
+    });
+    return this;
+  }
+
+  /** A QR code that says some words. */
+  code(content: string, box: Placed): this {
+    this.add({ kind: 'code', id: this.id(), placement: at(box), symbology: 'qr', content });
     return this;
   }
 

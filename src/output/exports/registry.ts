@@ -1,6 +1,7 @@
 import type { Export } from './define';
 import { desk } from './desk';
 import { die } from './die';
+import { docket } from './docket';
 import { dummy } from './dummy';
 import { flat } from './flat';
 import { handOver } from './hand-over';
@@ -28,6 +29,7 @@ export const EXPORTS = [
   desk,
   spreads,
   tiles,
+  docket,
   schedule,
   working,
 ] as const;

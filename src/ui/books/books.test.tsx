@@ -1,6 +1,6 @@
 /** The shop books: records are opened, changed, refused, kept, taken out and put back. */
 import { shown } from '@/testing/page';
-import { act, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { House, Stock } from '@/core/shop';
 import { answering } from '@/testing/answers';
 import { handOf } from '@/testing/hand';
@@ -163,4 +163,39 @@ test('an empty book says how it is filled, and one that cannot be read asks agai
   expect(screen.getByRole('button', { name: 'Try again' })).toBeTruthy();
   await act(async () => page.press('Client kits'));
   expect(await screen.findByText(/No kit yet/)).toBeTruthy();
+});
+
+test('what a printer asks, and when it is closed, are kept with it; what is taken back is no longer counted', async () => {
+  const page = books();
+  await page.press('Printers');
+  await openRecord(page, 'Flatbed Nine');
+  await page.write('Wide format, a square metre', '21.5', 'Prices');
+  await page.write('Delivery', '12', 'Prices');
+  await page.write('Delivery', '0', 'Prices');
+  await page.write('Digital, a side in colour', '0.11', 'Prices');
+  const setUp = document.querySelector<HTMLInputElement>('input[name="trim, set up"]');
+  if (!setUp) throw new Error('no field');
+  act(() => setUp.focus());
+  fireEvent.change(setUp, { target: { value: '8' } });
+  fireEvent.keyDown(setUp, { key: 'Enter' });
+  const closed = page.field('Closed', 'Days on which it is closed');
+  act(() => closed.focus());
+  fireEvent.change(closed, { target: { value: 'Christmas' } });
+  fireEvent.keyDown(closed, { key: 'Enter', ctrlKey: true });
+  expect(page.refusal('Closed', 'Days on which it is closed')).toMatch(/A line is a day, or two, and why/);
+  fireEvent.change(closed, { target: { value: '2026-12-24 to 2027-01-03 Works holiday' } });
+  fireEvent.keyDown(closed, { key: 'Enter', ctrlKey: true });
+  fireEvent.change(page.field('Holidays of', 'Days on which it is closed'), { target: { value: 'gb-sct' } });
+  await page.press('Keep');
+  await screen.findByText(/Flatbed Nine is in the book/);
+  expect(page.changes()).toMatchObject([
+    {
+      body: {
+        region: 'GB-SCT',
+        closed: [{ from: '2026-12-24', to: '2027-01-03', why: 'Works holiday' }],
+        prices: { currency: '£', square: 21.5, click: { colour: 0.11, black: 0 }, finish: { trim: { setUp: 8 } } },
+      },
+    },
+  ]);
+  expect(JSON.stringify(page.changes())).not.toContain('delivery');
 });

@@ -79,6 +79,7 @@ function HandOver({ head }: { readonly head: number }) {
   const [asked, setAsked] = useState<number>();
   const revision = asked ?? head;
   const start = useMake('hand-over', asked);
+  const docket = useMake('docket', asked);
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end' }}>
       <NumberField
@@ -92,6 +93,9 @@ function HandOver({ head }: { readonly head: number }) {
       />
       <Button variant="outlined" disabled={start.isPending} onClick={() => start.mutate()}>
         Hand it over
+      </Button>
+      <Button variant="outlined" disabled={docket.isPending} onClick={() => docket.mutate()}>
+        Docket
       </Button>
     </Box>
   );
