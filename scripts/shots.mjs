@@ -171,10 +171,12 @@ try {
   await shot('finish-plates');
   await visit('/glossary');
   await shot('glossary');
-  await visit('/jobs/demo-eyepiece-box?at=finish');
-  await page.getByRole('button', { name: 'Coat …' }).click();
-  await page.waitForTimeout(800);
-  await shot('finish-lines');
+  await visit('/jobs/demo-visitor-folder?at=record');
+  await page.locator('[data-cheapest]').waitFor({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'How Copperplate Yard comes about' }).click();
+  await page.waitForTimeout(1500);
+  await page.getByRole('region', { name: 'Cost' }).evaluate((part) => part.scrollIntoView());
+  await shot('record');
 } finally {
   await browser.close();
   process.kill(-server.pid, 'SIGKILL');
