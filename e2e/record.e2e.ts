@@ -2,9 +2,9 @@ import { expect } from '@playwright/test';
 import { holidaysOf } from '../src/bring-in/holidays';
 import { dayOf, writeDay } from '../src/core/dates';
 import { SHIPPED_PRINTERS, Stock } from '../src/core/shop';
-import { box, makeJob } from '../src/testing/jobs';
+import { begin, box, makeJob } from '../src/testing/jobs';
 import { python } from '../src/testing/programs';
-import { field, openMade, saved, stored, write } from './helpers';
+import { field, openChoice, openMade, saved, stored, write } from './helpers';
 import { ALONE, test } from './test';
 
 const house = SHIPPED_PRINTERS.find(({ name }) => name === 'Copperplate Yard');
@@ -100,3 +100,27 @@ test(
     }
   },
 );
+
+test('last year’s complaint comes up when the same kind begins', ALONE, async ({ page }) => {
+  const complaint = `The fold cracked, score it (${Date.now()})`;
+  await openMade(page, begin('brochure', { fold: 'letter', size: 'A4' }));
+  await page.keyboard.press('Alt+7');
+  const log = page.getByRole('region', { name: 'Log' });
+  await openChoice(log.getByRole('combobox', { name: 'what it is' }));
+  await page.getByRole('option', { name: 'complaint' }).click();
+  await log.getByRole('textbox', { name: 'In words' }).fill(complaint);
+  await log.getByRole('button', { name: 'Write down' }).click();
+  await expect(log.getByRole('listitem').filter({ hasText: complaint })).toBeVisible();
+  await saved(page);
+
+  await openMade(page, begin('brochure', { fold: 'z', size: 'A5' }));
+  await page.keyboard.press('Alt+1');
+  const lessons = page.getByRole('region', { name: 'From jobs like this one' });
+  await expect(lessons.getByText(complaint)).toBeVisible();
+  await expect(lessons).toContainText('of the same kind');
+  // A card is of another kind, for nobody, and at no house: nothing is to be learnt for it.
+  await openMade(page, begin('business-card'));
+  await page.keyboard.press('Alt+1');
+  await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toBeVisible();
+  await expect(page.getByText(complaint)).toHaveCount(0);
+});

@@ -8,6 +8,9 @@ import { open, openChoice, pasteText } from '../helpers';
  */
 export type Look = Readonly<Record<string, string | number | boolean>>;
 
+/** What is open above the slip; a list of choices closes by itself. */
+const OPENED = '.MuiPopover-root:not(.MuiMenu-root)';
+
 /** Fields of where an element stands, and their words in a line. */
 const FACTS: Readonly<Record<string, string>> = {
   'x-left': 'left',
@@ -84,13 +87,11 @@ export class Hand {
 
   constructor(readonly page: Page) {}
 
-  /** What is open above the slip. */
-  private get opened(): Locator {
-    return this.page.getByRole('dialog');
-  }
-
   private get scope(): Locator {
-    return this.opened.or(this.page.getByRole('region', { name: 'Selection' })).last();
+    return this.page
+      .locator(OPENED)
+      .or(this.page.getByRole('region', { name: 'Selection' }))
+      .last();
   }
 
   async key(key: string): Promise<void> {
@@ -269,9 +270,10 @@ export class Hand {
   /** Closes what is open above the slip. */
   async close(): Promise<void> {
     this.actions += 1;
-    const before = await this.opened.count();
+    const open = this.page.locator(OPENED);
+    const before = await open.count();
     await this.page.keyboard.press('Escape');
-    await expect(this.opened).toHaveCount(before - 1);
+    await expect(open).toHaveCount(before - 1);
   }
 
   /** Opens a part of the slip, does something there, and closes it. */

@@ -6,6 +6,7 @@ import { box, makeJob } from '../testing/jobs';
 import { conflictVersion, listConflicts, settleConflict } from './conflicts';
 import { createJob, keepStanding, listJobs, listRevisions, readCurrent, revision, setRemoved } from './jobs';
 import { contentHash, type RevisionKind } from '../core/save';
+import { lessonsFor } from './lessons';
 import { Problem } from './problem';
 import { saveSteps } from './save';
 import { changeSeveral } from './several';
@@ -159,4 +160,28 @@ test('the database keeps its promises: WAL, foreign keys, full synchronisation, 
   await expect(
     sequelize.query("INSERT INTO revisions VALUES ('nobody', 1, 'edit', '', '', '', '2026-01-01', NULL)"),
   ).rejects.toThrow();
+});
+
+test('what was learnt with a job is found for jobs like it, those most like it first', async () => {
+  const at = '2026-11-01T09:00:00.000Z';
+  const lesson = (id: string, text: string) => ({ id, at, kind: 'differently' as const, text });
+  const job = (id: string, client: string, text: string) => ({
+    ...named(id, `Job ${id}`),
+    client,
+    log: [lesson('l1', text), { id: 'l2', at, kind: 'note' as const, text: 'A note' }],
+  });
+  await createJob(job('learnt-1', 'Quillrook', 'Score it first.'), 'Begin');
+  await createJob(job('learnt-2', 'Somebody else', 'More bleed.'), 'Begin');
+  const asked = { kind: 'Flyer', client: 'Quillrook', printer: '', paper: '' };
+  const found = await lessonsFor(asked, 'nobody');
+  expect(found.map(({ text, alike }) => [text, alike])).toEqual([
+    ['Score it first.', ['kind', 'client']],
+    ['More bleed.', ['kind']],
+  ]);
+  expect(found.map(({ text }) => text)).not.toContain('A note');
+  expect(await lessonsFor(asked, 'learnt-1')).toHaveLength(1);
+  expect(await lessonsFor({ ...asked, kind: 'Banner' }, 'nobody')).toEqual([]);
+  // What is taken out of the log is no longer found, and a job that was removed teaches nothing.
+  await setRemoved('learnt-2', true);
+  expect((await lessonsFor(asked, 'nobody')).map(({ job: of }) => of)).toEqual(['learnt-1']);
 });

@@ -30,6 +30,7 @@ export const unclear = {
   holidays: () => new Problem(400, 'These holidays cannot be looked up.', 'Give a region, a year and a language.'),
   noJob: () => new Problem(400, 'A job is missing in the request.', RELOAD),
   noFacts: () => new Problem(400, 'Say which jobs are changed, and to what.', RELOAD),
+  facts: () => new Problem(400, 'These facts of a job cannot be looked up.', RELOAD),
   noKind: () => new Problem(400, 'Say which kind of file is wanted.', RELOAD),
   noStates: () => new Problem(400, 'A save names its base revision and its states.', RELOAD),
   noName: () => new Problem(400, 'The file’s name is missing.', 'Drop the file again.'),

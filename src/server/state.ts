@@ -1,4 +1,4 @@
-import { boardFacts, readJob, type Job } from '@/core/job';
+import { boardFacts, lessonsIn, readJob, type Job } from '@/core/job';
 import { contentHash } from '@/core/save';
 import { pack } from '@/upkeep';
 import { refused } from './problems';
@@ -11,10 +11,17 @@ export interface State {
   /** How it is kept. */
   readonly document: Buffer;
   /** What the board shows of it. */
-  readonly facts: ReturnType<typeof boardFacts>;
+  readonly facts: ReturnType<typeof factsOf>;
 }
 
-export const stateOf = (job: Job): Promise<State> => kept(job, JSON.stringify(job), boardFacts(job));
+/** What the board shows, and what can be learnt of it for others: as it is kept beside the job. */
+const factsOf = (job: Job) => {
+  const lessons = lessonsIn(job.log).map(({ at, kind, text }) => ({ at, kind, text }));
+  const learnt = lessons.length > 0 ? JSON.stringify({ paper: job.stock.name, lessons }) : null;
+  return { ...boardFacts(job), learnt };
+};
+
+export const stateOf = (job: Job): Promise<State> => kept(job, JSON.stringify(job), factsOf(job));
 
 /** The same state as another job’s: nothing that the board shows comes of an id. */
 export function underId({ job, facts }: State, id: string): Promise<State> {
@@ -44,5 +51,5 @@ export async function stateFrom(document: unknown, text: string): Promise<State>
   const job = trusted(document);
   const read = JSON.stringify(job);
   const isAsRead = (_state: unknown): _state is Job => read === text;
-  return kept(isAsRead(document) ? document : job, read, boardFacts(job));
+  return kept(isAsRead(document) ? document : job, read, factsOf(job));
 }

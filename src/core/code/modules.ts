@@ -1,4 +1,4 @@
-import type { Path, Rect } from '../geometry';
+import type { Path, Rect, Segment } from '../geometry';
 import { rectPath } from '../geometry';
 import type { Mm } from '../measure';
 import { SYMBOLOGY, type QrLevel, type Symbology } from './symbology';
@@ -85,15 +85,16 @@ export const codePath = (code: CodeModules, place: CodePlace, how: CodeDrawing):
 const LEAST = 0.2;
 
 function barsPath({ runs }: CodeModules, { bars, module }: CodePlace, { reduction, guards }: CodeDrawing): Path {
-  const isGuard = (at: number) => guards?.between.some(([from, to]) => at >= from && at < to) ?? false;
-  return runs.flatMap(({ at, long }) =>
-    rectPath({
-      x: bars.x + at * module + reduction / 2,
-      y: bars.y,
-      width: Math.max(module * LEAST, long * module - reduction),
-      height: bars.height + (guards && isGuard(at) ? guards.reach : 0),
-    }),
-  );
+  const between = guards?.between ?? [];
+  const long = bars.height + (guards?.reach ?? 0);
+  const path: Segment[] = [];
+  for (const { at, long: wide } of runs) {
+    const isGuard = between.some(([from, to]) => at >= from && at < to);
+    const x = bars.x + at * module + reduction / 2;
+    const width = Math.max(module * LEAST, wide * module - reduction);
+    path.push(...rectPath({ x, y: bars.y, width, height: isGuard ? long : bars.height }));
+  }
+  return path;
 }
 
 interface Dark {

@@ -17,6 +17,7 @@ import type { Mm } from '../measure';
 import { runsOf, shapeText, type Face, type FontSet } from '../type';
 import type { Body, ElementContext, Setting } from './context';
 import { fineInkOf, solidInk } from './ink';
+import { weakMemo } from './memo';
 
 type CodeElement = ElementOf<'code'>;
 
@@ -106,11 +107,16 @@ function wordItems(signs: readonly SignBeneath[], { bars, module }: CodePlace, f
   }));
 }
 
+const advances = weakMemo<number>();
+
 /** How wide a digit is, in ems: all are alike in a face of one width. */
-const advanceOf = (face: Face): number => {
-  const shaped = shapeText('0', { face, size: 1, tracking: 0, language: 'en', features: [] });
-  return shaped.reduce((sum, { advance }) => sum + advance, 0);
-};
+const advanceOf = (face: Face): number =>
+  advances(face, [], () =>
+    shapeText('0', { face, size: 1, tracking: 0, language: 'en', features: [] }).reduce(
+      (sum, { advance }) => sum + advance,
+      0,
+    ),
+  );
 
 const isBars = ({ symbology }: CodeElement): boolean => SYMBOLOGY[symbology].form === 'bars';
 

@@ -26,6 +26,7 @@ export * from './inks';
 export * from './kit';
 export * from './landing';
 export * from './layers';
+export * from './log';
 export * from './measures';
 export * from './new-element';
 export * from './next-version';

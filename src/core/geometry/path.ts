@@ -25,8 +25,18 @@ export const cubicOf = (from: Point, control: Point, to: Point): Segment => [
 /** Radii of the corners clockwise from the top left. */
 export type CornerRadii = readonly [topLeft: number, topRight: number, bottomRight: number, bottomLeft: number];
 
+const squareCorners = ({ x, y, width, height }: Rect): Path => [
+  ['M', x, y],
+  ['L', x + width, y],
+  ['L', x + width, y + height],
+  ['L', x, y + height],
+  ['Z'],
+];
+
 /** A rectangle, its corners rounded; radii that do not fit side by side all shrink alike. */
 export function rectPath(r: Rect, radius: number | CornerRadii = 0): Path {
+  // Most have no radius, and there are thousands of them in codes and tables.
+  if (radius === 0) return squareCorners(r);
   const [right, bottom] = [r.x + r.width, r.y + r.height];
   const asked: CornerRadii = typeof radius === 'number' ? [radius, radius, radius, radius] : radius;
   const [a, b, c, d] = asked;
@@ -34,9 +44,7 @@ export function rectPath(r: Rect, radius: number | CornerRadii = 0): Path {
   const fit = Math.min(share(r.width, a + b), share(r.width, c + d), share(r.height, b + c), share(r.height, a + d));
   const fitted = (v: number) => Math.max(0, v * fit);
   const [tl, tr, br, bl] = [fitted(a), fitted(b), fitted(c), fitted(d)];
-  if (tl + tr + br + bl <= 0) {
-    return [['M', r.x, r.y], ['L', right, r.y], ['L', right, bottom], ['L', r.x, bottom], ['Z']];
-  }
+  if (tl + tr + br + bl <= 0) return squareCorners(r);
   const k = 1 - KAPPA;
   const path: Segment[] = [
     ['M', r.x + tl, r.y],

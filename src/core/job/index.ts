@@ -14,6 +14,7 @@ export * from './paints-used';
 export * from './template';
 export * from './blank-of';
 export * from './order';
+export * from './log';
 export * from './proof';
 export * from './schedule-said';
 export * from './base-layout';

@@ -21,6 +21,7 @@ import { BaseLayout, Numbering, PageLayout } from './base-layout';
 import { FOLD_LINES, Finishing } from '../finish';
 import { FORMATS, type Format } from '../format';
 import { Asset } from './asset';
+import { LogEntry } from './log';
 import { Proof } from './proof';
 import { ScheduleSaid } from './schedule-said';
 import { Kit } from './kit';
@@ -207,6 +208,7 @@ export const Job = z.strictObject({
     .optional()
     .describe('The template, and its state, that the job was begun from: all but its slots is fixed.'),
   proofs: z.array(Proof).max(200).optional().describe('Proofs that were made of it, the first one first.'),
+  log: z.array(LogEntry).max(2000).optional().describe('What happened with it, written down by hand, the first first.'),
   stock: Stock.prefault({}),
   house: House.prefault({}).describe('The printer’s wishes; without a name, common practice with a few set by hand.'),
   unit: z.enum(JOB_UNITS).default('mm').describe('What a bare number means.'),

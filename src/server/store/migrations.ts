@@ -126,4 +126,10 @@ export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
       await q.addColumn('exports', 'startedAt', { type: DataTypes.DATE, allowNull: true });
     },
   },
+  {
+    name: '0007-what-was-learnt',
+    up: async ({ context: q }) => {
+      await q.addColumn('jobs', 'learnt', { type: DataTypes.TEXT, allowNull: true });
+    },
+  },
 ];

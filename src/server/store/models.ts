@@ -27,6 +27,8 @@ export class JobRow extends Row<JobRow> {
   declare quantity: number | null;
   /** JSON: what stands in its way, and in which revision; null before it was ever checked. */
   declare standing: CreationOptional<string | null>;
+  /** What can be learnt of it for others, JSON; null where nothing was written down. */
+  declare learnt: CreationOptional<string | null>;
   declare removedAt: Date | null;
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
@@ -140,6 +142,7 @@ export function defineModels(sequelize: Sequelize): Models {
       printer: text(),
       quantity: DataTypes.INTEGER,
       standing: DataTypes.TEXT,
+      learnt: DataTypes.TEXT,
       removedAt: DataTypes.DATE,
       ...created(),
       updatedAt: DataTypes.DATE,

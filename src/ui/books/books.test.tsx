@@ -165,7 +165,7 @@ test('an empty book says how it is filled, and one that cannot be read asks agai
   expect(await screen.findByText(/No kit yet/)).toBeTruthy();
 });
 
-test('what a printer asks, and when it is closed, are kept with it; what is taken back is no longer counted', async () => {
+test('what a printer asks, and when it is closed, are kept with it; what is taken back is not counted', async () => {
   const page = books();
   await page.press('Printers');
   await openRecord(page, 'Flatbed Nine');

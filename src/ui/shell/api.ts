@@ -1,5 +1,5 @@
 import type { Rgb } from '@/core/colour';
-import type { Job, JobSummary, Kit } from '@/core/job';
+import type { AlikeFacts, Job, JobSummary, Kit, Lesson } from '@/core/job';
 import type { Finding } from '@/core/check';
 import type { JobFacts } from '@/core/edit';
 import type { SaveAnswer, SaveRequest } from '@/core/save';
@@ -152,6 +152,8 @@ export const api = {
   papers: () => call<{ records: readonly Stock[] }>('/api/papers'),
   printers: () => call<{ records: readonly House[] }>('/api/printers'),
   kits: () => call<{ records: readonly Kit[] }>('/api/kits'),
+  lessons: (facts: AlikeFacts, not: string) =>
+    call<{ lessons: readonly Lesson[] }>(`/api/lessons?${new URLSearchParams({ ...facts, not }).toString()}`),
   saveRecord: (book: Book, name: string, record: Stock | House | Kit) =>
     call<unknown>(`/api/${book}/${encodeURIComponent(name)}`, json('PUT', record)),
   removeRecord: (book: Book, name: string) =>

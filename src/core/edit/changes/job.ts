@@ -3,6 +3,7 @@ import { formatOf } from '../../format';
 import { OVERRIDE_FIELDS } from '../../figure';
 import {
   Job,
+  LogEntry,
   STEPS,
   StepSaid,
   describeProblems,
@@ -16,6 +17,7 @@ import {
 import { SHIPPED_PAPERS, SHIPPED_PRINTERS } from '../../shop';
 import { recordNamed } from '../begin';
 import { changePiece, pieceOf } from '../on-side';
+import { withEntry } from '../log';
 import { overrideFigure } from '../overrides';
 import { saidOfStep } from '../schedule';
 import { CannotChange, defineChange } from './change';
@@ -89,6 +91,13 @@ export const jobChanges = [
     fields: { printer: z.string() },
     example: { printer: SHIPPED_PRINTERS[0]?.name ?? '' },
     run: ({ job }, { printer }) => takeHouse(job, recordNamed('printer', printer, SHIPPED_PRINTERS)),
+  }),
+  defineChange({
+    do: 'write down',
+    about: 'Writes down what happened with the job; what is to be done differently comes back when one like it begins.',
+    fields: { kind: LogEntry.shape.kind, text: LogEntry.shape.text, at: LogEntry.shape.at },
+    example: { kind: 'call', text: 'The house asks for the files a day earlier.', at: '2026-12-01T09:00:00Z' },
+    run: ({ job }, { kind, text, at }) => withEntry(job, kind, text, new Date(at)),
   }),
   defineChange({
     do: 'plan step',

@@ -20,6 +20,7 @@ import { useDesk } from '../../open-job/use-desk';
 import { api } from '../../shell/api';
 import { FromBook } from './FromBook';
 import { KitFields } from './KitFields';
+import { Lessons } from './Lessons';
 import { TemplateFields } from './TemplateFields';
 
 /** A change that is shown before it is taken. */
@@ -39,6 +40,7 @@ export function BriefForm() {
         <Box sx={{ position: 'sticky', top: -8, zIndex: 1 }}>
           <Proposed />
         </Box>
+        <Lessons />
         <JobSection onOffer={offer} />
         <PaperSection onOffer={offer} />
         <PrinterSection onOffer={offer} />

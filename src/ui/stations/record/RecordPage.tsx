@@ -17,6 +17,7 @@ import { wordsOf, type ExportFacts, type ExportKind } from '../../shell/api';
 import { momentWords } from '../../shell/moments';
 import { FACES } from '../../shell/theme';
 import { CostPart } from './CostPart';
+import { Log } from './Log';
 import { Proofs } from './Proofs';
 import { Schedule } from './Schedule';
 import { useMake } from './use-make';
@@ -37,6 +38,9 @@ export function RecordPage() {
         </Part>
         <Part title="Proofs">
           <Proofs />
+        </Part>
+        <Part title="Log">
+          <Log />
         </Part>
         <FilesMade />
         <ChangesMade />

@@ -54,6 +54,25 @@ test('a server that does not answer is said', async () => {
   expect((await screen.findByRole('alert')).textContent).not.toBe('');
 });
 
+test('what happened is written down, stands with what is known without, and is taken out', async () => {
+  answering({ '/api/jobs/test-job/exports': { kinds: KINDS, exports: [exportMade()] } });
+  const page = await onPage(<Page />, makeJob());
+  const { choose, press } = handOf();
+  const list = () =>
+    within(screen.getByRole('list', { name: 'Log, the last first' }))
+      .queryAllByRole('listitem')
+      .map((li) => li.textContent);
+  await screen.findByText(/Press PDF, of state/);
+  await choose('what it is', 'complaint');
+  fireEvent.change(screen.getByRole('textbox', { name: 'In words' }), { target: { value: 'Cut into the date.' } });
+  await press('Write down');
+  expect(page.store.getState().job.log).toMatchObject([{ kind: 'complaint', text: 'Cut into the date.' }]);
+  expect(list()).toHaveLength(2);
+  expect(list()[0]).toContain('complaintCut into the date.');
+  await press('Take out: Cut into the date.');
+  expect(page.store.getState().job.log).toBeUndefined();
+});
+
 describe('the schedule', () => {
   /** A working day so many calendar days from today. */
   const inDays = (days: number): string => {
