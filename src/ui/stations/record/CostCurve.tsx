@@ -1,6 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
-import { CartesianGrid, Line, LineChart, ReferenceLine, XAxis, YAxis } from 'recharts';
+import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { CostReport } from '@/core/cost';
 import { COLOURS } from '../../shell/theme';
 
@@ -43,38 +43,42 @@ export default function CostCurve({ report: { curve, houses }, copies }: Props) 
           </span>
         ))}
       </Box>
-      <LineChart width={740} height={250} data={data} margin={{ top: 8, right: 16, bottom: 24, left: 8 }}>
-        <CartesianGrid strokeDasharray="2 4" />
-        <XAxis
-          dataKey="copies"
-          type="number"
-          scale="log"
-          domain={['dataMin', 'dataMax']}
-          ticks={ticksBetween(curve[0]?.copies ?? 1, curve.at(-1)?.copies ?? 10)}
-          tickFormatter={(n: number) => Math.round(n).toLocaleString('en-GB')}
-          label={{ value: 'copies', position: 'bottom', offset: 6, fontSize: 12 }}
-        />
-        <YAxis
-          type="number"
-          scale="log"
-          domain={ends}
-          ticks={priceTicks}
-          width={64}
-          tickFormatter={(n: number) => `${currency} ${n >= 1 ? n.toLocaleString('en-GB') : Number(n.toPrecision(1))}`}
-        />
-        <ReferenceLine x={copies} stroke={COLOURS.sheetLine} strokeWidth={2} />
-        {names.map((name, i) => (
-          <Line
-            key={name}
-            dataKey={name}
-            stroke={COLOURS.ink}
-            strokeWidth={2}
-            strokeDasharray={DASHES[i % DASHES.length] ?? ''}
-            dot={false}
-            isAnimationActive={false}
+      <ResponsiveContainer width="100%" height={250}>
+        <LineChart data={data} margin={{ top: 8, right: 16, bottom: 24, left: 8 }}>
+          <CartesianGrid strokeDasharray="2 4" />
+          <XAxis
+            dataKey="copies"
+            type="number"
+            scale="log"
+            domain={['dataMin', 'dataMax']}
+            ticks={ticksBetween(curve[0]?.copies ?? 1, curve.at(-1)?.copies ?? 10)}
+            tickFormatter={(n: number) => Math.round(n).toLocaleString('en-GB')}
+            label={{ value: 'copies', position: 'bottom', offset: 6, fontSize: 12 }}
           />
-        ))}
-      </LineChart>
+          <YAxis
+            type="number"
+            scale="log"
+            domain={ends}
+            ticks={priceTicks}
+            width={64}
+            tickFormatter={(n: number) =>
+              `${currency} ${n >= 1 ? n.toLocaleString('en-GB') : Number(n.toPrecision(1))}`
+            }
+          />
+          <ReferenceLine x={copies} stroke={COLOURS.sheetLine} strokeWidth={2} />
+          {names.map((name, i) => (
+            <Line
+              key={name}
+              dataKey={name}
+              stroke={COLOURS.ink}
+              strokeWidth={2}
+              strokeDasharray={DASHES[i % DASHES.length] ?? ''}
+              dot={false}
+              isAnimationActive={false}
+            />
+          ))}
+        </LineChart>
+      </ResponsiveContainer>
     </Box>
   );
 }

@@ -23,13 +23,16 @@ import { useMake } from './use-make';
 /** How each step is told apart: by its sign as well as its colour. */
 const SIGNS: Readonly<Record<PlannedStep['state'], string>> = { done: '✓', now: '▸', ahead: '·' };
 
-/** Columns and their widths, px; the rest is the picture’s. */
+/** The picture stands where there is room for it. */
+const PICTURE = { display: { xs: 'none', lg: 'table-cell' } } as const;
+
+/** Columns with their widths, px: the first takes what is left on a narrow page, the picture on a wide one. */
 const HEADS = [
-  ['Step', 214],
-  ['Days', 52],
-  ['Ends', 150],
-  ['Done', 200],
-  ['Where it lies', undefined],
+  ['Step', { width: { lg: 214 } }],
+  ['Days', { width: 50 }],
+  ['Ends', { width: 150 }],
+  ['Done', { width: 196 }],
+  ['Where it lies', PICTURE],
 ] as const;
 
 /** The days of the job, counted back from its due date; each can be moved. */
@@ -53,8 +56,8 @@ export function Schedule() {
       <Table size="small" aria-label="Schedule" sx={{ tableLayout: 'fixed', '& td, & th': { px: 0.5 } }}>
         <TableHead>
           <TableRow>
-            {HEADS.map(([name, width]) => (
-              <TableCell key={name} sx={{ width }}>
+            {HEADS.map(([name, sx]) => (
+              <TableCell key={name} sx={sx}>
                 {name}
               </TableCell>
             ))}
@@ -150,7 +153,7 @@ function StepRow({ step, plan }: { readonly step: PlannedStep; readonly plan: Pl
           </Box>
         )}
       </TableCell>
-      <TableCell>
+      <TableCell sx={PICTURE}>
         <Timeline plan={plan} step={step} today={today()} />
       </TableCell>
     </TableRow>
