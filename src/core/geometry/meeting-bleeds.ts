@@ -1,3 +1,4 @@
+import Flatbush from 'flatbush';
 import type { EdgeLengths, Rect } from './geometry';
 
 /** Bleeds of neighbours meet where the other begins to be nearer, mm of rounding left out. */
@@ -9,12 +10,22 @@ const HAIR = 1e-6;
  * @param trims where each is trimmed
  * @param bleed what each would have alone
  */
-export const meetingBleeds = (trims: readonly Rect[], bleed: EdgeLengths, room: Rect): readonly EdgeLengths[] =>
-  trims.map((trim) => {
-    const left = nearest(trim, trims, (a, b) => a.x - b.x - b.width, 'level');
-    const right = nearest(trim, trims, (a, b) => b.x - a.x - a.width, 'level');
-    const top = nearest(trim, trims, (a, b) => a.y - b.y - b.height, 'upright');
-    const bottom = nearest(trim, trims, (a, b) => b.y - a.y - a.height, 'upright');
+export function meetingBleeds(trims: readonly Rect[], bleed: EdgeLengths, room: Rect): readonly EdgeLengths[] {
+  if (trims.length === 0) return [];
+  const index = new Flatbush(trims.length);
+  for (const { x, y, width, height } of trims) index.add(x, y, x + width, y + height);
+  index.finish();
+  // What is farther away than two bleeds takes nothing of one.
+  const near = ({ x, y, width, height }: Rect) =>
+    index
+      .search(x - 2 * bleed.left, y - 2 * bleed.top, x + width + 2 * bleed.right, y + height + 2 * bleed.bottom)
+      .flatMap((at) => trims[at] ?? []);
+  return trims.map((trim) => {
+    const others = near(trim);
+    const left = nearest(trim, others, (a, b) => a.x - b.x - b.width, 'level');
+    const right = nearest(trim, others, (a, b) => b.x - a.x - a.width, 'level');
+    const top = nearest(trim, others, (a, b) => a.y - b.y - b.height, 'upright');
+    const bottom = nearest(trim, others, (a, b) => b.y - a.y - a.height, 'upright');
     const kept = (own: number, between: number, toEdge: number) => Math.max(0, Math.min(own, between / 2, toEdge));
     return {
       left: kept(bleed.left, left, trim.x - room.x),
@@ -23,6 +34,7 @@ export const meetingBleeds = (trims: readonly Rect[], bleed: EdgeLengths, room: 
       bottom: kept(bleed.bottom, bottom, room.y + room.height - trim.y - trim.height),
     };
   });
+}
 
 /** Distance to the nearest that lies beside, or above and below; Infinity where none does. */
 function nearest(

@@ -1,6 +1,7 @@
 /** Patterns that a guillotine can cut: the best of them, against published instances and against all that there are. */
 import fc from 'fast-check';
 import { overlaps, type Rect } from '../geometry';
+import type { Size } from '../paper';
 import {
   bestPattern,
   cuttingProgramme,
@@ -133,6 +134,69 @@ test('equal pieces: as many as trying every cut finds; fewer stages never give m
   );
 });
 
+/** The most that pieces of whole millimetres are worth, by trying every cut there is in so many stages. */
+function everyCut(kinds: readonly Kind[]) {
+  const known = new Map<string, number>();
+  const most = (width: number, height: number, way: 'upright' | 'level', left: number): number => {
+    const key = [width, height, way, left].join();
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    let best = 0;
+    for (const { width: w, height: h, value, turns } of kinds)
+      if ((w <= width && h <= height) || (turns && h <= width && w <= height)) best = Math.max(best, value);
+    if (left > 0) {
+      const next = way === 'upright' ? 'level' : 'upright';
+      best = Math.max(best, most(width, height, next, left - 1));
+      const isUpright = way === 'upright';
+      for (let at = 1; at < (isUpright ? width : height); at += 1) {
+        const strip = isUpright ? most(at, height, next, left - 1) : most(width, at, next, left - 1);
+        best = Math.max(
+          best,
+          strip + (isUpright ? most(width - at, height, way, left) : most(width, height - at, way, left)),
+        );
+      }
+    }
+    known.set(key, best);
+    return best;
+  };
+  return (room: Size, stages: number) =>
+    Math.max(most(room.width, room.height, 'upright', stages), most(room.width, room.height, 'level', stages));
+}
+
+test('kinds of any worth: as much as trying every cut finds, in two, three, four and five stages', () => {
+  const side = fc.integer({ min: 3, max: 12 });
+  const kind = fc.record({ width: side, height: side, value: fc.integer({ min: 1, max: 40 }), turns: fc.boolean() });
+  const request = fc.record({
+    width: fc.integer({ min: 8, max: 26 }),
+    height: fc.integer({ min: 8, max: 26 }),
+    kinds: fc.array(kind, { minLength: 1, maxLength: 4 }),
+  });
+  fc.assert(
+    fc.property(request, ({ width, height, kinds }) => {
+      const expected = everyCut(kinds);
+      for (const stages of [2, 3, 4, 5]) {
+        const { value, layout } = bestPattern({ width, height }, kinds, stages);
+        expect(value).toBe(expected({ width, height }, stages));
+        expect(piecesIn(layout).reduce((sum, piece) => sum + (kinds[piece.kind]?.value ?? 0), 0)).toBe(value);
+        expect(flaws(layout, { width, height })).toEqual([]);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('cards on a roll of 3.2 × 5 m, in three stages: no fewer than in two, and all but a hundredth of it used', () => {
+  const room = { width: 3200, height: 5000 };
+  for (const [width, height] of [
+    [91.6, 60],
+    [89, 59],
+  ] as const) {
+    const of = (stages: number) => bestPattern(room, [{ width, height, value: 1, turns: true }], stages).value;
+    expect(of(3)).toBeGreaterThanOrEqual(of(2));
+    expect(of(3) * width * height).toBeGreaterThan(0.99 * room.width * room.height);
+  }
+});
+
 test('cards of 85 × 55 mm on SRA3: 25, as one lays them by hand with some turned (common practice: 24 in rows)', () => {
   const kind = { width: 85, height: 55, value: 1, turns: true };
   const room = { width: 310, height: 440 };
@@ -232,4 +296,20 @@ describe('a gang', () => {
     const demand = { width: 800, height: 100, quantity: 10, turns: true };
     expect(gangUp({ width: 500, height: 700 }, [demand], { forms: 1, formCosts: 0 })).toBeUndefined();
   });
+});
+
+test('a sheet of five metres with forty kinds on it is searched in bounded memory, and what is laid fits', () => {
+  const kinds = Array.from({ length: 40 }, (_, i) => {
+    const [width, height] = [31.7 + i * 4.3, 47.1 + i * 3.9];
+    return { width, height, value: width * height, turns: true };
+  });
+  const room = { width: 3200, height: 5000 };
+  const { layout, value } = bestPattern(room, kinds, 3);
+  const pieces = piecesIn(layout);
+  expect(value).toBeGreaterThan(0.95 * room.width * room.height);
+  for (const { rect } of pieces) {
+    expect(rect.x + rect.width).toBeLessThanOrEqual(room.width + 1e-6);
+    expect(rect.y + rect.height).toBeLessThanOrEqual(room.height + 1e-6);
+  }
+  expect(pieces.reduce((sum, { rect }) => sum + rect.width * rect.height, 0)).toBeCloseTo(value, 3);
 });

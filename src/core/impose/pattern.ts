@@ -16,8 +16,23 @@ export interface Pattern {
   readonly value: number;
 }
 
-/** Beyond so many states the search would take seconds; lengths are taken to the next tenth of a millimetre then. */
-const MOST_STATES = 3_000_000;
+/**
+ * Beyond so many looks at a state the search would take seconds: lengths are taken to coarser steps then. Steps of a
+ * millimetre and more give away paper, so that more is borne before they are taken.
+ */
+const [MOST_LOOKS, MOST_COARSE] = [40_000_000, 100_000_000];
+
+/** Steps that lengths are rounded up to, mm, the finest that can be afforded; 0 for none. */
+const GRIDS = [0, 0.1, 0.5, 1, 2, 5, 10, 20, 50];
+
+/** What is kept of the search fits into memory: so many lengths of a side. */
+const LONGEST_LIST = 4000;
+
+/** With so many stages left the strips that are cut hold one row of pieces, or one piece. */
+const ROWS = 2;
+
+/** With one stage more they hold rows beside each other, and are as long as the longest. */
+const BLOCKS = 3;
 
 /**
  * The pattern of most value that a guillotine can cut from a rectangle in so many stages: one of all of its class, by
@@ -34,43 +49,13 @@ export function bestPattern(room: Size, kinds: readonly Kind[], stages: number):
       ? [{ width: height, height: width, value, kind, isTurned: true }]
       : []),
   ]);
-  const [wide, high] = points(room, oriented, stages);
-  const leaves = memoized(wide, high, (w, h): Leaf | undefined => {
-    const fitting = oriented.filter((o) => o.width <= (wide[w] ?? 0) + SAME && o.height <= (high[h] ?? 0) + SAME);
-    return fitting.reduce<Leaf | undefined>((best, o) => (best && best.value >= o.value ? best : o), undefined);
-  });
-
-  const found = new Map<number, Choice>();
-  const best = (w: number, h: number, way: Way, left: number): Choice => {
-    const leaf = leaves(w, h);
-    if (left === 0 || !leaf) return leaf ? { value: leaf.value, leaf } : NOTHING;
-    const key = ((w * high.length + h) * 2 + (way === 'upright' ? 0 : 1)) * 16 + left;
-    const known = found.get(key);
-    if (known) return known;
-    // Nothing cut in this direction; then each first strip, with the best of what is left of it.
-    let most: Choice = { value: leaf.value, leaf };
-    const turned = best(w, h, across(way), left - 1);
-    if (turned.value > most.value) most = turned;
-    const [list, at] = way === 'upright' ? [wide, w] : [high, h];
-    const whole = list[at] ?? 0;
-    for (let first = 1; first < at; first += 1) {
-      const rest = lastUpTo(list, whole - (list[first] ?? 0));
-      if (rest === 0) break;
-      const [one, other] =
-        way === 'upright'
-          ? [best(first, h, across(way), left - 1), best(rest, h, way, left)]
-          : [best(w, first, across(way), left - 1), best(w, rest, way, left)];
-      const value = one.value + other.value;
-      if (value > most.value + SAME) most = { value, way, at: list[first] ?? 0, first: one, rest: other };
-    }
-    found.set(key, most);
-    return most;
-  };
-  const [w, h] = [wide.length - 1, high.length - 1];
-  const ways = [best(w, h, 'upright', stages), best(w, h, 'level', stages)];
-  const most = ways.reduce((a, b) => (b.value > a.value ? b : a));
+  // On a wide sheet three stages can be searched in finer steps than more of them.
+  const [search, other] = [...new Set([stages, Math.min(stages, BLOCKS)])].map(
+    (most) => new Search(pointsOf(room, oriented, most), oriented, most),
+  );
+  const best = search && other && other.value > search.value + SAME ? other : search;
   const rect = { x: 0, y: 0, ...room };
-  return { layout: joined(layoutOf(rect, most)), value: most.value };
+  return best ? { layout: joined(best.layout(rect)), value: best.value } : { layout: waste(rect), value: 0 };
 }
 
 interface Leaf extends Size {
@@ -79,41 +64,213 @@ interface Leaf extends Size {
   readonly isTurned: boolean;
 }
 
-interface Choice {
-  readonly value: number;
-  readonly leaf?: Leaf;
-  readonly way?: Way;
-  readonly at?: number;
-  readonly first?: Choice;
-  readonly rest?: Choice;
+/** Lengths in one direction that rectangles can have. */
+interface Points {
+  /** Sums of pieces, mm, ascending from 0. */
+  readonly all: readonly number[];
+  /** Places in `all` of the lengths that pieces have. */
+  readonly ofPieces: readonly number[];
+  /** Places in `all` of the lengths that rows have whose pieces lie one after another in this direction. */
+  readonly ofRows: readonly number[];
 }
 
-const NOTHING: Choice = { value: 0 };
+/** What a rectangle was found to be: not yet anything, a piece or waste. Other numbers: the place of its first cut. */
+const [OPEN, LEAF] = [-1, -2];
 
-/** Widths and heights that sums of pieces can have, ascending from 0, the room last. */
-function points(room: Size, kinds: readonly Size[], stages: number): readonly [number[], number[]] {
-  for (const grid of [0, 0.1, 0.5, 1]) {
-    const wide = sums(
-      kinds.map((k) => k.width),
-      room.width,
-      grid,
-    );
-    const high = sums(
-      kinds.map((k) => k.height),
-      room.height,
-      grid,
-    );
-    const states = wide.length * high.length * (wide.length + high.length) * stages;
-    if (states <= MOST_STATES * 30 || grid === 1) return [wide, high];
+/** Rectangles that are as long across the next cuts, and have as many stages left, by their length along them. */
+interface Row {
+  readonly values: Float64Array;
+  readonly choices: Int32Array;
+}
+
+/**
+ * The search over rectangles of normal widths and heights, each told by where its two lengths lie in their lists:
+ * `at` along the direction that is parted next, `beside` along the other. What was found lies in rows of arrays that
+ * are made when first asked for, since of a wide sheet there are millions.
+ */
+class Search {
+  private readonly rows: Readonly<Record<Way, (Row | undefined)[]>> = { upright: [], level: [] };
+  /** For each length and each shorter one: the place of the longest that fits beside it. */
+  private readonly rests: Readonly<Record<Way, Int32Array>>;
+  private readonly places: Readonly<Record<Way, readonly number[]>>;
+
+  constructor(
+    private readonly points: Readonly<Record<Way, Points>>,
+    private readonly oriented: readonly Leaf[],
+    private readonly stages: number,
+  ) {
+    const { upright, level } = points;
+    this.rests = { upright: restsOf(upright.all), level: restsOf(level.all) };
+    this.places = { upright: [...upright.all.keys()].slice(1), level: [...level.all.keys()].slice(1) };
   }
-  return [[0], [0]];
+
+  private row(beside: number, way: Way, left: number): Row {
+    const place = beside * (this.stages + 1) + left;
+    const { length } = this.points[way].all;
+    return (this.rows[way][place] ??= {
+      values: new Float64Array(length),
+      choices: new Int32Array(length).fill(OPEN),
+    });
+  }
+
+  private leaf(at: number, beside: number, way: Way): Leaf | undefined {
+    const [along, other] = [this.points[way].all[at] ?? 0, this.points[across(way)].all[beside] ?? 0];
+    return way === 'upright' ? dearest(this.oriented, along, other) : dearest(this.oriented, other, along);
+  }
+
+  /** The most that a rectangle is worth. */
+  private best(at: number, beside: number, way: Way, left: number): number {
+    const { values, choices } = this.row(beside, way, left);
+    if (choices[at] !== OPEN) return values[at] ?? 0;
+    let most = this.leaf(at, beside, way)?.value ?? 0;
+    let choice = LEAF;
+    if (left > 0 && most > 0) {
+      const { all } = this.points[way];
+      const isAny = left > BLOCKS;
+      // Of strips of any length the shortest comes first, no longer than a half; or all is one strip.
+      const longest = isAny ? (all[at] ?? 0) / 2 + SAME : Infinity;
+      if (isAny) [most, choice] = [this.best(beside, at, across(way), left - 1), at];
+      for (const first of this.firsts(way, left)) {
+        if (first > at || (all[first] ?? 0) > longest) break;
+        const rest = this.rest(at, first, way);
+        const beyond = rest === 0 ? 0 : this.best(rest, beside, way, left);
+        const value = this.best(beside, first, across(way), left - 1) + beyond;
+        if (value > most + SAME) [most, choice] = [value, first];
+      }
+    }
+    values[at] = most;
+    choices[at] = choice;
+    return most;
+  }
+
+  /** Places of the lengths that strips can have which are cut with so many stages left. */
+  private firsts(way: Way, left: number): readonly number[] {
+    if (left <= ROWS) return this.points[way].ofPieces;
+    return left === BLOCKS ? this.points[way].ofRows : this.places[way];
+  }
+
+  private rest(at: number, first: number, way: Way): number {
+    return this.rests[way][at * this.points[way].all.length + first] ?? 0;
+  }
+
+  /** All that there is to cut from, in the direction that is cut first. */
+  private get whole(): { at: number; beside: number; way: Way } {
+    const [w, h] = [this.points.upright.all.length - 1, this.points.level.all.length - 1];
+    const [upright, level] = [this.best(w, h, 'upright', this.stages), this.best(h, w, 'level', this.stages)];
+    return level > upright ? { at: h, beside: w, way: 'level' } : { at: w, beside: h, way: 'upright' };
+  }
+
+  get value(): number {
+    const { at, beside, way } = this.whole;
+    return this.best(at, beside, way, this.stages);
+  }
+
+  /** @param rect what is cut, mm: at least as large as its normal widths and heights say */
+  layout(rect: Rect): Layout {
+    const { at, beside, way } = this.whole;
+    return this.laid(rect, at, beside, way, this.stages);
+  }
+
+  private laid(rect: Rect, at: number, beside: number, way: Way, left: number): Layout {
+    const choice = this.row(beside, way, left).choices[at] ?? LEAF;
+    if (choice < 0) {
+      const leaf = this.leaf(at, beside, way);
+      return leaf ? pieceIn(rect, leaf, leaf.kind, leaf.isTurned) : waste(rect);
+    }
+    if (choice === at) return this.laid(rect, beside, at, across(way), left - 1);
+    const [one, other] = parted(rect, way, this.points[way].all[choice] ?? 0);
+    const strip = this.laid(one, beside, choice, across(way), left - 1);
+    const place = this.rest(at, choice, way);
+    const rest = place === 0 ? waste(other) : this.laid(other, place, beside, way, left);
+    return { rect, is: 'cut', way, parts: [strip, rest] };
+  }
 }
 
-/** Sums of lengths up to a room. @param grid rounds them up, so that what is laid by them always fits */
-function sums(lengths: readonly number[], room: number, grid: number): number[] {
-  const sizes = [...new Set(lengths.map((length) => (grid === 0 ? length : Math.ceil(length / grid - SAME) * grid)))];
+/** The piece of most value that goes into a rectangle; undefined where none does. */
+const dearest = (oriented: readonly Leaf[], width: number, height: number): Leaf | undefined =>
+  oriented.reduce<Leaf | undefined>(
+    (best, o) => (o.width <= width + SAME && o.height <= height + SAME && !(best && best.value >= o.value) ? o : best),
+    undefined,
+  );
+
+/** For each length and each shorter one the place of the longest that fits beside it. */
+function restsOf(list: readonly number[]): Int32Array {
+  const rests = new Int32Array(list.length * list.length);
+  list.forEach((whole, at) => {
+    // What is left beside longer strips is shorter.
+    let rest = at;
+    for (let first = 1; first < at; first += 1) {
+      const room = whole - (list[first] ?? 0) + SAME;
+      while (rest > 0 && (list[rest] ?? 0) > room) rest -= 1;
+      rests[at * list.length + first] = rest;
+    }
+  });
+  return rests;
+}
+
+/** Lengths in both directions, in the finest steps that can be afforded. */
+function pointsOf(room: Size, oriented: readonly Leaf[], stages: number): Readonly<Record<Way, Points>> {
+  for (const grid of GRIDS) {
+    const upright = sums(roundedUp(oriented, 'width', grid), room.width);
+    const level = sums(roundedUp(oriented, 'height', grid), room.height);
+    const isShort = Math.max(upright.length, level.length) <= LONGEST_LIST;
+    const looks = isShort ? looksAt(upright.length, level.length, stages) : Infinity;
+    if (looks <= (grid < 1 ? MOST_LOOKS : MOST_COARSE))
+      return {
+        upright: along(upright, oriented, ['width', 'height'], grid),
+        level: along(level, oriented, ['height', 'width'], grid),
+      };
+  }
+  const none = { all: [0], ofPieces: [], ofRows: [] };
+  return { upright: none, level: none };
+}
+
+/** How many strips are looked at, of all rectangles: but for those stages whose strips have few lengths. */
+const looksAt = (wide: number, high: number, stages: number): number =>
+  wide * high * ((wide + high) * Math.max(0, stages - BLOCKS - 1) + 1);
+
+type Side = keyof Size;
+
+function along(
+  all: readonly number[],
+  oriented: readonly Leaf[],
+  [own, other]: readonly [Side, Side],
+  grid: number,
+): Points {
+  const places = new Map(all.map((length, place) => [key(length), place]));
+  const placesOf = (lengths: readonly number[]) =>
+    [...new Set(lengths.flatMap((length) => places.get(key(length)) ?? []))].sort((a, b) => a - b);
+  const room = all.at(-1) ?? 0;
+  const rows = [...new Set(oriented.map((leaf) => leaf[other]))].flatMap((widest) =>
+    sums(roundedUp(worthwhile(oriented, own, other, widest), own, grid), room),
+  );
+  return {
+    all,
+    ofPieces: placesOf(roundedUp(oriented, own, grid)),
+    ofRows: placesOf(rows.filter((length) => length > 0)),
+  };
+}
+
+/** What may lie in a row of a width: what is no shorter than another that is worth as much never needs to. */
+const worthwhile = (oriented: readonly Leaf[], own: Side, other: Side, widest: number): readonly Leaf[] =>
+  oriented
+    .filter((leaf) => leaf[other] <= widest + SAME)
+    .sort((a, b) => a[own] - b[own] || b.value - a.value)
+    .reduce<Leaf[]>((kept, leaf) => {
+      if (!kept.some(({ value }) => value >= leaf.value)) kept.push(leaf);
+      return kept;
+    }, []);
+
+const roundedUp = (oriented: readonly Leaf[], own: Side, grid: number): number[] =>
+  oriented.map((leaf) => (grid === 0 ? leaf[own] : Math.ceil(leaf[own] / grid - SAME) * grid));
+
+/** Lengths that are the same, whatever rounding made of them, have one key. */
+const key = (length: number) => Math.round(length / SAME / 10);
+
+/** Sums of lengths up to a room, ascending from 0. */
+function sums(lengths: readonly number[], room: number): number[] {
+  const sizes = [...new Set(lengths)];
   const all = new Map<number, number>([[0, 0]]);
-  const key = (length: number) => Math.round(length / SAME / 10);
   const open = [0];
   for (let from = open.pop(); from !== undefined; from = open.pop())
     for (const size of sizes) {
@@ -123,37 +280,6 @@ function sums(lengths: readonly number[], room: number, grid: number): number[] 
       open.push(to);
     }
   return [...all.values()].sort((a, b) => a - b);
-}
-
-/** The largest of ascending lengths that is no more than a length. */
-function lastUpTo(list: readonly number[], length: number): number {
-  let [low, high] = [0, list.length - 1];
-  while (low < high) {
-    const middle = Math.ceil((low + high) / 2);
-    if ((list[middle] ?? 0) <= length + SAME) low = middle;
-    else high = middle - 1;
-  }
-  return low;
-}
-
-function memoized<T>(wide: readonly number[], high: readonly number[], make: (w: number, h: number) => T) {
-  const known = new Map<number, T>();
-  return (w: number, h: number): T => {
-    const key = w * high.length + h;
-    const before = known.get(key);
-    if (before !== undefined || known.has(key)) return before as T;
-    const made = make(Math.min(w, wide.length - 1), h);
-    known.set(key, made);
-    return made;
-  };
-}
-
-function layoutOf(rect: Rect, choice: Choice): Layout {
-  const { leaf, way, at, first, rest } = choice;
-  if (leaf) return pieceIn(rect, leaf, leaf.kind, leaf.isTurned);
-  if (!way || at === undefined || !first || !rest) return waste(rect);
-  const [one, other] = parted(rect, way, at);
-  return { rect, is: 'cut', way, parts: [layoutOf(one, first), layoutOf(other, rest)] };
 }
 
 /** Cuts of one direction within each other are one stage: their parts lie beside each other. */
