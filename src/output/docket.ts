@@ -1,12 +1,12 @@
 import { createHash } from 'node:crypto';
-import { wayOf } from '../core/cost';
+import { finishesOf } from '../core/job';
 import { writeDay } from '../core/dates';
 import { plateNames } from '../core/drawing';
 import { FIGURE_GROUPS } from '../core/figure';
-import { formatSize } from '../core/measure';
+import { formatCount, formatSize } from '../core/measure';
 import { docketSheet, type Docket } from '../core/paperwork';
 import { STEP_TITLES } from '../core/schedule';
-import type { FinishKind } from '../core/shop';
+import { FINISH_TITLES, type FinishKind } from '../core/shop';
 import { CannotExport } from './cannot-export';
 import type { Desk } from './desk';
 import type { OutputFile } from './file';
@@ -20,19 +20,19 @@ import { pngAsset, previewPng } from './preview';
 const PIXELS = 700;
 
 /** What is done after printing, in the order of the shop, and what can hurt in it (common practice). */
-const DONE: readonly (readonly [FinishKind, what: string, caution: string | undefined])[] = [
-  ['coating', 'Coat', 'Solvents and lamps: air, gloves and shields, by the rules of the house.'],
-  ['score', 'Score', undefined],
-  ['perforation', 'Perforate', 'Blades: hands away while it runs.'],
-  ['cut', 'Cut out', 'A die cutter is for trained people; guards closed.'],
-  ['kiss-cut', 'Cut through the face', 'Blades: hands away while it runs.'],
-  ['fold', 'Fold', 'Rollers pull: no loose sleeves or hair.'],
-  ['glue', 'Glue', 'Hot glue burns: gloves, by the rules of the house.'],
-  ['drill', 'Drill', 'A clamp on the pile, hands away from the bit.'],
-  ['saddle', 'Stitch', 'Wire heads: hands away while it runs.'],
-  ['perfect', 'Bind', 'Hot glue and a milling cutter: guards closed.'],
-  ['wire', 'Bind with wire', undefined],
-  ['trim', 'Cut to size', 'A guillotine is for trained people: clamp, guards, both hands on the machine.'],
+const CAUTIONS: readonly (readonly [FinishKind, caution?: string])[] = [
+  ['coating', 'Solvents and lamps: air, gloves and shields, by the rules of the house.'],
+  ['score'],
+  ['perforation', 'Blades: hands away while it runs.'],
+  ['cut', 'A die cutter is for trained people; guards closed.'],
+  ['kiss-cut', 'Blades: hands away while it runs.'],
+  ['fold', 'Rollers pull: no loose sleeves or hair.'],
+  ['glue', 'Hot glue burns: gloves, by the rules of the house.'],
+  ['drill', 'A clamp on the pile, hands away from the bit.'],
+  ['saddle', 'Wire heads: hands away while it runs.'],
+  ['perfect', 'Hot glue and a milling cutter: guards closed.'],
+  ['wire'],
+  ['trim', 'A guillotine is for trained people: clamp, guards, both hands on the machine.'],
 ];
 
 /** What a docket is printed for. */
@@ -66,8 +66,7 @@ export function docketOf({ job, sides }: Desk, { at, revision, isForHouse = fals
   const blanks = new Map(sides.map(({ piece, blank }) => [piece, blank] as const));
   const [blank] = blanks.values();
   const inks = new Set(sides.flatMap(({ drawing }) => plateNames(drawing.frames.flatMap(({ items }) => items))));
-  const way = wayOf(job, job.house, () => inks.size);
-  const finishes = way.ok ? way.way.finishes : [];
+  const finishes = finishesOf(job);
   const { stock, house, quantity, due } = job;
   return {
     name: job.name,
@@ -77,7 +76,7 @@ export function docketOf({ job, sides }: Desk, { at, revision, isForHouse = fals
     state: revision === undefined ? '' : `state ${revision}`,
     picture: undefined,
     facts: [
-      ['Copies', quantity === null ? 'not decided yet' : quantity.toLocaleString('en-GB')],
+      ['Copies', quantity === null ? 'not decided yet' : formatCount(quantity)],
       ['Finished', blank ? formatSize(blank.finished, job.unit) : ''],
       ['Sides', String(sides.length)],
       ['Inks', [...inks].join(', ')],
@@ -91,7 +90,10 @@ export function docketOf({ job, sides }: Desk, { at, revision, isForHouse = fals
       words: why,
       isDone: state === 'done',
     })),
-    finishing: DONE.filter(([kind]) => finishes.includes(kind)).map(([, what, caution]) => ({ what, caution })),
+    finishing: CAUTIONS.filter(([kind]) => finishes.has(kind)).map(([kind, caution]) => ({
+      what: FINISH_TITLES[kind],
+      caution,
+    })),
     figures: [...blanks].flatMap(([, { figures }]) =>
       FIGURE_GROUPS.flatMap((group) =>
         figures

@@ -2,6 +2,7 @@ import svgpath from 'svgpath';
 import { LONGEST } from '../element';
 import { cubicOf, pathFault } from '../geometry';
 import { flatten, pathBounds, shiftPath, type Path, type Segment } from '../layout';
+import { formatCount } from '../measure';
 
 /**
  * Points of an outline whose curves are drawn as chords no further away than this, mm: more than so many are no die but
@@ -65,8 +66,8 @@ export function readOutline(text: string): { readonly path: Path } | { readonly 
   if (points > MOST_POINTS)
     return {
       problem:
-        `This outline has ${points.toLocaleString('en-GB')} points; at most ` +
-        `${MOST_POINTS.toLocaleString('en-GB')} make a die. Simplify it in the program it comes from.`,
+        `This outline has ${formatCount(points)} points; at most ` +
+        `${formatCount(MOST_POINTS)} make a die. Simplify it in the program it comes from.`,
     };
   return { path };
 }

@@ -10,6 +10,8 @@ export * from './kit';
 export * from './schema';
 export * from './with-piece';
 export * from './finish-on';
+export * from './finishes';
+export * from './paper-of';
 export * from './paints-used';
 export * from './template';
 export * from './blank-of';

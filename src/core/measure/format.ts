@@ -24,6 +24,16 @@ export function formatNumber(value: number, decimals = 3): string {
   return trimmed === '-0' ? '0' : trimmed;
 }
 
+// Made once: the making of one takes as long as a hundred numbers.
+const COUNTS = new Intl.NumberFormat('en-GB');
+const MONEY = new Intl.NumberFormat('en-GB', { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+
+/** A count of things, its thousands apart: 12,500. */
+export const formatCount = (n: number): string => COUNTS.format(n);
+
+/** Money, as it is asked: £ 1,250.00. */
+export const formatMoney = (money: number, currency: string): string => `${currency} ${MONEY.format(money)}`;
+
 /** The figure alone, in the unit, with no digit that the paper could not show. */
 export function formatLengthValue(mm: Mm, unit: Unit, ppi = 300): string {
   return formatNumber(mm / mmPer(unit, ppi), DECIMALS[unit]);

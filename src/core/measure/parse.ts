@@ -80,7 +80,8 @@ function tokenise(text: string): Token[] {
       }
       const unit = unitOf(spelled);
       if (!unit) {
-        throw new FieldFault(at, word[0].length, `“${word[0]}” is not a unit. Use mm, cm, m, in, ft, pt, pica, px.`);
+        const message = `“${word[0]}” is not a unit. Use mm, cm, m, in, ft, pt, pica, px.`;
+        throw new FieldFault(at, word[0].length, message);
       }
       tokens.push({ kind: 'unit', unit, at, length: spelled.length });
       at += spelled.length;

@@ -40,10 +40,11 @@ const NEXT = 44;
 /** The job as pages for its bag: what it is, its picture, its days, what is done to it, its figures and its code. */
 export function docketSheet(docket: Docket): Job {
   const { name, client, language, day, state, facts, picture, steps, finishing, figures, notes, code } = docket;
+  const about = [client, state].filter((part) => part !== '').join(' · ');
   const page = new SheetOf(1)
     .band({ x: 0, y: 0, width: WIDTH, height: 46 })
     .words(name, { x: MARGIN, y: 13, width: WIDE - 40, height: 14 }, { sizePt: 24, weight: 700 })
-    .words([client, state].filter((part) => part !== '').join(' · '), { x: MARGIN, y: 30, width: WIDE - 40, height: 7 })
+    .words(about, { x: MARGIN, y: 30, width: WIDE - 40, height: 7 })
     .words(`printed ${day}`, { x: MARGIN, y: 37, width: WIDE - 40, height: 6 }, { sizePt: 8.5 })
     .code(code, { x: WIDTH - MARGIN - 32, y: 7, width: 32, height: 32 });
   facts.forEach(([what, value], i) => {

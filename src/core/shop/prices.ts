@@ -17,6 +17,21 @@ export const FINISHES = [
 ] as const;
 export type FinishKind = (typeof FINISHES)[number];
 
+export const FINISH_TITLES: Readonly<Record<FinishKind, string>> = {
+  trim: 'Cut to size',
+  fold: 'Fold',
+  score: 'Score',
+  perforation: 'Perforate',
+  drill: 'Drill',
+  glue: 'Glue',
+  cut: 'Cut out',
+  'kiss-cut': 'Cut through the face',
+  coating: 'Coat',
+  saddle: 'Stitch',
+  perfect: 'Bind',
+  wire: 'Bind with wire',
+};
+
 const money = z.number().min(0).max(1_000_000);
 
 const FinishPrice = z.strictObject({

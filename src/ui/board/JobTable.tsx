@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { STAGES, type JobSummary } from '@/core/job';
+import { formatCount } from '@/core/measure';
 import { RecordGrid, type GridColumn } from '../shell/RecordGrid';
 import { dayWords, leftWords } from '../shell/moments';
 import { FACES } from '../shell/theme';
@@ -78,7 +79,7 @@ const COLUMNS: readonly GridColumn<JobSummary>[] = [
     id: 'copies',
     head: 'Copies',
     value: (job) => job.quantity,
-    show: (job) => job.quantity?.toLocaleString('en-GB') ?? 'open',
+    show: (job) => (job.quantity === null ? 'open' : formatCount(job.quantity)),
     isFigure: true,
   },
   { id: 'printer', head: 'Printer', value: (job) => job.printer || null, show: (job) => job.printer || 'open' },

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import { isHouseKnown, type Job } from '@/core/job';
+import { formatCount } from '@/core/measure';
 import { filesBy } from '@/core/schedule';
 import { lateWords } from '../open-job/plan-words';
 import { usePlan } from '../open-job/use-plan';
@@ -76,7 +77,7 @@ function Head({ job }: { readonly job: Job }) {
   return (
     <Box sx={{ px: 2.5, pb: 1.25, borderBottom: `2px solid ${COLOURS.ink}` }}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', fontFamily: FACES.figure, fontSize: 12 }}>
-        <span>{job.quantity ? `${job.quantity.toLocaleString('en-GB')} copies` : 'quantity open'}</span>
+        <span>{job.quantity ? `${formatCount(job.quantity)} copies` : 'quantity open'}</span>
         <span suppressHydrationWarning>{dueWords(job.due)}</span>
       </Box>
       <Box

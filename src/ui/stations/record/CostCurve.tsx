@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { CostReport } from '@/core/cost';
+import { formatCount } from '@/core/measure';
 import { COLOURS } from '../../shell/theme';
 
 /** Lines are told apart by their dashes as well as their shade. */
@@ -52,7 +53,7 @@ export default function CostCurve({ report: { curve, houses }, copies }: Props) 
             scale="log"
             domain={['dataMin', 'dataMax']}
             ticks={ticksBetween(curve[0]?.copies ?? 1, curve.at(-1)?.copies ?? 10)}
-            tickFormatter={(n: number) => Math.round(n).toLocaleString('en-GB')}
+            tickFormatter={(n: number) => formatCount(Math.round(n))}
             label={{ value: 'copies', position: 'bottom', offset: 6, fontSize: 12 }}
           />
           <YAxis
@@ -61,9 +62,7 @@ export default function CostCurve({ report: { curve, houses }, copies }: Props) 
             domain={ends}
             ticks={priceTicks}
             width={64}
-            tickFormatter={(n: number) =>
-              `${currency} ${n >= 1 ? n.toLocaleString('en-GB') : Number(n.toPrecision(1))}`
-            }
+            tickFormatter={(n: number) => `${currency} ${n >= 1 ? formatCount(n) : Number(n.toPrecision(1))}`}
           />
           <ReferenceLine x={copies} stroke={COLOURS.sheetLine} strokeWidth={2} />
           {names.map((name, i) => (
