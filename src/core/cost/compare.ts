@@ -1,7 +1,7 @@
 import type { Size } from '../paper';
 import type { Job } from '../job';
 import type { House } from '../shop';
-import { costOf, type Cost } from './cost';
+import { costOf, standingOf, type Cost, type Standing } from './cost';
 import { wayOf, type InksOf, type Way } from './way';
 
 /** A way with what it costs at a quantity. */
@@ -10,16 +10,18 @@ export interface PricedWay {
   readonly cost: Cost;
 }
 
-/** Every way to print a job at a house: on each of its sheets, each way round. */
-export function waysAt(job: Job, house: House, inksOf: InksOf): readonly Way[] {
+/** Every way to print a job at a house, on each of its sheets, each way round; or why there is none. */
+export type FoundWays = { readonly ways: readonly Way[]; readonly message: string | undefined };
+
+export function waysAt(job: Job, house: House, inksOf: InksOf): FoundWays {
   const sizes = house.sheets.flatMap(({ width, height }): readonly Size[] => [
     { width, height },
     { width: height, height: width },
   ]);
-  return sizes.flatMap((sheet) => {
-    const found = wayOf(job, house, inksOf, sheet);
-    return found.ok ? [found.way] : [];
-  });
+  const found = sizes.map((sheet) => wayOf(job, house, inksOf, sheet));
+  const ways = found.flatMap((one) => (one.ok ? [one.way] : []));
+  const [refused] = found.flatMap((one) => (one.ok ? [] : [one.message]));
+  return { ways, message: ways.length > 0 ? undefined : (refused ?? 'It has no sheets. Set them under Books.') };
 }
 
 /**
@@ -27,17 +29,23 @@ export function waysAt(job: Job, house: House, inksOf: InksOf): readonly Way[] {
  * @returns undefined where none has prices
  */
 export function cheapest(ways: readonly Way[], copies: number): PricedWay | undefined {
-  let best: PricedWay | undefined;
+  const way = cheapestWay(ways, copies);
+  const made = way && costOf(way, copies);
+  return way && made?.ok ? { way, cost: made.cost } : undefined;
+}
+
+function cheapestWay(ways: readonly Way[], copies: number): Way | undefined {
+  let best: { readonly way: Way; readonly standing: Standing } | undefined;
   for (const way of ways) {
-    const made = costOf(way, copies);
-    if (made.ok && (!best || isBetter(made.cost, best.cost))) best = { way, cost: made.cost };
+    const standing = standingOf(way, copies);
+    if (standing && (!best || isBetter(standing, best.standing))) best = { way, standing };
   }
-  return best;
+  return best?.way;
 }
 
 /** Whether a price is to be preferred: what is left undone there comes before money. */
-export const isBetter = (a: Cost, b: Cost): boolean =>
-  a.undone.length === b.undone.length ? a.total < b.total : a.undone.length < b.undone.length;
+export const isBetter = (a: Standing, b: Standing): boolean =>
+  a.undone === b.undone ? a.total < b.total : a.undone < b.undone;
 
 /** A quantity from which another house is the cheapest. */
 export interface Crossing {
@@ -54,7 +62,7 @@ const STEPS = 240;
  * @param to     the largest quantity
  */
 export function crossings(houses: readonly (readonly Way[])[], to: number): readonly Crossing[] {
-  const bestAt = (copies: number): string | undefined => cheapest(houses.flat(), copies)?.way.house.name;
+  const bestAt = (copies: number): string | undefined => cheapestWay(houses.flat(), copies)?.house.name;
   const found: Crossing[] = [];
   let [before, last] = [1, bestAt(1)];
   if (last === undefined) return [];

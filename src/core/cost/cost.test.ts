@@ -53,6 +53,7 @@ describe('a flyer A5, two sides in four inks, on 150 g/m², in offset on 720 × 
     expect(one.sheets).toEqual([
       {
         name: 'front',
+        kinds: 1,
         size: { width: 720, height: 520 },
         up: 9,
         sets: [4, 4],
@@ -132,11 +133,13 @@ test('a book: each signature has its plates, it is folded sheet by sheet, stitch
   const one = way(booklet, offset, four, { width: 520, height: 720 });
   expect(one.finishes).toEqual(expect.arrayContaining(['trim', 'fold', 'saddle']));
   const made = cost(one, 1000);
-  const sets = one.sheets.reduce((sum, sheet) => sum + sheet.sets.length, 0);
   expect(line(made, 'Stitch')).toBe(48 + 42);
-  expect(made.lines.filter(({ name }) => name.startsWith('Plates')).reduce((sum, { money }) => sum + money, 0)).toBe(
-    sets * 4 * 14,
-  );
+  // Signatures of 8, 8, 8 and 4 pages: 16 do not go across 504 mm. Two sets of four plates each.
+  const plates = made.lines.filter(({ name }) => name.startsWith('Plates'));
+  expect(plates.reduce((sum, { money }) => sum + money, 0)).toBe(4 * 2 * 4 * 14);
+  // 1,000 sheets each, 80 spoilt a set and 2 %: the sheets are folded, not the copies.
+  expect(made.sheets).toBe(4000 + 8 * 80 + 80);
+  expect(line(made, 'Fold')).toBeCloseTo(28 + (made.sheets / 1000) * 9, 6);
   // 28 pages are 14 leaves: 14 × 0.148 × 0.21 × 150 g = 65.27 g a copy.
   expect(one.copyWeight).toBeCloseTo(65.268, 3);
 });
@@ -174,7 +177,7 @@ test('the report has a curve over the quantity, the crossing of two houses, and 
     { front: 4 },
     1000,
   );
-  expect(report.houses.at(-1)).toMatchObject({ house: 'Dear', problem: 'no prices are known' });
+  expect(report.houses.at(-1)).toMatchObject({ house: 'Dear', problem: 'No prices are known. Set them under Books.' });
   expect(report.curve[0]?.copies).toBe(50);
   expect(report.curve.at(-1)?.copies).toBe(20_000);
   for (const { each } of report.curve) expect(Object.keys(each).sort()).toEqual(['Copperplate Yard', 'Corner Counter']);
@@ -182,9 +185,51 @@ test('the report has a curve over the quantity, the crossing of two houses, and 
   expect(report.carried?.kg).toBeCloseTo(0.148 * 0.21 * 150, 6);
 });
 
+test('records share the quantity: each is made as often as the others, none less than once', () => {
+  const cards = makeJob(
+    [],
+    { stock: silk, records: { from: 'count', first: 1, step: 1, count: 8, digits: 3 } },
+    { size: { width: 85, height: 55 } },
+  );
+  const one = way(cards, offset);
+  expect(one.records).toBe(8);
+  expect(cost(one, 800).copies).toBe(800);
+  expect(cost(one, 801).copies).toBe(808);
+  expect(cost(one, 1).copies).toBe(8);
+  // 800 × 0.085 m × 0.055 m × 150 g/m² = 0.561 kg.
+  expect(carried(one, 800)?.kg).toBeCloseTo(0.561, 6);
+});
+
+test('a perfecting press prints both sides in one pass, from two sets of plates', () => {
+  const folder = { ...begin('brochure', { fold: 'half', size: 'A4' }), stock: silk };
+  const both = {
+    ...folder,
+    output: { ...folder.output, sheet: { work: 'perfecting' as const, stages: 3, turns: true } },
+  };
+  expect(way(folder).sheets[0]).toMatchObject({ sets: [4, 4], passes: 2 });
+  expect(way(both).sheets[0]).toMatchObject({ sets: [4, 4], passes: 1 });
+  expect(line(cost(way(both), 5000), 'Run')).toBeLessThan(line(cost(way(folder), 5000), 'Run'));
+});
+
+test('all pieces of a job are priced, and weighed', () => {
+  const flyer = makeJob([], { stock: silk });
+  const [piece] = flyer.pieces;
+  const two = { ...flyer, pieces: piece ? [piece, { ...piece, id: 'second' }] : [] };
+  const [alone, together] = [way(flyer), way(two)];
+  expect(line(cost(together, 1000), 'Plates')).toBe(2 * line(cost(alone, 1000), 'Plates'));
+  expect(together.copyWeight).toBeCloseTo(2 * (alone.copyWeight ?? 0), 9);
+});
+
+test('what cannot lie on a sheet says why, not that it has no price', () => {
+  const labels = { ...begin('labels'), stock: silk, quantity: 1000 };
+  const [at] = costReport(labels, [offset], {}, 1000).houses;
+  expect(at?.cost).toBeUndefined();
+  expect(at?.problem).toMatch(/labels lie on a sheet or a web of their own/);
+});
+
 test('the cheapest way of a house is on one of its sheets', () => {
   const flyer = makeJob([], { stock: silk });
-  const ways = waysAt(flyer, offset, four);
+  const { ways } = waysAt(flyer, offset, four);
   const best = cheapest(ways, 5000);
   for (const one of ways) expect(cost(one, 5000).total).toBeGreaterThanOrEqual(best?.cost.total ?? 0);
   expect(cheapest([], 5000)).toBeUndefined();
@@ -192,7 +237,7 @@ test('the cheapest way of a house is on one of its sheets', () => {
 
 describe('over quantity', () => {
   const flyer = makeJob([], { stock: silk });
-  const houses = [waysAt(flyer, digital, four), waysAt(flyer, offset, four)];
+  const houses = [digital, offset].map((house) => waysAt(flyer, house, four).ways);
 
   test('the digital house is cheaper for few, the other from a quantity on that can be checked', () => {
     const found = crossings(houses, 100_000);

@@ -1,5 +1,5 @@
-import { counted, formatNumber } from '../measure';
-import type { FinishKind, Prices } from '../shop';
+import { counted, formatCount, formatMoney, formatNumber } from '../measure';
+import { FINISH_TITLES, type FinishKind, type Prices } from '../shop';
 import type { PrintedSheet, Way } from './way';
 
 /** A line of a calculation. */
@@ -27,138 +27,129 @@ export interface Cost {
 
 export type Costed = { readonly ok: true; readonly cost: Cost } | { readonly ok: false; readonly message: string };
 
-/** What a job costs, printed in one way. @param copies of each sheet of it; of records, how often each is wanted */
+/** What a job costs, printed in one way. @param copies of all records together, where it has some */
 export function costOf(way: Way, copies: number): Costed {
-  const { prices } = way.house;
-  if (!prices) return { ok: false, message: `${way.house.name || 'The house'} has no prices. Set them under Books.` };
-  const calculation = new Calculation(prices);
-  const bought = alike(way.sheets).map((sheets) => printed(calculation, way, sheets, copies));
-  if (prices.click) calculation.add('Made ready', 'once', prices.makeReady);
-  for (const finish of way.finishes) finished(calculation, way, finish, copies, bought);
-  // Where nothing is asked for it, it is fetched.
-  calculation.add('Delivery', 'once', prices.delivery ?? 0);
-  const lines = calculation.lines;
-  const sum = lines.reduce((total, { money }) => total + money, 0);
-  const least = prices.least ?? 0;
-  const up =
-    least > sum ? [{ name: 'Smallest bill', working: `at least ${written(least, prices)}`, money: least - sum }] : [];
-  const total = Math.max(sum, least);
-  const made = copies * way.records;
+  const found = calculated(way, copies);
+  if (!found) return { ok: false, message: `${way.house.name || 'The house'} has no prices. Set them under Books.` };
+  const { prices, total, made, sheets, undone } = found;
   return {
     ok: true,
     cost: {
       currency: prices.currency,
       copies: made,
-      lines: [...lines, ...up],
+      lines: found.lines.map(({ name, working, money }) => ({ name, working: working(), money })),
       total,
       each: total / made,
-      sheets: bought.reduce((all, { sheets }) => all + sheets, 0),
-      unpriced: calculation.unpriced,
-      undone: way.finishes.filter((finish) => !prices.finish[finish]).map((finish) => TITLES[finish].toLowerCase()),
+      sheets,
+      unpriced: [...found.missing],
+      undone: undone.map((finish) => FINISH_TITLES[finish].toLowerCase()),
     },
   };
 }
 
-/** Money, as a house writes it. */
-export const written = (money: number, { currency }: Pick<Prices, 'currency'>): string =>
-  `${currency} ${money.toLocaleString('en-GB', { minimumFractionDigits: 2, maximumFractionDigits: 2 })}`;
+/** How a way compares with others: what is left undone there, and its price. Nothing is put into words. */
+export interface Standing {
+  readonly undone: number;
+  readonly total: number;
+}
 
-/** Lines that are gathered, and what had no price. */
+/** @returns undefined where the house has no prices */
+export function standingOf(way: Way, copies: number): Standing | undefined {
+  const found = calculated(way, copies);
+  return found && { undone: found.undone.length, total: found.total };
+}
+
+/** Copies that are made: each record as often as the others. */
+const madeOf = ({ records }: Way, copies: number): number => records * Math.ceil(copies / records);
+
+/** Lines that are gathered, and what had no price. Words are made only for what is shown. */
 class Calculation {
-  readonly lines: CostLine[] = [];
-  private readonly missing = new Set<string>();
+  readonly lines: { readonly name: string; readonly working: () => string; readonly money: number }[] = [];
+  readonly missing = new Set<string>();
 
   constructor(readonly prices: Prices) {}
 
-  get unpriced(): readonly string[] {
-    return [...this.missing];
+  get sum(): number {
+    return this.lines.reduce((total, { money }) => total + money, 0);
   }
 
   /** @param money undefined where no price was said */
-  add(name: string, working: string, money: number | undefined): void {
+  add(name: string, working: () => string, money: number | undefined): void {
     if (money === undefined) this.missing.add(name.toLowerCase());
     else if (money > 0) this.lines.push({ name, working, money });
   }
 }
 
-interface Bought {
-  /** That go through the press. */
-  readonly sheets: number;
-}
-
-/** Sheets that are printed alike, such as most signatures of a book, are one line. */
-function alike(sheets: readonly PrintedSheet[]): readonly (readonly [PrintedSheet, ...PrintedSheet[]])[] {
-  const groups = new Map<string, [PrintedSheet, ...PrintedSheet[]]>();
-  for (const sheet of sheets) {
-    const { name: _, ...facts } = sheet;
-    const key = JSON.stringify(facts);
-    const group = groups.get(key);
-    if (group) group.push(sheet);
-    else groups.set(key, [sheet]);
-  }
-  return [...groups.values()];
+function calculated(way: Way, copies: number) {
+  const { prices } = way.house;
+  if (!prices) return undefined;
+  const calculation = new Calculation(prices);
+  const made = madeOf(way, copies);
+  const sheets = way.sheets.reduce((all, kind) => all + printed(calculation, way, kind, made), 0);
+  if (prices.click) calculation.add('Made ready', () => 'once', prices.makeReady);
+  for (const finish of way.finishes) finished(calculation, way, finish, { made, sheets });
+  // Where nothing is asked for it, it is fetched.
+  calculation.add('Delivery', () => 'once', prices.delivery ?? 0);
+  const { least = 0 } = prices;
+  const up = Math.max(0, least - calculation.sum);
+  calculation.add('Smallest bill', () => `at least ${formatMoney(least, prices.currency)}`, up);
+  const undone = way.finishes.filter((finish) => !prices.finish[finish]);
+  const { lines, missing, sum } = calculation;
+  return { prices, lines, missing, total: sum, made, sheets, undone };
 }
 
 const per1000 = (count: number, price: number | undefined): number | undefined =>
   price === undefined ? undefined : (count / 1000) * price;
 
-/** Paper, plates and press of sheets that are printed alike. */
-function printed(
-  calculation: Calculation,
-  way: Way,
-  [sheet, ...others]: readonly [PrintedSheet, ...PrintedSheet[]],
-  copies: number,
-): Bought {
+/** Paper, plates and press of sheets that are printed alike. @returns sheets that go through the press */
+function printed(calculation: Calculation, way: Way, sheet: PrintedSheet, made: number): number {
   const { prices } = calculation;
-  const { name, size, up, passes, sides } = sheet;
-  const kinds = 1 + others.length;
-  const sets = Array.from({ length: kinds }, () => sheet.sets).flat();
-  const good = kinds * Math.ceil((copies * way.records) / up);
-  const spoilt = sets.length * prices.makeReadySheets + Math.ceil((good * prices.spoilage) / 100);
+  const { name, kinds, size, up, passes, sides } = sheet;
+  const sets = kinds * sheet.sets.length;
+  const good = kinds * Math.ceil(made / up);
+  const spoilt = sets * prices.makeReadySheets + Math.ceil((good * prices.spoilage) / 100);
   const sheets = good + spoilt;
-  const last = others.at(-1)?.name;
-  const said = (what: string) =>
-    kinds === way.sheets.length ? what : `${what}, ${last === undefined ? name : `${name} to ${last}`}`;
+  const said = (what: string) => (way.sheets.length === 1 ? what : `${what}, ${name}`);
   const area = (size.width * size.height) / 1e6;
-  // By the square metre the material is in the price.
-  const isInPrice = prices.square !== undefined && prices.paper === undefined;
-  if (isInPrice) calculation.add(said('Paper'), 'in the price of the print', 0);
-  else if (way.grammage === null) calculation.add(said('Paper'), '', undefined);
-  else {
-    const tonnes = (sheets * area * way.grammage) / 1e6;
-    const bought = `${grouped(good)} sheets + ${grouped(spoilt)} spoilt`;
-    const each = `${formatNumber(size.width, 1)} × ${formatNumber(size.height, 1)} mm`;
-    const weight = `${formatNumber(way.grammage, 0)} g/m² = ${formatNumber(tonnes * 1000, 1)} kg`;
-    calculation.add(
-      said('Paper'),
-      [bought, each, weight].join(', '),
-      prices.paper === undefined ? undefined : tonnes * prices.paper,
-    );
-  }
+  paper(calculation, way, said('Paper'), { good, spoilt, size });
   if (prices.click) {
     const { colour, black } = prices.click;
     const money = sides.reduce((sum, { isColour }) => sum + sheets * (isColour ? colour : black), 0);
-    calculation.add(said('Print'), `${counted(sides.length, 'side')} of ${grouped(sheets)} sheets`, money);
-    return { sheets };
+    calculation.add(said('Print'), () => `${counted(sides.length, 'side')} of ${formatCount(sheets)} sheets`, money);
+    return sheets;
   }
   if (prices.square !== undefined) {
     const metres = sheets * area * sides.length;
-    calculation.add(said('Print'), `${formatNumber(metres, 2)} m² printed`, metres * prices.square);
-    return { sheets };
+    calculation.add(said('Print'), () => `${formatNumber(metres, 2)} m² printed`, metres * prices.square);
+    return sheets;
   }
-  const plates = sets.reduce((sum, inks) => sum + inks, 0);
-  calculation.add(said('Plates'), platesWords(sheet.sets, kinds), times(plates, prices.plate));
-  calculation.add(
-    said('Made ready'),
-    counted(sets.length, 'set of plates', 'sets of plates'),
-    times(sets.length, prices.makeReady),
-  );
-  calculation.add(
-    said('Run'),
-    `${grouped(sheets)} sheets, ${counted(passes, 'pass', 'passes')}`,
-    per1000(sheets * passes, prices.run),
-  );
-  return { sheets };
+  const plates = kinds * sheet.sets.reduce((sum, inks) => sum + inks, 0);
+  calculation.add(said('Plates'), () => platesWords(sheet.sets, kinds), times(plates, prices.plate));
+  const setsWords = () => counted(sets, 'set of plates', 'sets of plates');
+  calculation.add(said('Made ready'), setsWords, times(sets, prices.makeReady));
+  const runWords = () => `${formatCount(sheets)} sheets, ${counted(passes, 'pass', 'passes')}`;
+  calculation.add(said('Run'), runWords, per1000(sheets * passes, prices.run));
+  return sheets;
+}
+
+interface Paper extends Pick<PrintedSheet, 'size'> {
+  readonly good: number;
+  readonly spoilt: number;
+}
+
+function paper(calculation: Calculation, { grammage }: Way, name: string, { good, spoilt, size }: Paper): void {
+  const { paper: tonne, square } = calculation.prices;
+  // By the square metre the material is in the price.
+  if (square !== undefined && tonne === undefined) return;
+  const area = (size.width * size.height) / 1e6;
+  const tonnes = grammage === null ? undefined : ((good + spoilt) * area * grammage) / 1e6;
+  const words = () =>
+    [
+      `${formatCount(good)} sheets + ${formatCount(spoilt)} spoilt`,
+      `${formatNumber(size.width, 1)} × ${formatNumber(size.height, 1)} mm`,
+      `${formatNumber(grammage ?? 0, 0)} g/m² = ${formatNumber((tonnes ?? 0) * 1000, 1)} kg`,
+    ].join(', ');
+  calculation.add(name, words, tonne === undefined || tonnes === undefined ? undefined : tonnes * tonne);
 }
 
 /** `4 + 4 plates`, or so many times that. */
@@ -171,45 +162,25 @@ function platesWords(sets: readonly number[], kinds: number): string {
 const times = (count: number, price: number | undefined): number | undefined =>
   price === undefined ? undefined : count * price;
 
-const grouped = (n: number): string => n.toLocaleString('en-GB');
-
 /** These are done to whole sheets. */
 const OF_SHEETS: readonly FinishKind[] = ['trim', 'coating', 'fold'];
-
-const TITLES: Readonly<Record<FinishKind, string>> = {
-  trim: 'Cut to size',
-  fold: 'Fold',
-  score: 'Score',
-  perforation: 'Perforate',
-  drill: 'Drill',
-  glue: 'Glue',
-  cut: 'Cut out',
-  'kiss-cut': 'Cut through the face',
-  coating: 'Coat',
-  saddle: 'Stitch',
-  perfect: 'Bind',
-  wire: 'Bind with wire',
-};
 
 /** A book is folded sheet by sheet, a folder copy by copy. */
 function finished(
   calculation: Calculation,
-  way: Way,
+  { finishes }: Way,
   finish: FinishKind,
-  copies: number,
-  bought: readonly Bought[],
+  { made, sheets }: { readonly made: number; readonly sheets: number },
 ): void {
-  const isBook = way.finishes.some((one) => one === 'saddle' || one === 'perfect');
+  const isBook = finishes.some((one) => one === 'saddle' || one === 'perfect');
   const isOfSheets = OF_SHEETS.includes(finish) && (finish !== 'fold' || isBook);
-  const all = bought.reduce((sum, { sheets }) => sum + sheets, 0);
-  const made = copies * way.records;
-  const [count, what] = isOfSheets ? [all, 'sheets'] : [made, 'copies'];
+  const count = isOfSheets ? sheets : made;
   const price = calculation.prices.finish[finish];
-  calculation.add(
-    TITLES[finish],
-    price && price.setUp > 0 ? `set up, and ${grouped(count)} ${what}` : `${grouped(count)} ${what}`,
-    price && price.setUp + (per1000(count, price.per1000) ?? 0),
-  );
+  const words = () => {
+    const many = `${formatCount(count)} ${isOfSheets ? 'sheets' : 'copies'}`;
+    return price && price.setUp > 0 ? `set up, and ${many}` : many;
+  };
+  calculation.add(FINISH_TITLES[finish], words, price && price.setUp + (per1000(count, price.per1000) ?? 0));
 }
 
 /** How a run is carried: parcels and pallets no heavier than is usual [cp]. */
@@ -223,8 +194,8 @@ export interface Carried {
 const [PARCEL, PALLET] = [15, 600];
 
 /** Weight of a run by the grammage of its paper (ISO 536). */
-export function carried({ copyWeight, records }: Way, copies: number): Carried | undefined {
-  if (copyWeight === undefined) return undefined;
-  const kg = (copyWeight * copies * records) / 1000;
+export function carried(way: Way, copies: number): Carried | undefined {
+  if (way.copyWeight === undefined) return undefined;
+  const kg = (way.copyWeight * madeOf(way, copies)) / 1000;
   return { kg, parcels: Math.ceil(kg / PARCEL), pallets: kg > PALLET / 2 ? Math.ceil(kg / PALLET) : 0 };
 }

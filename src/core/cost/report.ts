@@ -1,8 +1,7 @@
 import type { Job } from '../job';
 import type { House } from '../shop';
-import { cheapest, crossings, isBetter, quantities, waysAt, type Crossing } from './compare';
+import { cheapest, crossings, isBetter, quantities, waysAt, type Crossing, type FoundWays } from './compare';
 import { carried, type Carried, type Cost } from './cost';
-import type { Way } from './way';
 
 /** What a job costs at a house in its cheapest way there. */
 export interface HouseCost {
@@ -36,7 +35,7 @@ const [POINTS, BEYOND] = [60, 20];
 /**
  * What a job costs at each house that could print it.
  * @param inks plates of each side by its name
- * @param copies of each that is printed; of records, how often each is wanted
+ * @param copies of all records together, where it has some
  */
 export function costReport(
   job: Job,
@@ -45,10 +44,10 @@ export function costReport(
   copies: number,
 ): CostReport {
   const inksOf = (surface: string): number => inks[surface] ?? 4;
-  const all = houses.map((house) => ({ house, ways: waysAt(job, house, inksOf) }));
+  const all = houses.map((house) => ({ house, ...waysAt(job, house, inksOf) }));
   const costs = all
-    .map(({ house, ways }) => atHouse(house, ways, copies))
-    .sort((a, b) => (!a.cost ? 1 : !b.cost ? -1 : isBetter(a.cost, b.cost) ? -1 : 1));
+    .map((one) => atHouse(one, copies))
+    .sort((a, b) => (!a.cost ? 1 : !b.cost ? -1 : isBetter(standing(a.cost), standing(b.cost)) ? -1 : 1));
   const priced = all.filter(({ house, ways }) => house.prices !== undefined && ways.length > 0);
   const most = Math.max(1000, copies * BEYOND);
   const curve = quantities(Math.max(1, Math.round(copies / BEYOND)), most, POINTS).map((n): CurvePoint => ({
@@ -72,12 +71,14 @@ export function costReport(
   };
 }
 
-function atHouse(house: House, ways: readonly Way[], copies: number): HouseCost {
-  const { name, leadDays } = house;
+const standing = ({ undone, total }: Cost) => ({ undone: undone.length, total });
+
+function atHouse(at: FoundWays & { readonly house: House }, copies: number): HouseCost {
+  const { name, leadDays, prices } = at.house;
   const none = { house: name, cost: undefined, sheet: undefined, leadDays };
-  if (!house.prices) return { ...none, problem: 'no prices are known' };
-  const best = cheapest(ways, copies);
-  if (!best) return { ...none, problem: 'it fits on none of its sheets' };
+  if (at.message !== undefined) return { ...none, problem: at.message };
+  const best = cheapest(at.ways, copies);
+  if (!prices || !best) return { ...none, problem: 'No prices are known. Set them under Books.' };
   const [sheet] = best.way.sheets;
   return { house: name, problem: undefined, cost: best.cost, sheet: sheet?.size, leadDays };
 }

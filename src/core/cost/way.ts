@@ -1,4 +1,13 @@
-import { blankOf, imposedAlone, printRun, type ImposedSheet, type Job, type SheetOutput } from '../job';
+import {
+  blankOf,
+  countOf,
+  finishesOf,
+  imposedAlone,
+  paperOf,
+  type ImposedSheet,
+  type Job,
+  type SheetOutput,
+} from '../job';
 import type { Size } from '../paper';
 import type { FinishKind, House } from '../shop';
 
@@ -8,6 +17,8 @@ export type InksOf = (surface: string) => number;
 /** A kind of sheet of a way to print a job. */
 export interface PrintedSheet {
   readonly name: string;
+  /** So many are printed alike, such as most signatures of a book. */
+  readonly kinds: number;
   readonly size: Size;
   /** Copies that a sheet gives; for a signature, one. */
   readonly up: number;
@@ -40,31 +51,42 @@ export type FoundWay = { readonly ok: true; readonly way: Way } | { readonly ok:
  * @param sheet left out, the one of the house that is used best
  */
 export function wayOf(job: Job, house: House, inksOf: InksOf, sheet?: Size): FoundWay {
-  const [piece] = job.pieces;
-  if (!piece) return { ok: false, message: 'The job has no piece.' };
   const { guests: _guests, order: _order, sheet: _sheet, ...own } = job.output.sheet ?? USUAL;
   const asked: Job = { ...job, house, output: { ...job.output, sheet: { ...own, ...(sheet && { sheet }) } } };
-  const made = imposedAlone(asked, piece);
-  if (!made.ok) return made;
-  const blank = blankOf(asked, piece);
-  const print = printRun(job);
-  const sheets = made.sheets.map((one) => printedSheet(one, inksOf));
+  const sheets: PrintedSheet[] = [];
+  for (const piece of asked.pieces) {
+    const made = imposedAlone(asked, piece);
+    if (!made.ok) return made;
+    sheets.push(...made.sheets.map((one) => printedSheet(one, inksOf)));
+  }
   const { grammage } = job.stock;
-  const { width, height } = blank.finished;
-  const leaves = blank.surfaces.filter(({ repeats }) => !repeats).length / 2;
-  const flat = blank.surfaces[0]?.boxes.trim ?? { width, height };
-  const area = blank.bound ? width * height * leaves : flat.width * flat.height;
+  const area = job.pieces.reduce((sum, piece) => sum + paperOf(blankOf(asked, piece)), 0);
   return {
     ok: true,
     way: {
       house,
-      sheets,
-      finishes: finishesOf(job, made.sheets),
+      sheets: alike(sheets),
+      finishes: [...finishesOf(asked)],
       grammage,
-      records: job.records ? (print?.copies ?? 1) : 1,
+      records: countOf(job),
       copyWeight: grammage === null ? undefined : (area / 1e6) * grammage,
     },
   };
+}
+
+/** Sheets that are printed alike, as one. */
+function alike(sheets: readonly PrintedSheet[]): readonly PrintedSheet[] {
+  const groups = new Map<string, PrintedSheet[]>();
+  for (const sheet of sheets) {
+    const { name: _, ...facts } = sheet;
+    const key = JSON.stringify(facts);
+    groups.set(key, [...(groups.get(key) ?? []), sheet]);
+  }
+  return [...groups.values()].flatMap((group) => {
+    const [first, last] = [group[0], group.at(-1)];
+    if (!first || !last) return [];
+    return [{ ...first, name: first === last ? first.name : `${first.name} to ${last.name}`, kinds: group.length }];
+  });
 }
 
 const USUAL: SheetOutput = { work: 'sheetwise', stages: 3, turns: true };
@@ -75,28 +97,12 @@ function printedSheet({ name, size, up, faces, work, signature }: ImposedSheet, 
   const isOneSet = work === 'turn' || work === 'tumble';
   return {
     name,
+    kinds: 1,
     size,
     up: signature ? 1 : up,
     sets: printed,
-    passes: isOneSet ? 2 * printed.length : printed.length,
+    // A perfecting press prints both sides in one pass.
+    passes: isOneSet ? 2 * printed.length : work === 'perfecting' ? Math.min(1, printed.length) : printed.length,
     sides: (isOneSet ? [...printed, ...printed] : printed).map((count) => ({ isColour: count > 1 })),
   };
-}
-
-/** What is done to it once it is printed. */
-function finishesOf(job: Job, sheets: readonly ImposedSheet[]): readonly FinishKind[] {
-  const blanks = job.pieces.map((piece) => blankOf(job, piece));
-  const bound = blanks.flatMap(({ bound: b }) => (b ? [b] : []));
-  const found = new Set<FinishKind>();
-  if (sheets.some(({ cutting }) => cutting) || bound.length > 0) found.add('trim');
-  for (const { surfaces } of blanks)
-    for (const { processLines } of surfaces) for (const { process } of processLines) found.add(process);
-  if (sheets.some(({ signature }) => signature)) found.add('fold');
-  const does = job.pieces.flatMap(({ finish = {} }) => Object.values(finish).flat());
-  for (const one of does) {
-    if (one.does === 'line') found.add(one.process);
-    else found.add('coating');
-  }
-  for (const binding of bound) found.add(binding);
-  return [...found];
 }

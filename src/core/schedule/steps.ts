@@ -1,6 +1,6 @@
-import { blankOf, printRun, type Job, type StepId } from '../job';
-import { counted } from '../measure';
-import type { ProcessLine } from '../format';
+import { blankOf, finishesOf, paperOf, printRun, rulesFor, type Job, type StepId } from '../job';
+import { counted, formatCount } from '../measure';
+import { FINISH_TITLES, type FinishKind } from '../shop';
 
 export const STEP_TITLES: Readonly<Record<StepId, string>> = {
   proof: 'Proof',
@@ -71,16 +71,16 @@ function neededBy(job: Job): readonly StepNeed[] {
 
 function houseSteps(job: Job): readonly StepNeed[] {
   const press = job.house.press ?? 'offset';
-  const blanks = job.pieces.map((piece) => blankOf(job, piece));
-  const copies = job.quantity === null ? undefined : (printRun(job)?.copies ?? job.quantity);
-  const lines = blanks.flatMap(({ surfaces }) => surfaces.flatMap(({ processLines }) => processLines));
-  const bound = blanks.map((blank) => blank.bound).find((b) => b !== undefined);
+  const finishes = finishesOf(job);
+  const run = printRun(job);
+  const copies = run && run.copies * run.each;
   const perDay = SHEETS_A_DAY[press];
-  // About a sheet a copy: how many copies a sheet gives is decided later.
-  const printDays = Math.max(1, Math.ceil((copies ?? 0) / perDay));
-  const done = finishing(job, lines);
-  const finishDays =
-    done.length === 0 ? 0 : Math.max(done.length > MANY ? 2 : 1, Math.ceil((copies ?? 0) / FINISHED_A_DAY));
+  const sheets = copies && Math.ceil(copies / upOn(job));
+  const printDays = Math.max(1, Math.ceil((sheets ?? 0) / perDay));
+  // What is cut apart and bound has its own place; the rest is finishing.
+  const done = [...finishes].filter((finish) => finish !== 'trim' && !isBinding(finish));
+  const days = Math.max(done.length > MANY ? 2 : 1, Math.ceil((copies ?? 0) / FINISHED_A_DAY));
+  const binding = [...finishes].find(isBinding);
   return [
     ...(press === 'offset' || press === 'flexo'
       ? [{ id: 'plates' as const, days: USUAL.plates, why: 'made and hung (common practice)' }]
@@ -89,9 +89,9 @@ function houseSteps(job: Job): readonly StepNeed[] {
       id: 'print',
       days: printDays,
       why:
-        copies === undefined
+        sheets === undefined
           ? 'a day, while no quantity is set'
-          : `${grouped(copies)} copies, up to ${grouped(perDay)} sheets a day (common practice)`,
+          : `about ${counted(sheets, 'sheet')}; ${formatCount(perDay)} a day (common practice)`,
     },
     ...(press === 'offset'
       ? [
@@ -102,20 +102,29 @@ function houseSteps(job: Job): readonly StepNeed[] {
           },
         ]
       : []),
-    ...(finishDays > 0 ? [{ id: 'finish' as const, days: finishDays, why: done.join(', ') }] : []),
-    ...(bound ? [{ id: 'bind' as const, days: USUAL.bind[bound], why: `${bound} binding (common practice)` }] : []),
+    ...(done.length > 0
+      ? [{ id: 'finish' as const, days, why: done.map((one) => FINISH_TITLES[one].toLowerCase()).join(', ') }]
+      : []),
+    ...(binding
+      ? [{ id: 'bind' as const, days: USUAL.bind[binding], why: `${binding} binding (common practice)` }]
+      : []),
     { id: 'deliver', days: USUAL.deliver, why: 'on its way' },
   ];
 }
 
-const grouped = (n: number): string => n.toLocaleString('en-GB');
+const isBinding = (finish: FinishKind): finish is keyof typeof USUAL.bind => Object.hasOwn(USUAL.bind, finish);
 
-/** What is done to printed sheets, in words. */
-function finishing(job: Job, lines: readonly Pick<ProcessLine, 'process'>[]): readonly string[] {
-  const does = job.pieces.flatMap(({ finish = {} }) => Object.values(finish).flat());
-  const coats = does.some((one) => one.does === 'flood' || one.does === 'coat');
-  const of = new Set<string>(lines.map(({ process }) => process));
-  return [...of, ...(coats ? ['coating'] : [])];
+/** Of a sheet so much becomes copies, gutters and grippers taken off [cp]. */
+const USED = 0.85;
+
+/** About how many copies a sheet gives, by their areas on the largest sheet of the house; of a book, less than one. */
+function upOn(job: Job): number {
+  const [piece] = job.pieces;
+  if (!piece) return 1;
+  const area = job.pieces.reduce((sum, one) => sum + paperOf(blankOf(job, one)), 0);
+  const sheet = Math.max(...rulesFor(job, piece).sheets.map(({ width, height }) => width * height), 0);
+  const up = (USED * sheet) / area;
+  return up >= 1 ? Math.floor(up) : up > 0 ? up : 1;
 }
 
 /**

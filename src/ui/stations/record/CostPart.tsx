@@ -7,8 +7,9 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useState } from 'react';
-import { written, type CostReport, type Cost, type HouseCost } from '@/core/cost';
-import { counted, formatNumber, formatSize } from '@/core/measure';
+import type { Cost, CostReport, HouseCost } from '@/core/cost';
+import { printRun } from '@/core/job';
+import { counted, formatCount, formatMoney, formatNumber, formatSize } from '@/core/measure';
 import { useJob } from '../../open-job/context';
 import { wordsOf } from '../../shell/api';
 import { fetched } from '../../shell/fetched';
@@ -22,14 +23,15 @@ const figure = { fontFamily: FACES.figure, whiteSpace: 'nowrap' } as const;
 
 /** What the job costs at each house, the cheapest first, how that comes about, and how it changes with the quantity. */
 export function CostPart() {
-  const quantity = useJob((s) => s.job.quantity);
+  const job = useJob((s) => s.job);
+  const run = printRun(job);
   const { report, problem } = useCost();
-  if (quantity === null) return <Box>Set a quantity under Brief.</Box>;
+  if (!run) return <Box>Set a quantity under Brief.</Box>;
   if (problem) return <Box role="alert">{wordsOf(problem)}</Box>;
   if (!report) return <Box role="status">Trying every sheet of every house …</Box>;
   if (report.houses.every(({ cost }) => !cost))
     return <Box>No house of the book has prices for it. Set them under Books, Printers.</Box>;
-  return <Report report={report} quantity={quantity} />;
+  return <Report report={report} quantity={run.copies * run.each} />;
 }
 
 function Report({ report, quantity }: { readonly report: CostReport; readonly quantity: number }) {
@@ -103,9 +105,9 @@ function HouseRow({ one: { house, cost, sheet, problem, leadDays }, isShown, onS
         </Box>
       </TableCell>
       <TableCell sx={figure}>{sheet && formatSize(sheet, unit)}</TableCell>
-      <TableCell sx={figure}>{cost.sheets.toLocaleString('en-GB')}</TableCell>
+      <TableCell sx={figure}>{formatCount(cost.sheets)}</TableCell>
       <TableCell sx={figure}>{eachWords(cost)}</TableCell>
-      <TableCell sx={figure}>{written(cost.total, cost)}</TableCell>
+      <TableCell sx={figure}>{formatMoney(cost.total, cost.currency)}</TableCell>
       <TableCell>
         <Button size="small" aria-label={`How ${house} comes about`} aria-pressed={isShown} onClick={onShow}>
           working
@@ -130,7 +132,7 @@ function Lines({ house, cost }: { readonly house: string; readonly cost: Cost })
               <TableCell sx={{ whiteSpace: 'nowrap' }}>{name}</TableCell>
               <TableCell sx={{ color: 'text.secondary' }}>{working}</TableCell>
               <TableCell align="right" sx={figure}>
-                {written(money, cost)}
+                {formatMoney(money, cost.currency)}
               </TableCell>
             </TableRow>
           ))}
@@ -142,7 +144,7 @@ function Lines({ house, cost }: { readonly house: string; readonly cost: Cost })
               align="right"
               sx={{ ...figure, fontWeight: 700, borderTop: `1px solid ${COLOURS.ink} !important` }}
             >
-              {written(cost.total, cost)}
+              {formatMoney(cost.total, cost.currency)}
             </TableCell>
           </TableRow>
         </TableBody>
@@ -162,15 +164,15 @@ function cheapestWords({ houses }: CostReport): string {
   if (first.cost.undone.length > 0) return `No house of the book does all of it: ${first.cost.undone.join(', ')}.`;
   const isComparable = second?.cost.undone.length === 0 && second.cost.currency === first.cost.currency;
   const less = isComparable
-    ? `, ${written(second.cost.total - first.cost.total, first.cost)} less than ${second.house}`
+    ? `, ${formatMoney(second.cost.total - first.cost.total, first.cost.currency)} less than ${second.house}`
     : '';
-  return `Cheapest at ${first.house}: ${written(first.cost.total, first.cost)}${less}.`;
+  return `Cheapest at ${first.house}: ${formatMoney(first.cost.total, first.cost.currency)}${less}.`;
 }
 
 function crossingWords({ crossings }: CostReport): string {
   return crossings
     .map(({ from, house }, i) =>
-      i === 0 ? `${house} is the cheapest` : `from ${from.toLocaleString('en-GB')} copies on ${house}`,
+      i === 0 ? `${house} is the cheapest` : `from ${formatCount(from)} copies on ${house}`,
     )
     .join('; ')
     .concat('.');

@@ -4,6 +4,7 @@ import { wrap, type Remote } from 'comlink';
 import { useMemo } from 'react';
 import type { CostReport } from '@/core/cost';
 import { itemsOf, plateNames } from '@/core/drawing';
+import { printRun } from '@/core/job';
 import type { House } from '@/core/shop';
 import type { CostWorker } from '@/workers/cost.worker';
 import { useDesk } from '../../open-job/use-desk';
@@ -43,15 +44,17 @@ export function useCost(): { readonly report: CostReport | undefined; readonly p
       ),
     [blank, drawingOf],
   );
-  const { pieces, quantity, stock, records, output, unit } = job;
+  const { pieces, stock, records, output, unit } = job;
+  const run = printRun(job);
+  const copies = run && run.copies * run.each;
   const { data, error } = useQuery({
     queryKey: [
       'cost',
-      { inks, houses, quantity, stock, records, sheet: output.sheet, unit },
+      { inks, houses, copies, stock, records, sheet: output.sheet, unit },
       pieces.map(({ kind, decisions, finish }) => ({ kind, decisions, finish })),
     ],
-    queryFn: () => worker().costReport(job, houses ?? [], inks, quantity ?? 1),
-    enabled: houses !== undefined && quantity !== null,
+    queryFn: () => worker().costReport(job, houses ?? [], inks, copies ?? 1),
+    enabled: houses !== undefined && copies !== undefined,
     staleTime: Number.POSITIVE_INFINITY,
   });
   return { report: data, problem: error };
