@@ -23,9 +23,8 @@ function calendarOf(job: Job, plan: Plan, at: Date): string {
   const house = job.house.name;
   for (const { id, from, to, why, state } of plan.steps) {
     if (state === 'done') continue;
-    calendar.addSubcomponent(
-      event(job, at, { id, from, to, title: STEP_TITLES[id], words: [why, house].filter((w) => w !== '').join(' · ') }),
-    );
+    const words = [why, house].filter((part) => part !== '').join(' · ');
+    calendar.addSubcomponent(event(job, at, { id, from, to, title: STEP_TITLES[id], words }));
   }
   const late = plan.late > 0 ? `Delivered ${writeDay(plan.delivered)}, ${plan.late} working days late` : '';
   calendar.addSubcomponent(event(job, at, { id: 'due', from: plan.due, to: plan.due, title: 'Due', words: late }));

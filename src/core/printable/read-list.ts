@@ -1,3 +1,5 @@
+/** Rows of a section, at most [own]. */
+const MOST_ROWS = 500;
 /** A section of a list. */
 export interface Section {
   readonly heading: string;
@@ -17,7 +19,8 @@ export function readList(text: string): Read {
     const said = colon < 0 ? '' : line.slice(colon + 1).trim();
     const rows = /^(?:\d+|rest)$/i.test(said) ? said : '';
     const heading = rows === '' ? line : line.slice(0, colon);
-    if (Number(rows) > 500) return { ok: false, message: `“${line}” asks for more rows than a page has: at most 500.` };
+    if (Number(rows) > MOST_ROWS)
+      return { ok: false, message: `“${line}” asks for more rows than a page has: at most ${MOST_ROWS}.` };
     sections.push({
       heading: heading.trim(),
       rows: rows === '' || rows.toLowerCase() === 'rest' ? undefined : Number(rows),
