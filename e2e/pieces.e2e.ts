@@ -124,7 +124,7 @@ async function paperOf(page: Page, white: string): Promise<Buffer> {
   const bench = page.locator('[data-bench]');
   // The bench shows paper in a white of its own; the preview is on plain white.
   await bench.evaluate(
-    (el, fill) => el.querySelectorAll(`svg > rect[fill="${fill}"]`).forEach((r) => r.setAttribute('fill', '#ffffff')),
+    (el, fill) => el.querySelectorAll(`svg > g > rect[fill="${fill}"]`).forEach((r) => r.setAttribute('fill', '#ffffff')),
     white,
   );
   const clip = await bench

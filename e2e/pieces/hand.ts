@@ -9,7 +9,7 @@ import { open, openChoice, pasteText } from '../helpers';
 export type Look = Readonly<Record<string, string | number | boolean>>;
 
 /** What is open above the slip; a list of choices closes by itself. */
-const OPENED = '.MuiPopover-root:not(.MuiMenu-root)';
+const OPENED = '[role=dialog]';
 
 /** Fields of where an element stands, and their words in a line. */
 const FACTS: Readonly<Record<string, string>> = {
