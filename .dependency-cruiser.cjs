@@ -15,6 +15,8 @@ const CORE_FLOORS = [
   ['drift'],
   ['edit'],
   ['check'],
+  ['spoil'],
+  ['practice'],
 ];
 
 /** Rooms of the interface, likewise. */

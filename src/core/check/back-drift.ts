@@ -2,7 +2,7 @@ import type { Frame } from '../drawing';
 import { RARE, exceededBy, inAThousand } from '../drift';
 import { EDGE_NAMES, edges, grow, insets, moveTo, negated, type Rect } from '../layout';
 import { opacityOf } from '../shop';
-import { framed, replace, writeIn, type Report, type Rule } from './rule';
+import { framed, replace, writeIn, type Report, type Rule, type Subject } from './rule';
 
 /** Edges nearer to each other than this are meant to fall together, mm [own]. */
 const TOGETHER = 0.3;
@@ -10,6 +10,15 @@ const TOGETHER = 0.3;
 const SEEN = 0.5;
 /** From so much on what lies on the back is seen from the front, percent [cp]. */
 const THROUGH = 5;
+
+/** How far front and back lie off each other, copy by copy, mm; undefined where it is not seen, or hardly ever. */
+export function seenBackDrift(subject: Subject): readonly number[] | undefined {
+  const side = subject.back && subject.drift();
+  // Said once of both: on the front.
+  if (!side || side.isBack || 100 - opacityOf(subject.job.stock).percent < THROUGH) return undefined;
+  const offs = side.copies().map((copy) => Math.hypot(copy.back.x, copy.back.y));
+  return offs.filter((off) => off > SEEN).length / offs.length > RARE ? offs : undefined;
+}
 
 /** Two areas that are meant to cover each other, on paper that lets one see through. */
 export const backDriftRule: Rule = {
@@ -20,9 +29,8 @@ export const backDriftRule: Rule = {
     'lets light through. One of them a little smaller hides it.',
   check: (subject) => {
     const { job, blank, drawing, back } = subject;
-    const side = back && subject.drift();
-    // Said once of both: on the front.
-    if (!side || side.isBack || 100 - opacityOf(job.stock).percent < THROUGH) return [];
+    const offs = seenBackDrift(subject);
+    if (!back || !offs) return [];
     const behind = back.frames.filter(isArea).map((frame) => ({ frame, box: mirrored(frame.ink, drawing.boxes.trim) }));
     if (behind.length === 0) return [];
     const write = (mm: number) => writeIn(job, mm * blank.scale);
@@ -31,9 +39,7 @@ export const backDriftRule: Rule = {
       if (!isArea(frame) || EDGE_NAMES.every((edge) => insets(frame.ink, drawing.boxes.trim)[edge] <= 0)) return [];
       const other = behind.find(({ box }) => EDGE_NAMES.every((e) => Math.abs(insets(box, frame.ink)[e]) <= TOGETHER));
       if (!other) return [];
-      const offs = side.copies().map((copy) => Math.hypot(copy.back.x, copy.back.y));
       const seen = offs.filter((off) => off > SEEN).length / offs.length;
-      if (seen <= RARE) return [];
       const by = Math.ceil(exceededBy(offs, RARE) * 10) / 10;
       const { rect } = frame;
       const fits = rect.width > 2 * by && rect.height > 2 * by;

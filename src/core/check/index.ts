@@ -1,5 +1,17 @@
 export * from './house-remarks';
-export { applyChange, type Change, type Finding, type Fix, type Rule, type Severity } from './rule';
+export {
+  RULE_IDS,
+  applyChange,
+  framed,
+  type Change,
+  type Finding,
+  type Fix,
+  type Framed,
+  type Rule,
+  type RuleId,
+  type Severity,
+  type Subject,
+} from './rule';
 export * from './alike';
 export * from './registry';
 export * from './drawn-copies';
@@ -8,3 +20,10 @@ export * from './lost';
 export * from './changes';
 export * from './in-document';
 export { withinLimit } from './total-ink';
+export { seenBackDrift } from './back-drift';
+export { wouldCurl } from './curl';
+export { pastFold } from './past-fold';
+export { reachesOut } from './reaching';
+export { darkBehind } from './show-through';
+export { hasManyFamilies } from './type-families';
+export { readableFrom } from './type-distance';

@@ -46,7 +46,7 @@ import { richBlackRule } from './rich-black';
 import { trapRule } from './trap';
 import { whiteMissingRule } from './white-missing';
 import { whiteOverprintsRule } from './white-overprints';
-import type { Finding, Rule, Severity } from './rule';
+import type { Finding, Rule, Severity, Subject } from './rule';
 import { safeAreaRule } from './safe-area';
 import { slowDryingRule } from './slow-drying';
 import { showThroughRule } from './show-through';
@@ -143,18 +143,18 @@ export function backOf({ surfaces }: Blank, side: SideName): SideName | undefine
   return isLeaf ? other.name : undefined;
 }
 
-/** Checks one side against every rule; the worst comes first. */
-export function checkSurface(
+/** A side with all that a rule may look at. */
+export function subjectOf(
   job: Job,
   piece: Piece,
   side: SideName,
   drawing: Drawing,
-  { blank = blankOf(job, piece), back, rules: asked = RULES }: Beside = {},
-): readonly Finding[] {
+  { blank = blankOf(job, piece), back }: Pick<Beside, 'blank' | 'back'> = {},
+): Subject {
   const elements = new Map(elementsOn(piece, side).map((element) => [element.id, element]));
   const rules = rulesFor(job, piece);
   let drift: { readonly side: DriftSide | undefined } | undefined;
-  const subject = {
+  return {
     job,
     piece,
     side,
@@ -166,6 +166,17 @@ export function checkSurface(
     book: styleBook(job),
     drift: () => (drift ??= { side: driftSide({ blank, drawing, rules, press: job.house.press }) }).side,
   };
+}
+
+/** Checks one side against every rule; the worst comes first. */
+export function checkSurface(
+  job: Job,
+  piece: Piece,
+  side: SideName,
+  drawing: Drawing,
+  { blank = blankOf(job, piece), back, rules: asked = RULES }: Beside = {},
+): readonly Finding[] {
+  const subject = subjectOf(job, piece, side, drawing, { blank, back });
   const findings = asked.flatMap((rule) =>
     rule.check(subject).map((report): Finding => ({
       rule: rule.id,

@@ -20,6 +20,67 @@ import { formatLength } from '../measure';
 import type { Rules } from '../rules';
 import { editFinish, mergedInks, takeKit, withInk, withoutElements } from '../edit';
 
+/** Every rule by its id, in the order a preflight reads best. */
+export const RULE_IDS = [
+  'blank-problems',
+  'bleed-narrow',
+  'bleed',
+  'page-bleed',
+  'safe-area',
+  'uneven-border',
+  'zones',
+  'hole-drift',
+  'text-overflow',
+  'table-past-box',
+  'printable-room',
+  'copies-left',
+  'missing',
+  'code-wrong',
+  'column-unknown',
+  'code-size',
+  'code-quiet',
+  'code-contrast',
+  'foreign-page',
+  'slot-open',
+  'picture-resolution',
+  'plate-names',
+  'coat-knocks-out',
+  'coat-solid',
+  'coat-fine',
+  'coat-drift',
+  'finish-lost',
+  'cut-bleed',
+  'coat-on-glue',
+  'fold-meet',
+  'fold-drift',
+  'white-missing',
+  'total-ink',
+  'rgb-left',
+  'out-of-gamut',
+  'near-inks',
+  'white-overprints',
+  'black-knocks-out',
+  'gradient-overprint',
+  'rich-black',
+  'trap',
+  'type-small',
+  'type-distance',
+  'typography',
+  'type-families',
+  'kit',
+  'line-thin',
+  'placement',
+  'near-miss',
+  'laid-twice',
+  'vector-wanted',
+  'empty-page',
+  'show-through',
+  'back-drift',
+  'slow-drying',
+  'curl',
+] as const;
+export type RuleId = (typeof RULE_IDS)[number];
+
 /** `fault`: the press or the knife will spoil it. `warning`: look at it. `note`: good to know. */
 export type Severity = 'fault' | 'warning' | 'note';
 
@@ -53,6 +114,7 @@ export interface Fix {
 }
 
 export interface Finding {
+  /** Its id; `file` where what is wrong is said of a file that was brought in. */
   readonly rule: string;
   readonly severity: Severity;
   readonly piece: string;
@@ -96,7 +158,7 @@ export interface Report {
 }
 
 export interface Rule {
-  readonly id: string;
+  readonly id: RuleId;
   readonly title: string;
   /** Why it matters, for a person who has not yet spoilt a job by it. */
   readonly why: string;

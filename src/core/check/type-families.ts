@@ -1,4 +1,4 @@
-import { elementsOf, styleBook, textsIn } from '../job';
+import { elementsOf, styleBook, textsIn, type Piece, type StyleBook } from '../job';
 import type { Rule } from './rule';
 
 /** More families than this on a letterhead, card or envelope pull it apart [cp]. */
@@ -7,6 +7,20 @@ const MOST = 2;
 /** Kinds that carry a name and an address. */
 const STATIONERY: readonly string[] = ['letterhead', 'business-card', 'compliment-slip', 'envelope', 'cv'];
 
+/** The families that the words of a piece are set in. */
+const familiesOf = (piece: Piece, book: StyleBook): ReadonlySet<string> =>
+  new Set(
+    elementsOf(piece).flatMap(({ element }) =>
+      textsIn(element, book).flatMap((text) =>
+        text.paragraphs.flatMap((p) => p.runs.map((run) => book.run(book.paragraph(text, p), run).family)),
+      ),
+    ),
+  );
+
+/** Whether a piece has more families of type than its kind bears. */
+export const hasManyFamilies = (piece: Piece, book: StyleBook): boolean =>
+  STATIONERY.includes(piece.kind) && familiesOf(piece, book).size > MOST;
+
 /** Stationery keeps to few families of type. */
 export const typeFamiliesRule: Rule = {
   id: 'type-families',
@@ -14,16 +28,9 @@ export const typeFamiliesRule: Rule = {
   why: 'A card or a letter is small: a third family of type reads as an accident.',
   check: ({ job, piece, side, drawing, blank }) => {
     // Said once for the piece, on its first side.
-    if (!STATIONERY.includes(piece.kind) || side !== blank.surfaces[0]?.name) return [];
     const book = styleBook(job);
-    const families = new Set(
-      elementsOf(piece).flatMap(({ element }) =>
-        textsIn(element, book).flatMap((text) =>
-          text.paragraphs.flatMap((p) => p.runs.map((run) => book.run(book.paragraph(text, p), run).family)),
-        ),
-      ),
-    );
-    if (families.size <= MOST) return [];
+    if (side !== blank.surfaces[0]?.name || !hasManyFamilies(piece, book)) return [];
+    const families = familiesOf(piece, book);
     const message = `${families.size} families of type: ${[...families].join(', ')}. Two are enough for stationery.`;
     return [{ severity: 'note', element: null, where: drawing.boxes.trim, message }];
   },

@@ -1,0 +1,226 @@
+/**
+ * Rounds on pieces of the demo; repetition against the published rule; drills against sums by hand and python3’s
+ * fractions.
+ */
+import fc from 'fast-check';
+import { addDays, formatISO } from 'date-fns';
+import { openDesk, checkDesk } from '../../output';
+import { LAID_OUT } from '../../demo';
+import { demoPiece } from '../../testing/demo';
+import { python } from '../../testing/programs';
+import { seededRandom } from '../chance';
+import { RULES, applyChange, type RuleId } from '../check';
+import { LEVELS, SPOILERS } from '../spoil';
+import { DRILLS, dueBy, makeDrill, makeRound, markDrill, marked, practised, type Fault, type Skill } from './index';
+
+async function roundOf(
+  file: string,
+  asked: { level: 1 | 2 | 3 | 4; faults: number; due?: readonly RuleId[]; seed?: number },
+) {
+  const { job, assets } = await demoPiece(file, 0.2);
+  const draw = async (of: typeof job) => (await openDesk(of, assets)).sides;
+  const random = seededRandom(asked.seed ?? 1);
+  const round = await makeRound(job, { due: [], ...asked, random, draw });
+  return { sound: job, round, assets };
+}
+
+describe('a round', () => {
+  test.each(['business-card', 'solstice-card', 'visitor-folder', 'letterhead', 'eyepiece-labels'])(
+    '%s: at every level so many faults as were asked for, none beyond it, each found by its check and mended by its fix',
+    async (file) => {
+      for (const level of LEVELS) {
+        const { sound, round, assets } = await roundOf(file, { level, faults: 3, seed: level });
+        expect(round?.faults).toHaveLength(3);
+        const before = checkDesk(await openDesk(sound, assets)).length;
+        for (const { rule, message } of round?.faults ?? []) {
+          expect(SPOILERS[rule].level).toBeLessThanOrEqual(level);
+          expect(message).not.toBe('');
+        }
+        if (!round) continue;
+        const found = checkDesk(await openDesk(round.job, assets));
+        expect(found.length).toBeGreaterThan(before);
+        for (const { rule, elements } of round.faults)
+          expect(
+            found.some(
+              (f) => f.rule === rule && (elements.length === 0 || f.element === null || elements.includes(f.element)),
+            ),
+          ).toBe(true);
+        const [first] = round.faults.flatMap(({ fixes }) => fixes);
+        if (first) expect(applyChange(round.job, first.change)).not.toEqual(round.job);
+      }
+    },
+    120_000,
+  );
+
+  test('on ten pieces of the demo and more', async () => {
+    const small = LAID_OUT.map(({ file }) => file).filter(
+      (f) => !['catalogue', 'moon-calendar', 'observing-planner'].includes(f),
+    );
+    const made = await Promise.all(small.map((file) => roundOf(file, { level: 2, faults: 1 })));
+    expect(made.filter(({ round }) => round).length).toBe(small.length);
+    expect(small.length).toBeGreaterThanOrEqual(10);
+  }, 120_000);
+
+  test('what is due comes first, whatever its level', async () => {
+    const { round } = await roundOf('business-card', { level: 1, faults: 1, due: ['type-families'] });
+    expect(round?.faults.map(({ rule }) => rule)).toEqual(['type-families']);
+  });
+
+  test('the same numbers make the same round', async () => {
+    const [one, two] = await Promise.all([1, 2].map(() => roundOf('letterhead', { level: 3, faults: 2, seed: 9 })));
+    expect(one?.round?.faults.map(({ did }) => did)).toEqual(two?.round?.faults.map(({ did }) => did));
+  });
+});
+
+const fault = (rule: RuleId, elements: readonly string[], side = 'front'): Fault => ({
+  rule,
+  side,
+  elements,
+  did: 'Spoilt.',
+  message: 'Wrong.',
+  why: 'It is seen.',
+  severity: 'fault',
+  fixes: [],
+});
+
+describe('marks', () => {
+  const faults = [fault('safe-area', ['a']), fault('bleed', ['b']), fault('bleed-narrow', [])];
+
+  test('found where it is called by its name, seen where it is pointed at or named, else missed', () => {
+    const outcomes = (...marks: Parameters<typeof marked>[1]) => marked(faults, marks).outcomes;
+    expect(outcomes({ side: 'front', element: 'a', rule: 'safe-area' })).toEqual(['found', 'missed', 'missed']);
+    expect(outcomes({ side: 'front', element: 'a', rule: 'trap' })).toEqual(['seen', 'missed', 'missed']);
+    expect(outcomes({ side: 'front', element: null, rule: 'bleed' })).toEqual(['missed', 'seen', 'missed']);
+    expect(outcomes({ side: 'back', element: null, rule: 'bleed' })).toEqual(['missed', 'missed', 'missed']);
+    // Of the piece as a whole: wherever it is said.
+    expect(outcomes({ side: 'back', element: 'z', rule: 'bleed-narrow' })).toEqual(['missed', 'missed', 'found']);
+    // What follows from a fault is as good as its name.
+    expect(outcomes({ side: 'front', element: 'b', rule: 'uneven-border' })).toEqual(['missed', 'found', 'missed']);
+    expect(outcomes()).toEqual(['missed', 'missed', 'missed']);
+  });
+
+  test('the better of two marks counts; a mark where nothing is wrong is told', () => {
+    const marks = [
+      { side: 'front', element: 'a', rule: 'trap' },
+      { side: 'front', element: 'a', rule: 'safe-area' },
+      { side: 'front', element: 'c', rule: 'typography' },
+    ] as const;
+    expect(marked(faults, marks)).toEqual({ outcomes: ['found', 'missed', 'missed'], wrong: [marks[2]] });
+  });
+});
+
+/** SM-2 as its author published it: P. A. Woźniak, “Optimization of learning” (1990), chapter 3.2, step by step. */
+function published(grades: readonly number[]): readonly { readonly interval: number; readonly ease: number }[] {
+  let [n, interval, ease] = [0, 0, 2.5];
+  return grades.map((q) => {
+    if (q < 3) n = 0;
+    else n += 1;
+    // I(1) = 1, I(2) = 6, and for n > 2: I(n) = I(n − 1) · EF, rounded up; what failed begins with I(1).
+    interval = n <= 1 ? 1 : n === 2 ? 6 : interval * ease;
+    ease = Math.max(1.3, ease + (0.1 - (5 - q) * (0.08 + (5 - q) * 0.02)));
+    return { interval, ease };
+  });
+}
+
+describe('repetition', () => {
+  const GRADE = { found: 5, seen: 3, missed: 1 } as const;
+  const outcome = fc.constantFrom('found' as const, 'seen' as const, 'missed' as const);
+
+  test('by the published rule of SM-2: the days between, and the ease, after any row of trials', () => {
+    fc.assert(
+      fc.property(fc.array(outcome, { minLength: 1, maxLength: 9 }), (outcomes) => {
+        let skill: Skill | undefined;
+        const theirs = published(outcomes.map((o) => GRADE[o]));
+        for (const [i, o] of outcomes.entries()) {
+          const before = skill;
+          skill = practised(before, 'trap', o, '2026-12-01');
+          const [ours, rule] = [skill, theirs[i]];
+          expect(ours.efactor).toBeCloseTo(rule?.ease ?? NaN, 9);
+          // Rounded each time: half a day off what was multiplied, and what that grows to.
+          const from = before?.interval ?? 0;
+          const wanted = ours.repetition > 2 ? from * (before?.efactor ?? 2.5) : ours.repetition === 2 ? 6 : 1;
+          expect(Math.abs(ours.interval - wanted)).toBeLessThanOrEqual(1);
+        }
+      }),
+    );
+  });
+
+  test('found, found, found: after 1 day, 6 days, a fortnight; missed, it comes tomorrow', () => {
+    const one = practised(undefined, 'bleed', 'found', '2026-12-01');
+    const two = practised(one, 'bleed', 'found', one.due);
+    const three = practised(two, 'bleed', 'found', two.due);
+    expect([one, two, three].map(({ interval }) => interval)).toEqual([1, 6, 16]);
+    expect([one.due, two.due]).toEqual(['2026-12-02', '2026-12-08']);
+    const missed = practised(three, 'bleed', 'missed', three.due);
+    expect(missed).toMatchObject({ interval: 1, repetition: 0, met: 4, found: 3 });
+    expect(missed.due).toBe(formatISO(addDays(new Date(three.due), 1), { representation: 'date' }));
+    expect(dueBy([three, missed], missed.due)).toContain('bleed');
+  });
+
+  test('the longest overdue comes first; what is not due does not come', () => {
+    const skill = (rule: RuleId, due: string): Skill => ({
+      rule,
+      due,
+      efactor: 2.5,
+      repetition: 1,
+      interval: 1,
+      met: 1,
+      found: 1,
+    });
+    const skills = [skill('trap', '2026-12-05'), skill('bleed', '2026-12-01'), skill('kit', '2026-12-09')];
+    expect(dueBy(skills, '2026-12-06')).toEqual(['bleed', 'trap']);
+  });
+});
+
+describe('drills', () => {
+  test('every kind can be asked a hundred times, and its own answer is right', () => {
+    for (const kind of DRILLS)
+      for (let seed = 0; seed < 100; seed += 1) {
+        const drill = makeDrill(kind, seededRandom(seed));
+        expect(kind.asks(drill.given)).not.toMatch(/undefined/);
+        const first = markDrill(drill, '1', 'mm');
+        if (!first.ok) throw new Error(first.error.message);
+        expect(markDrill(drill, `${first.value}${first.unit === 'mm' ? ' mm' : ''}`, 'mm')).toMatchObject({
+          isRight: true,
+        });
+        expect(markDrill(drill, String(first.value * 2 + 9), 'mm')).toMatchObject({ isRight: false });
+      }
+  });
+
+  test('feet and inches, by python3’s fractions', () => {
+    const feet = DRILLS.find(({ id }) => id === 'feet');
+    if (!feet) throw new Error('no feet');
+    const drills = Array.from({ length: 30 }, (_, seed) => makeDrill(feet, seededRandom(seed)));
+    const theirs = python(
+      'from fractions import Fraction as F\n' +
+        'def mm(s):\n    ft, _, inches, frac, _ = s.split()\n' +
+        '    return float((F(ft) * 12 + F(inches) + F(frac)) * F("25.4"))\n' +
+        'print(json.dumps([mm(s) for s in data]))',
+      drills.map(({ given }) => given['sum'] ?? ''),
+    ) as number[];
+    for (const [i, drill] of drills.entries())
+      expect(markDrill(drill, `${theirs[i]} mm`, 'mm')).toMatchObject({ isRight: true });
+  });
+
+  // Sums by hand.
+  test.each([
+    ['spine', { size: '170 x 240 mm', pages: '128', thickness: '0.11 mm' }, '7.04 mm'],
+    ['spine', { size: '170 x 240 mm', pages: '128', thickness: '0.11 mm' }, '0.277 in'],
+    ['panel', { size: '297 x 180 mm', fold: 'letter', allowance: 'shift:1.5mm' }, '96 mm'],
+    ['pixels', { size: '90 x 50 mm', bleed: '3 mm', ppi: '300' }, '1134'],
+    ['up', { size: 'A6', bleed: '3 mm', sheet: 'SRA3' }, '6'],
+    ['need', { size: 'A6', bleed: '3 mm', sheet: 'SRA3', quantity: '4000', fixed: '50', running: '3' }, '738'],
+    ['eye', { distance: '3 m' }, '29'],
+  ])('%s: %j is %s', (kind, given, answer) => {
+    expect(markDrill({ kind, given }, answer, 'mm')).toMatchObject({ ok: true, isRight: true });
+  });
+
+  test('an answer that is none says so, and nothing is marked', () => {
+    const given = { size: '170 x 240 mm', pages: '128', thickness: '0.11 mm' };
+    expect(markDrill({ kind: 'spine', given }, 'about seven', 'mm')).toMatchObject({ ok: false });
+  });
+});
+
+test('every rule has its opposite, of a level', () => {
+  for (const { id } of RULES) expect(LEVELS).toContain(SPOILERS[id].level);
+});
