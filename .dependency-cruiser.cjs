@@ -29,6 +29,7 @@ const UI_FLOORS = [
   ['sheet', 'records', 'finish', 'pile', 'press-sheet', 'size', 'pages', 'palette', 'from-pdf', 'versions'],
   ['bench', 'search', 'stations', 'reckoner', 'glossary', 'intake', 'books', 'board'],
   ['job-page'],
+  ['practice'],
 ];
 
 const core = CORE_FLOORS.flat().join('|');

@@ -123,10 +123,10 @@ function differences(a: Buffer, b: Buffer, width: number, height: number): reado
 async function paperOf(page: Page, white: string): Promise<Buffer> {
   const bench = page.locator('[data-bench]');
   // The bench shows paper in a white of its own; the preview is on plain white.
-  await bench.evaluate(
-    (el, fill) => el.querySelectorAll(`svg > g > rect[fill="${fill}"]`).forEach((r) => r.setAttribute('fill', '#ffffff')),
-    white,
-  );
+  await bench.evaluate((el, fill) => {
+    const paper = el.querySelectorAll(`svg > g > rect[fill="${fill}"]`);
+    for (const rect of paper) rect.setAttribute('fill', '#ffffff');
+  }, white);
   const clip = await bench
     .locator('svg clipPath rect')
     .first()

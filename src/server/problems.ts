@@ -30,6 +30,8 @@ export const unclear = {
   holidays: () => new Problem(400, 'These holidays cannot be looked up.', 'Give a region, a year and a language.'),
   noJob: () => new Problem(400, 'A job is missing in the request.', RELOAD),
   noFacts: () => new Problem(400, 'Say which jobs are changed, and to what.', RELOAD),
+  round: () => new Problem(400, 'This round cannot be begun.', 'Say who practises, a level and how many faults.'),
+  marks: () => new Problem(400, 'What was marked cannot be read.', RELOAD),
   facts: () => new Problem(400, 'These facts of a job cannot be looked up.', RELOAD),
   noKind: () => new Problem(400, 'Say which kind of file is wanted.', RELOAD),
   noStates: () => new Problem(400, 'A save names its base revision and its states.', RELOAD),
@@ -42,6 +44,7 @@ export const unclear = {
 export const missing = {
   address: () => new Problem(404, 'There is nothing at this address.', 'Look on the board, or in the shop books.'),
   job: () => new Problem(404, 'There is no such job.', 'It may have been removed; look on the board.'),
+  round: () => new Problem(404, 'This round is no longer kept.', 'Begin another one under Practice.'),
   revision: (number: number) => new Problem(404, `This job has no revision ${number}.`, 'Choose one from its record.'),
   version: () =>
     new Problem(
@@ -67,6 +70,15 @@ export const missing = {
 /** What was sent cannot be taken. @param problems sentences that say where it is wrong */
 export const refused = {
   file: (problem: string) => new Problem(422, problem, 'Nothing was changed.'),
+  nothingToSpoil: () =>
+    new Problem(422, 'There is no piece to practise on.', 'Lay out a job first, or start with the demo’s data.'),
+  notSound: (piece: string) =>
+    new Problem(
+      422,
+      `“${piece}” has faults of its own.`,
+      'Mend them under Inspect first, or take another piece to practise on.',
+    ),
+  notSpoilt: () => new Problem(422, 'Nothing could be spoilt in this piece.', 'Take another piece, or a higher level.'),
   workingFile: (problems: readonly string[]) =>
     new Problem(422, 'This file cannot be opened as a job.', problems.join(' '), { problems }),
   job: (problems: readonly string[]) =>

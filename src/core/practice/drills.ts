@@ -41,7 +41,11 @@ export type Marked =
 /** An answer that is no length. */
 const NUMBER = number('Answer', '', '', 0, 1e9);
 
-const oneOf = <T>(random: Random, list: readonly [T, ...T[]]): T => list[Math.floor(random() * list.length)] ?? list[0];
+/** Parts of an inch, as a rule has them. */
+const PARTS = ['1/4', '1/2', '3/4', '1/8', '5/8'] as const;
+
+const oneOf = <T>(random: Random, list: readonly [T, ...(readonly T[])]): T =>
+  list[Math.floor(random() * list.length)] ?? list[0];
 const between = (random: Random, least: number, most: number, step = 1): number =>
   least + step * Math.floor(random() * ((most - least) / step + 1));
 const only = ([value = NaN]: readonly number[]): number => value;
@@ -55,7 +59,7 @@ export const DRILLS: readonly DrillKind[] = [
     figure: 'mm',
     pick: only,
     given: (random) => ({
-      sum: `${between(random, 1, 12)} ft ${between(random, 0, 11)} ${oneOf(random, ['1/4', '1/2', '3/4', '1/8', '5/8'])} in`,
+      sum: `${between(random, 1, 12)} ft ${between(random, 0, 11)} ${oneOf(random, PARTS)} in`,
     }),
     asks: ({ sum }) => `A banner is ${sum} long. How long is that in millimetres?`,
     tolerance: { by: 0.5 },
@@ -73,7 +77,8 @@ export const DRILLS: readonly DrillKind[] = [
     }),
     asks: ({ size, allowance = '' }) =>
       `A sheet of ${size} is folded as a letter: two panels alike, and the third ` +
-      `${3 * Number.parseFloat(allowance.replace('shift:', ''))} mm narrower, so that it folds in. How wide is the third?`,
+      `${3 * Number.parseFloat(allowance.replace('shift:', ''))} mm narrower, so that it folds in. ` +
+      'How wide is the third?',
     tolerance: { by: 0.3 },
   },
   {
@@ -136,7 +141,8 @@ export const DRILLS: readonly DrillKind[] = [
       running: String(between(random, 2, 6)),
     }),
     asks: (given) =>
-      `${given['quantity']} copies of A6 on SRA3, 6 up, ${given['fixed']} sheets to make ready and ${given['running']} % ` +
+      `${given['quantity']} copies of A6 on SRA3, 6 up, ${given['fixed']} sheets to make ` +
+      `ready and ${given['running']} % ` +
       'spoilt on the way. How many sheets are needed?',
     tolerance: { by: 1 },
   },

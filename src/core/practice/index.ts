@@ -7,6 +7,7 @@ export {
   type DrillKind,
   type Marked as MarkedDrill,
 } from './drills';
+export * from './learner';
 export * from './marking';
-export { makeRound, type Fault, type Round, type RoundAsked } from './round';
+export { makeRound, shuffled, type Fault, type NoRound, type Round, type RoundAsked } from './round';
 export * from './skill';

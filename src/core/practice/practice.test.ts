@@ -9,6 +9,7 @@ import { LAID_OUT } from '../../demo';
 import { demoPiece } from '../../testing/demo';
 import { python } from '../../testing/programs';
 import { seededRandom } from '../chance';
+import { edges } from '../layout';
 import { RULES, applyChange, type RuleId } from '../check';
 import { LEVELS, SPOILERS } from '../spoil';
 import { DRILLS, dueBy, makeDrill, makeRound, markDrill, marked, practised, type Fault, type Skill } from './index';
@@ -17,16 +18,16 @@ async function roundOf(
   file: string,
   asked: { level: 1 | 2 | 3 | 4; faults: number; due?: readonly RuleId[]; seed?: number },
 ) {
-  const { job, assets } = await demoPiece(file, 0.2);
+  const { job, assets } = await demoPiece(file);
   const draw = async (of: typeof job) => (await openDesk(of, assets)).sides;
   const random = seededRandom(asked.seed ?? 1);
-  const round = await makeRound(job, { due: [], ...asked, random, draw });
-  return { sound: job, round, assets };
+  const made = await makeRound(job, { due: [], ...asked, random, draw });
+  return { sound: job, round: made.is === 'round' ? made : undefined, made, assets };
 }
 
 describe('a round', () => {
   test.each(['business-card', 'solstice-card', 'visitor-folder', 'letterhead', 'eyepiece-labels'])(
-    '%s: at every level so many faults as were asked for, none beyond it, each found by its check and mended by its fix',
+    '%s: at every level so many faults as were asked for, each found by its check and mended by its fix',
     async (file) => {
       for (const level of LEVELS) {
         const { sound, round, assets } = await roundOf(file, { level, faults: 3, seed: level });
@@ -60,6 +61,14 @@ describe('a round', () => {
     expect(made.filter(({ round }) => round).length).toBe(small.length);
     expect(small.length).toBeGreaterThanOrEqual(10);
   }, 120_000);
+
+  test('a piece with faults of its own is not taken', async () => {
+    const { job, assets } = await demoPiece('letterhead');
+    const low = { ...job, pieces: job.pieces.map((piece) => ({ ...piece, safe: edges(0.2) })) };
+    const draw = async (of: typeof job) => (await openDesk(of, assets)).sides;
+    const asked = { level: 1, faults: 1, due: [], random: seededRandom(1), draw } as const;
+    expect(await makeRound(low, asked)).toEqual({ is: 'not sound' });
+  });
 
   test('what is due comes first, whatever its level', async () => {
     const { round } = await roundOf('business-card', { level: 1, faults: 1, due: ['type-families'] });
@@ -109,18 +118,19 @@ describe('marks', () => {
   });
 });
 
-/** SM-2 as its author published it: P. A. Woźniak, “Optimization of learning” (1990), chapter 3.2, step by step. */
-function published(grades: readonly number[]): readonly { readonly interval: number; readonly ease: number }[] {
-  let [n, interval, ease] = [0, 0, 2.5];
+/** SM-2 as its author published it: P. A. Woźniak, “Optimization of learning” (1990), chapter 3.2, rules 3 to 6. */
+function published(grades: readonly number[]): readonly { readonly n: number; readonly ease: number }[] {
+  let [n, ease] = [0, 2.5];
   return grades.map((q) => {
-    if (q < 3) n = 0;
-    else n += 1;
-    // I(1) = 1, I(2) = 6, and for n > 2: I(n) = I(n − 1) · EF, rounded up; what failed begins with I(1).
-    interval = n <= 1 ? 1 : n === 2 ? 6 : interval * ease;
-    ease = Math.max(1.3, ease + (0.1 - (5 - q) * (0.08 + (5 - q) * 0.02)));
-    return { interval, ease };
+    // Below three it begins from the start, with the same E-factor.
+    n = q < 3 ? 0 : n + 1;
+    if (q >= 3) ease = Math.max(1.3, ease + (0.1 - (5 - q) * (0.08 + (5 - q) * 0.02)));
+    return { n, ease };
   });
 }
+
+const dayAfter = (day: string, days: number): string =>
+  formatISO(addDays(new Date(day), days), { representation: 'date' });
 
 describe('repetition', () => {
   const GRADE = { found: 5, seen: 3, missed: 1 } as const;
@@ -133,33 +143,42 @@ describe('repetition', () => {
         const theirs = published(outcomes.map((o) => GRADE[o]));
         for (const [i, o] of outcomes.entries()) {
           const before = skill;
-          skill = practised(before, 'trap', o, '2026-12-01');
-          const [ours, rule] = [skill, theirs[i]];
-          expect(ours.efactor).toBeCloseTo(rule?.ease ?? NaN, 9);
-          // Rounded each time: half a day off what was multiplied, and what that grows to.
-          const from = before?.interval ?? 0;
-          const wanted = ours.repetition > 2 ? from * (before?.efactor ?? 2.5) : ours.repetition === 2 ? 6 : 1;
+          // A day of its own each: what comes again on the same day is another matter.
+          const ours = practised(before, 'trap', o, dayAfter('2026-12-01', i));
+          const { n = NaN, ease = NaN } = theirs[i] ?? {};
+          expect(ours.efactor).toBeCloseTo(ease, 9);
+          // I(1) = 1, I(2) = 6, I(n) = I(n − 1) · EF, in whole days.
+          const wanted = n <= 1 ? 1 : n === 2 ? 6 : (before?.interval ?? 0) * (before?.efactor ?? 2.5);
           expect(Math.abs(ours.interval - wanted)).toBeLessThanOrEqual(1);
+          skill = ours;
         }
       }),
     );
   });
 
-  test('found, found, found: after 1 day, 6 days, a fortnight; missed, it comes tomorrow', () => {
+  test('found, found, found: after 1 day, 6 days, a fortnight', () => {
     const one = practised(undefined, 'bleed', 'found', '2026-12-01');
     const two = practised(one, 'bleed', 'found', one.due);
     const three = practised(two, 'bleed', 'found', two.due);
     expect([one, two, three].map(({ interval }) => interval)).toEqual([1, 6, 16]);
     expect([one.due, two.due]).toEqual(['2026-12-02', '2026-12-08']);
-    const missed = practised(three, 'bleed', 'missed', three.due);
-    expect(missed).toMatchObject({ interval: 1, repetition: 0, met: 4, found: 3 });
-    expect(missed.due).toBe(formatISO(addDays(new Date(three.due), 1), { representation: 'date' }));
-    expect(dueBy([three, missed], missed.due)).toContain('bleed');
+  });
+
+  test('missed, it comes again on the same day until it is found, then tomorrow (rule 7)', () => {
+    const known = practised(practised(undefined, 'bleed', 'found', '2026-12-01'), 'bleed', 'found', '2026-12-02');
+    const missed = practised(known, 'bleed', 'missed', '2026-12-08');
+    expect(missed).toMatchObject({ interval: 1, repetition: 0, due: '2026-12-08', met: 3, found: 2 });
+    expect(dueBy([missed], '2026-12-08')).toEqual(['bleed']);
+    const again = practised(missed, 'bleed', 'missed', '2026-12-08');
+    const found = practised(again, 'bleed', 'found', '2026-12-08');
+    expect(found).toMatchObject({ due: '2026-12-09', efactor: known.efactor, met: 5, found: 3 });
+    expect(dueBy([found], '2026-12-08')).toEqual([]);
   });
 
   test('the longest overdue comes first; what is not due does not come', () => {
     const skill = (rule: RuleId, due: string): Skill => ({
       rule,
+      on: due,
       due,
       efactor: 2.5,
       repetition: 1,

@@ -30,8 +30,14 @@ export interface Fault {
 
 /** A piece with faults that were made in it. */
 export interface Round {
+  readonly is: 'round';
   readonly job: Job;
   readonly faults: readonly Fault[];
+}
+
+/** Why a piece cannot be spoilt. */
+export interface NoRound {
+  readonly is: 'not sound' | 'nothing to spoil';
 }
 
 export interface RoundAsked {
@@ -40,12 +46,16 @@ export interface RoundAsked {
   readonly faults: number;
   /** What is to come again: taken before anything else, whatever its level. */
   readonly due: readonly RuleId[];
+  /** What is known for now: taken only where nothing else can be. */
+  readonly known?: readonly RuleId[];
   readonly random: Random;
   /** Draws every side of a job. */
   readonly draw: (job: Job) => Promise<readonly DrawnSide[]>;
+  /** Whether enough was tried; a piece of many sides takes long to draw. */
+  readonly isEnough?: () => boolean;
 }
 
-/** Ways that are tried of one fault, and drawings that are made of all; a piece on which little can go wrong has fewer. */
+/** Ways that are tried of one fault, and drawings that are made of all. */
 const [MOST_WAYS, MOST_DRAWN] = [6, 80];
 
 /** What nobody can be asked to find by looking, because nothing of it is seen or all of it is in the way. */
@@ -54,18 +64,20 @@ const UNSEEN: readonly RuleId[] = ['copies-left'];
 /**
  * A sound piece, spoilt: each fault is one that its check finds, and nothing else is found that does not follow from
  * it.
- * @returns undefined where nothing could be spoilt
+ * @returns why not, where the piece has faults of its own, or nothing can be spoilt in it
  */
-export async function makeRound(sound: Job, asked: RoundAsked): Promise<Round | undefined> {
+export async function makeRound(sound: Job, asked: RoundAsked): Promise<Round | NoRound> {
   let sides = await asked.draw(sound);
-  let known = new Set(findingsOf(sound, sides).map(keyOf));
+  const own = findingsOf(sound, sides);
+  if (own.some(({ severity }) => severity !== 'note')) return { is: 'not sound' };
+  let known = new Set(own.map(keyOf));
   let job = sound;
   let drawn = 0;
   const faults: Fault[] = [];
   for (const rule of orderOf(asked)) {
     if (faults.length === asked.faults || drawn >= MOST_DRAWN) break;
     for (const { side, way } of waysOn(rule, job, sides, asked.random)) {
-      if (drawn >= MOST_DRAWN) break;
+      if (drawn >= MOST_DRAWN || asked.isEnough?.()) break;
       if (way.elements.some((id) => faults.some(({ elements }) => elements.includes(id)))) continue;
       const spoilt = way.spoil(job);
       drawn += 1;
@@ -78,11 +90,11 @@ export async function makeRound(sound: Job, asked: RoundAsked): Promise<Round | 
       break;
     }
   }
-  return faults.length > 0 ? { job, faults } : undefined;
+  return faults.length > 0 ? { is: 'round', job, faults } : { is: 'nothing to spoil' };
 }
 
-/** What is due, then faults of the level, then easier ones. */
-function orderOf({ level, due, random }: RoundAsked): readonly RuleId[] {
+/** What is due, then faults of the level among easier ones, then what is known. */
+function orderOf({ level, due, known = [], random }: RoundAsked): readonly RuleId[] {
   const others = RULE_IDS.filter((id) => !due.includes(id) && SPOILERS[id].level <= level);
   const mixed = shuffled(others, random).sort((a, b) => SPOILERS[b].level - SPOILERS[a].level);
   // Of the hardest not all: one that is easy belongs into every round.
@@ -91,7 +103,9 @@ function orderOf({ level, due, random }: RoundAsked): readonly RuleId[] {
     mixed.filter((id) => SPOILERS[id].level < level),
   ];
   const woven = hard.flatMap((id, i) => [id, ...easy.slice(i, i + 1)]);
-  return [...due, ...woven, ...easy.slice(hard.length)].filter((id) => !UNSEEN.includes(id));
+  const fresh = [...woven, ...easy.slice(hard.length)];
+  const order = [...fresh.filter((id) => !known.includes(id)), ...fresh.filter((id) => known.includes(id))];
+  return [...due, ...order].filter((id) => !UNSEEN.includes(id));
 }
 
 /** The plainest ways of all sides, sides in any order. */

@@ -193,10 +193,10 @@ export const exactlyBehind: Spoiler = {
       if (EDGE_NAMES.every((edge) => insets(one.frame.ink, trim)[edge] <= 0)) continue;
       const { rect } = one.frame;
       const behind: Element = {
-        ...(laid({ ...subject, drawing: back }, one, {
+        ...laid<ElementOf<'shape'>>({ ...subject, drawing: back }, one, {
           ...rect,
           x: trim.width - rect.x - rect.width,
-        }) as ElementOf<'shape'>),
+        }),
         id: freshId(),
         name: `${one.frame.name}, on the back`,
         group: null,

@@ -208,7 +208,7 @@ export const forgotten: Spoiler = {
     )
       return;
     yield {
-      elements: own.map(({ id }) => id),
+      elements: [],
       did: `Everything on the ${side} was left out.`,
       spoil: (job) => ({ ...job, pieces: job.pieces.map((p) => (p.id === piece.id ? withSide(p, side, []) : p)) }),
     };

@@ -132,4 +132,21 @@ export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
       await q.addColumn('jobs', 'learnt', { type: DataTypes.TEXT, allowNull: true });
     },
   },
+  {
+    name: '0008-practice',
+    up: async ({ context: q }) => {
+      await q.createTable('learners', bookColumns());
+      await q.createTable('rounds', {
+        id: key(),
+        learner: text(),
+        piece: text(),
+        level: { type: DataTypes.INTEGER, allowNull: false },
+        document: { type: DataTypes.BLOB, allowNull: false },
+        answers: { type: DataTypes.TEXT, allowNull: false },
+        marks: { type: DataTypes.TEXT, allowNull: true },
+        createdAt: moment(),
+      });
+      await q.addIndex('rounds', ['learner']);
+    },
+  },
 ];

@@ -102,6 +102,25 @@ export class PaperRow extends RecordRow<PaperRow> {}
 export class PrinterRow extends RecordRow<PrinterRow> {}
 export class KitRow extends RecordRow<KitRow> {}
 
+export class LearnerRow extends RecordRow<LearnerRow> {}
+
+/** A spoilt piece that somebody looks for faults in. */
+export class RoundRow extends Row<RoundRow> {
+  declare id: string;
+  /** Who practises, by name. */
+  declare learner: string;
+  /** What the piece is called. */
+  declare piece: string;
+  declare level: number;
+  /** The spoilt job’s JSON, deflated. */
+  declare document: Buffer;
+  /** What was done to it, and what it would cost, JSON. */
+  declare answers: string;
+  /** What was marked, JSON; null until it is handed in. */
+  declare marks: string | null;
+  declare createdAt: CreationOptional<Date>;
+}
+
 /** Small facts about the installation. */
 export class NoteRow extends Row<NoteRow> {
   declare name: string;
@@ -118,6 +137,8 @@ export interface Models {
   readonly papers: typeof PaperRow;
   readonly printers: typeof PrinterRow;
   readonly kits: typeof KitRow;
+  readonly learners: typeof LearnerRow;
+  readonly rounds: typeof RoundRow;
 }
 
 // Sequelize writes into the descriptions it is given, so each column gets one of its own.
@@ -194,11 +215,25 @@ export function defineModels(sequelize: Sequelize): Models {
     },
     table('exports'),
   );
+  RoundRow.init(
+    {
+      id: key(),
+      learner: text(),
+      piece: text(),
+      level: whole(),
+      document: blob(),
+      answers: DataTypes.TEXT,
+      marks: DataTypes.TEXT,
+      ...created(),
+    },
+    table('rounds'),
+  );
   NoteRow.init({ name: key(), value: DataTypes.TEXT }, { sequelize, tableName: 'notes', timestamps: false });
   for (const [row, tableName] of [
     [PaperRow, 'papers'],
     [PrinterRow, 'printers'],
     [KitRow, 'kits'],
+    [LearnerRow, 'learners'],
   ] as const) {
     row.init(
       {
@@ -221,5 +256,7 @@ export function defineModels(sequelize: Sequelize): Models {
     papers: PaperRow,
     printers: PrinterRow,
     kits: KitRow,
+    learners: LearnerRow,
+    rounds: RoundRow,
   };
 }

@@ -3,12 +3,13 @@ import * as files from './files';
 import * as intake from './intake';
 import * as jobs from './jobs';
 import * as pictures from './pictures';
+import * as practice from './practice';
 
 /**
  * What reads bytes from outside or draws a job. None of it runs in the server’s own process: a file or a job
  * may be made so that reading it takes for ever, or all memory there is.
  */
-export const WORKS = { ...data, ...files, ...intake, ...jobs, ...pictures };
+export const WORKS = { ...data, ...files, ...intake, ...jobs, ...pictures, ...practice };
 
 export type WorkName = keyof typeof WORKS;
 export type Given<N extends WorkName> = Parameters<(typeof WORKS)[N]>[0];

@@ -1,20 +1,16 @@
 'use client';
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
-import { flushSync } from 'react-dom';
-import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
 import { BAR_HEIGHT, useBenchView, lookedAt } from '../view/bench-view';
 import { PageStrip } from '../pages/PageStrip';
 import { HintStrip } from '../bench/HintStrip';
 import { SideTabs } from '../bench/SideTabs';
-import { MeasuresProvider } from '../field/measures';
-import { type TextRange } from '@/core/job';
 import { unsavedSince } from '@/core/save';
 import { Palette } from '../palette/Palette';
 import type { Command } from '../open-job/command';
@@ -28,22 +24,13 @@ import { usePileView } from '../view/pile-view';
 import { useSheetView } from '../view/sheet-view';
 import { usePlateView } from '../view/plate-view';
 import { STATIONS } from '../stations';
-import { JobProvider, shownJob, useJob, useJobStore } from '../open-job/context';
+import { JobProvider, useJob, useJobStore } from '../open-job/context';
 import { Header, SaveState } from './Header';
+import { Workplace } from './Workplace';
 import { Workspace } from './Workspace';
 import { createJobStore, type JobStore } from '../open-job/store';
 import { useAutosave } from '../open-job/use-autosave';
-import {
-  DeskProvider,
-  CheckedProvider,
-  LiveDeskProvider,
-  RangeProvider,
-  useChecks,
-  useDesk,
-  useDeskOf,
-  useLiveDesk,
-  type Desk,
-} from '../open-job/use-desk';
+import { DeskProvider, RangeProvider, useDesk, useLiveDesk } from '../open-job/use-desk';
 import { NotOpened } from './NotOpened';
 import { Opening } from './Opening';
 import type { Left } from '../open-job/journal';
@@ -130,7 +117,9 @@ function OpenJob({ current, left, sitting, older }: Opened) {
   );
   return (
     <JobProvider value={store}>
-      <Workplace head={current.head} />
+      <Workplace head={current.head}>
+        <Stations />
+      </Workplace>
     </JobProvider>
   );
 }
@@ -150,70 +139,6 @@ function useOlder(store: JobStore, older: readonly Left[]): void {
     settle();
     return stop;
   }, [store, older, client]);
-}
-
-function Workplace({ head }: { readonly head: number }) {
-  const job = useJob(shownJob);
-  const side = useJob((s) => s.side);
-  const show = useJob((s) => s.show);
-  const record = useJob((s) => s.record);
-  const typing = useJob((s) => s.typing);
-  const { desk, problem } = useDeskOf(job, side, { record, typing });
-  const range = useJob((s) => s.range);
-  const { desk: deferred, range: deferredRange } = useDeferredDesk(desk, range);
-  const measures = useJob((s) => s.job.measures);
-  const checked = useChecks(desk);
-  useEffect(() => {
-    document.title = `${job.name} · Yellow Sheet`;
-  }, [job.name]);
-  // A side that is gone cannot be shown.
-  useEffect(() => {
-    if (desk && desk.surface.name !== side) show(desk.surface.name);
-  }, [desk, show, side]);
-  if (problem) {
-    return (
-      <Alert severity="error" sx={{ m: 4 }}>
-        {problem} Reload the page to try again; the job itself is safe.
-      </Alert>
-    );
-  }
-  if (!desk) return <Opening current={{ job, head }} />;
-  return (
-    <LiveDeskProvider value={desk}>
-      <DeskProvider value={deferred ?? desk}>
-        <RangeProvider value={deferredRange}>
-          <CheckedProvider value={checked}>
-            <MeasuresProvider value={measures}>
-              <Stations />
-            </MeasuresProvider>
-          </CheckedProvider>
-        </RangeProvider>
-      </DeskProvider>
-    </LiveDeskProvider>
-  );
-}
-
-/**
- * While something is dragged or typed, the sheet and the slip follow when there is time for them. Whoever puts the
- * hand to them finds them up to date: what is changed there is changed in the job as it stands.
- */
-function useDeferredDesk(desk: Desk | undefined, range: TextRange | undefined) {
-  const isBusy = useJob((s) => s.live !== undefined || s.typing !== undefined);
-  const now = useMemo(() => ({ desk, range }), [desk, range]);
-  const deferred = useDeferredValue(now);
-  const [flushed, flush] = useState(now);
-  const latest = useRef(now);
-  useEffect(() => {
-    latest.current = now;
-  }, [now]);
-  useEffect(() => {
-    const hand = () => {
-      flushSync(() => flush(latest.current));
-    };
-    window.addEventListener('pointerdown', hand, { capture: true });
-    return () => window.removeEventListener('pointerdown', hand, { capture: true });
-  }, []);
-  return isBusy && flushed !== now ? deferred : now;
 }
 
 /** The bench follows the hand at once. */

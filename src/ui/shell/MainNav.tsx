@@ -8,6 +8,7 @@ const PLACES = [
   { href: '/books', label: 'Shop books' },
   { href: '/reckoner', label: 'Reckoner' },
   { href: '/intake', label: 'Intake' },
+  { href: '/practice', label: 'Practice' },
   { href: '/glossary', label: 'Glossary' },
 ] as const;
 export type Place = (typeof PLACES)[number]['href'];

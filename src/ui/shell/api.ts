@@ -2,8 +2,10 @@ import type { Rgb } from '@/core/colour';
 import type { AlikeFacts, Job, JobSummary, Kit, Lesson } from '@/core/job';
 import type { Finding } from '@/core/check';
 import type { JobFacts } from '@/core/edit';
+import type { Fault, Learner, Mark, Marked } from '@/core/practice';
 import type { SaveAnswer, SaveRequest } from '@/core/save';
 import type { House, Stock } from '@/core/shop';
+import type { Level } from '@/core/spoil';
 import type { Reply } from '@/intake';
 
 /** An answer that says what was wrong and what to do. */
@@ -61,6 +63,39 @@ const json = (method: string, value: unknown): RequestInit => ({
   headers: { 'content-type': 'application/json' },
   body: JSON.stringify(value),
 });
+
+/** Those who practise, and the pieces that can be taken. */
+export interface PracticeFacts {
+  readonly learners: readonly Learner[];
+  readonly pieces: readonly { readonly id: string; readonly name: string; readonly kind: string }[];
+}
+
+export interface RoundWish {
+  readonly learner: string;
+  readonly level: Level;
+  readonly faults: number;
+  /** Left out, one of those that are there. */
+  readonly job?: string;
+}
+
+/** A round that was handed in: what was wrong, what was marked, and what came of it. */
+export interface RoundResult extends Marked {
+  readonly faults: readonly Fault[];
+  readonly marks: readonly Mark[];
+  /** What it would cost to print it anew. */
+  readonly reprint?: { readonly house: string; readonly total: number; readonly currency: string };
+}
+
+export interface OpenRound {
+  readonly id: string;
+  readonly learner: string;
+  readonly piece: string;
+  readonly level: Level;
+  /** How many faults there are. */
+  readonly faults: number;
+  readonly job: Job;
+  readonly result?: RoundResult;
+}
 
 export interface CurrentJob {
   readonly head: number;
@@ -154,6 +189,14 @@ export const api = {
   kits: () => call<{ records: readonly Kit[] }>('/api/kits'),
   lessons: (facts: AlikeFacts, not: string) =>
     call<{ lessons: readonly Lesson[] }>(`/api/lessons?${new URLSearchParams({ ...facts, not }).toString()}`),
+  practice: () => call<PracticeFacts>('/api/practice'),
+  beginRound: (asked: RoundWish) => call<{ id: string }>('/api/practice/rounds', json('POST', asked)),
+  round: (id: string) => call<OpenRound>(`/api/practice/rounds/${id}`),
+  handIn: (id: string, marks: readonly Mark[]) => call<OpenRound>(`/api/practice/rounds/${id}`, json('PUT', marks)),
+  countDrill: (done: { learner: string; kind: string; isRight: boolean }) =>
+    call<unknown>('/api/practice/drills', json('POST', done)),
+  forgetLearner: (name: string) =>
+    call<unknown>(`/api/practice/learners/${encodeURIComponent(name)}`, { method: 'DELETE' }),
   saveRecord: (book: Book, name: string, record: Stock | House | Kit) =>
     call<unknown>(`/api/${book}/${encodeURIComponent(name)}`, json('PUT', record)),
   removeRecord: (book: Book, name: string) =>

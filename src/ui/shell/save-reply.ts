@@ -1,5 +1,6 @@
 import { replyWords } from '@/intake/reply-words';
 import { ApiError, type HouseAnswer } from './api';
+import { saveFile } from './save-file';
 
 /** Has a reply set as a page, and saves it where the browser keeps what it is given. */
 export async function saveReply({ reply, pictures }: HouseAnswer, file: string, house: string): Promise<void> {
@@ -17,10 +18,5 @@ export async function saveReply({ reply, pictures }: HouseAnswer, file: string, 
     body: JSON.stringify(body),
   });
   if (!response.ok) throw new ApiError(response.status, 'The reply could not be set as a page.', 'Try again.', {});
-  const address = URL.createObjectURL(await response.blob());
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = `${file.replace(/\.pdf$/i, '')}-reply.pdf`;
-  link.click();
-  URL.revokeObjectURL(address);
+  saveFile(await response.blob(), `${file.replace(/\.pdf$/i, '')}-reply.pdf`);
 }
