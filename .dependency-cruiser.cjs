@@ -27,7 +27,7 @@ const UI_FLOORS = [
   ['format', 'dummy'],
   ['printable', 'slip'],
   ['sheet', 'records', 'finish', 'pile', 'press-sheet', 'size', 'pages', 'palette', 'from-pdf', 'versions'],
-  ['bench', 'search', 'stations', 'reckoner', 'glossary', 'intake', 'books', 'board'],
+  ['bench', 'search', 'stations', 'reckoner', 'glossary', 'intake', 'books', 'board', 'weeks'],
   ['job-page'],
   ['practice'],
 ];

@@ -46,6 +46,12 @@ test('the shop books and their forms', ALONE, async ({ page }) => {
   await check(page);
 });
 
+test('practice', ALONE, async ({ page }) => {
+  await open(page, '/practice');
+  await expect(page.getByRole('textbox', { name: 'answer' })).toBeVisible();
+  await check(page);
+});
+
 test('the reckoner', ALONE, async ({ page }) => {
   await open(page, '/reckoner');
   await check(page);

@@ -55,3 +55,26 @@ test('the board remembers how it is shown; its rows are sorted and moved togethe
   await page.getByRole('button', { name: 'Put back' }).click();
   await expect(table.getByRole('link')).toHaveCount(2);
 });
+
+test('what is behind stands on its card, and in the weeks of the shop with what each printer holds', async ({
+  page,
+}) => {
+  const name = 'Due before it can be';
+  const due = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+  await copyOf(page, 'demo-open-day', { name, due });
+  await open(page, '/weeks');
+  await expect(page.getByRole('list', { name: 'Behind' })).toContainText(
+    new RegExp(`Proof \\d+ days? behind:.*${name}`),
+  );
+  const table = page.getByRole('table', { name: 'Jobs by week' });
+  await expect(table.getByRole('columnheader', { name: 'no printer yet' })).toBeVisible();
+  await expect(table.getByRole('row').nth(1)).toContainText(name);
+  await expect(page.getByRole('img', { name: /week by week/ })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As CSV' }).click();
+  expect((await download).suggestedFilename()).toBe('weeks.csv');
+  await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+  await expect(page.getByRole('article').filter({ hasText: name })).toContainText(/▲ Proof \d+ days? behind/);
+  await page.getByRole('article').filter({ hasText: name }).getByRole('link').click();
+  await expect(page.locator('[data-late]')).toBeVisible();
+});

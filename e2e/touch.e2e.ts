@@ -76,7 +76,7 @@ test('on a phone the piece stands above its sheet, and nothing is wider than the
   expect(above?.height).toBeGreaterThan(240);
   expect(below?.y).toBeGreaterThanOrEqual((above?.y ?? 0) + (above?.height ?? 0));
   expect(below?.width).toBeGreaterThan(360);
-  for (const address of ['/', job, '/books', '/reckoner', '/intake', '/glossary']) {
+  for (const address of ['/', job, '/books', '/reckoner', '/intake', '/practice', '/weeks', '/glossary']) {
     await open(page, address);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect([address, width]).toEqual([address, 390]);

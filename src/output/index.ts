@@ -14,6 +14,7 @@ export * from './home';
 export * from './picture-size';
 export * from './pictures';
 export * from './palette';
+export * from './plan-at';
 export * from './trace';
 export * from './gamut-map';
 export * from './fonts';

@@ -43,6 +43,7 @@ const WORDS: Readonly<Record<WorkName, readonly [what: string, todo: string]>> =
   drawingArt: ['Reading this drawing', 'Save it simpler and bring it in again.'],
   benchPage: ['Drawing this page', 'Save the PDF simpler and bring it in again.'],
   dataRows: ['Reading these rows', 'Save them in smaller files and bring one in.'],
+  planSteps: ['Working out the days of this job', 'Open it, and look at its schedule under Record.'],
   spoil: ['Spoiling this piece', 'Take another piece to practise on.'],
   fontFile: ['Reading this font', 'Bring in another file of it.'],
 };

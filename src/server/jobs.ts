@@ -3,7 +3,10 @@ import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { z } from 'zod';
 import { STAGES, type Job, type JobSummary, type Standing } from '@/core/job';
+import { instantOf } from '@/core/dates';
+import { behindOn } from '@/core/schedule';
 import { history } from './history';
+import { stepsIn } from './kept-plan';
 import { keptJob, readKept, readState } from './read-state';
 import { stateOf, underId, type State } from './state';
 import { store } from './store/database';
@@ -22,8 +25,15 @@ const summaryOf = (row: JobRow): JobSummary => ({
   printer: row.printer,
   quantity: row.quantity,
   standing: standingIn(row),
+  behind: behindIn(row),
   updatedAt: row.updatedAt.toISOString(),
 });
+
+/** What is sent is the house’s to do. */
+const behindIn = (row: JobRow): JobSummary['behind'] =>
+  row.stage === 'sent' ? null : (behindOn(stepsIn(row) ?? [], today()) ?? null);
+
+const today = (): number => Math.floor(Date.now() / instantOf(1).getTime());
 
 /** What is kept of how a job stands, with the revision that was checked. */
 const KeptStanding = z.object({

@@ -31,12 +31,14 @@ export interface JobSummary {
   readonly quantity: number | null;
   /** Null until its newest state has been checked. */
   readonly standing: Standing | null;
+  /** The first of its steps that is not done and should be, and days since; null where none is known to be. */
+  readonly behind: { readonly step: string; readonly by: number } | null;
   /** ISO 8601. */
   readonly updatedAt: string;
 }
 
 /** The part of a summary that follows from the job itself. */
-export function boardFacts(job: Job): Omit<JobSummary, 'id' | 'head' | 'standing' | 'updatedAt'> {
+export function boardFacts(job: Job): Omit<JobSummary, 'id' | 'head' | 'standing' | 'behind' | 'updatedAt'> {
   const [piece] = job.pieces;
   const size = piece && blankOf(job, piece).finished;
   const { name, client, stage, due, quantity } = job;

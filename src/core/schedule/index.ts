@@ -1,3 +1,4 @@
 export * from './plan';
 export * from './schedule';
 export * from './steps';
+export * from './weeks';

@@ -149,4 +149,10 @@ export const MIGRATIONS: readonly RunnableMigration<QueryInterface>[] = [
       await q.addIndex('rounds', ['learner']);
     },
   },
+  {
+    name: '0009-plans',
+    up: async ({ context: q }) => {
+      await q.addColumn('jobs', 'plan', { type: DataTypes.TEXT, allowNull: true });
+    },
+  },
 ];

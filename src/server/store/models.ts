@@ -29,6 +29,8 @@ export class JobRow extends Row<JobRow> {
   declare standing: CreationOptional<string | null>;
   /** What can be learnt of it for others, JSON; null where nothing was written down. */
   declare learnt: CreationOptional<string | null>;
+  /** JSON: its steps on their days, and in which revision; null before they were worked out. */
+  declare plan: CreationOptional<string | null>;
   declare removedAt: Date | null;
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
@@ -164,6 +166,7 @@ export function defineModels(sequelize: Sequelize): Models {
       quantity: DataTypes.INTEGER,
       standing: DataTypes.TEXT,
       learnt: DataTypes.TEXT,
+      plan: DataTypes.TEXT,
       removedAt: DataTypes.DATE,
       ...created(),
       updatedAt: DataTypes.DATE,

@@ -1,7 +1,9 @@
 import type { Finding } from '@/core/check';
+import { instantOf, readDay } from '@/core/dates';
 import { elementsOf, type JobReading } from '@/core/job';
+import { keptSteps, type KeptStep } from '@/core/schedule';
 import { readPacked } from '@/upkeep';
-import { blankPng, checkDesk, openDesk, previewPng } from '@/output';
+import { blankPng, checkDesk, openDesk, planAt, previewPng } from '@/output';
 import { unpack } from '../packed';
 import { stateFrom, type State } from '../state';
 import { assets } from './kept';
@@ -31,6 +33,16 @@ export const readJobText = ({ text }: { readonly text: string }): Promise<State>
 
 /** A state as it is kept: the job, or what is wrong with it. */
 export const readKeptState = ({ document }: Kept): JobReading => readPacked(document);
+
+/** So long before, days, nothing of a job is late yet: its steps lie on the last days on which they can. */
+const LONG_BEFORE = 1000;
+
+/** The steps of a job on the last days on which they can be done in time. */
+export function planSteps({ document }: Kept): readonly KeptStep[] {
+  const job = unpack(document);
+  const due = job.due === null ? undefined : readDay(job.due);
+  return due === undefined ? [] : keptSteps(planAt(job, instantOf(due - LONG_BEFORE)), job.stage === 'sent');
+}
 
 /** What stands in a job’s way. */
 export const findings = async ({ document }: Kept): Promise<readonly Finding[]> =>

@@ -4,6 +4,7 @@ import Paper from '@mui/material/Paper';
 import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
 import type { JobSummary } from '@/core/job';
+import { counted } from '@/core/measure';
 import { leftJobs } from '../open-job/journal';
 import { clockWords, daysTo, dueWords } from '../shell/moments';
 import { COLOURS, FACES } from '../shell/theme';
@@ -41,6 +42,11 @@ export function JobCard({ job, ...actions }: JobActions & { readonly job: JobSum
         <Box sx={{ fontFamily: FACES.figure, fontSize: 12, ...(isLate(job) && { color: 'error.main' }) }}>
           {dueWords(job.due)}
         </Box>
+        {job.behind && (
+          <Box sx={{ fontSize: 12.5, color: 'error.main', fontWeight: 600, lineHeight: 1.25 }}>
+            ▲ {job.behind.step} {counted(job.behind.by, 'day')} behind
+          </Box>
+        )}
         {since !== undefined && (
           <Box role="note" sx={{ fontSize: 12.5, color: 'warning.main', fontWeight: 600, lineHeight: 1.25 }}>
             ▲ Changes since {clockWords(since)} are only in this browser; open it to save them.

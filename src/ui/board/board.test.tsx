@@ -21,6 +21,7 @@ const job = (id: string, more: Partial<JobSummary> = {}): JobSummary => ({
   printer: 'Copperplate Yard',
   quantity: 2500,
   standing: null,
+  behind: null,
   updatedAt: '2026-11-29T09:00:00.000Z',
   ...more,
 });

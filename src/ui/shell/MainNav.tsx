@@ -5,6 +5,7 @@ import { COLOURS } from './theme';
 
 const PLACES = [
   { href: '/', label: 'Jobs' },
+  { href: '/weeks', label: 'Weeks' },
   { href: '/books', label: 'Shop books' },
   { href: '/reckoner', label: 'Reckoner' },
   { href: '/intake', label: 'Intake' },

@@ -3,6 +3,7 @@ import type { AlikeFacts, Job, JobSummary, Kit, Lesson } from '@/core/job';
 import type { Finding } from '@/core/check';
 import type { JobFacts } from '@/core/edit';
 import type { Fault, Learner, Mark, Marked } from '@/core/practice';
+import type { PlannedJob } from '@/core/schedule';
 import type { SaveAnswer, SaveRequest } from '@/core/save';
 import type { House, Stock } from '@/core/shop';
 import type { Level } from '@/core/spoil';
@@ -189,6 +190,7 @@ export const api = {
   kits: () => call<{ records: readonly Kit[] }>('/api/kits'),
   lessons: (facts: AlikeFacts, not: string) =>
     call<{ lessons: readonly Lesson[] }>(`/api/lessons?${new URLSearchParams({ ...facts, not }).toString()}`),
+  weeks: () => call<{ jobs: readonly PlannedJob[] }>('/api/weeks'),
   practice: () => call<PracticeFacts>('/api/practice'),
   beginRound: (asked: RoundWish) => call<{ id: string }>('/api/practice/rounds', json('POST', asked)),
   round: (id: string) => call<OpenRound>(`/api/practice/rounds/${id}`),

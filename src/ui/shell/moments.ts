@@ -48,3 +48,6 @@ export function momentWords(at: number | string, today = new Date()): string {
 /** So long, as one says it: “20 s”, “3 min”. */
 export const durationWords = (seconds: number): string =>
   seconds < 90 ? `${Math.max(1, Math.round(seconds))} s` : `${Math.round(seconds / 60)} min`;
+
+/** Today, as days are counted in the core. */
+export const todayAsDay = (now = new Date()): number => Math.floor(now.getTime() / 86_400_000);

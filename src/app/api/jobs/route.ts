@@ -1,12 +1,17 @@
 import { z } from 'zod';
 import { createJob, listJobs } from '@/server/jobs';
+import { fillPlans } from '@/server/plans';
 import { readJson, route } from '@/server/respond';
 import { unclear } from '@/server/problems';
 import { SeveralChange, changeSeveral } from '@/server/several';
 
 const Body = z.object({ document: z.unknown(), label: z.string().max(200) });
 
-export const GET = route(async () => ({ jobs: await listJobs() }));
+export const GET = route(async () => {
+  // The board shows what is known; the days of what changed are there when it asks again.
+  void fillPlans();
+  return { jobs: await listJobs() };
+});
 
 export const POST = route(async (request) => {
   const body = Body.safeParse(await readJson(request));
