@@ -74,13 +74,6 @@ try {
   };
   await clickAt(20, 30);
   await shot('lay-out');
-  // As it is seen from across the street, by eyes without green cones.
-  await visit('/jobs/demo-report-poster?at=inspect');
-  const eyes = page.getByRole('region', { name: 'Eyes' });
-  await eyes.getByRole('combobox', { name: 'seen from' }).click();
-  await page.getByRole('option', { name: '10 m', exact: true }).click();
-  await eyes.scrollIntoViewIfNeeded();
-  await shot('eyes');
   await visit('/jobs/demo-catalogue?at=lay-out');
   await page
     .locator('[data-strip]')
@@ -117,11 +110,6 @@ try {
   await sheet.getByRole('button', { name: 'The sheet', exact: true }).click();
   await page.waitForTimeout(9000);
   await shot('booklet-sheet');
-  await visit('/jobs/demo-loan-labels?at=lay-out');
-  const records = page.getByRole('region', { name: 'Records' });
-  await records.getByRole('textbox', { name: /^record/ }).fill('4711');
-  await records.getByRole('textbox', { name: /^record/ }).press('Enter');
-  await shot('labels');
   await visit('/jobs/demo-meteor-night?at=inspect');
   await page.getByRole('button', { name: 'The pile' }).click();
   await page.waitForTimeout(1500);
@@ -169,6 +157,22 @@ try {
   const bench = await page.locator('[data-bench]').boundingBox();
   await page.mouse.move(bench.x + bench.width / 2 + 40, bench.y + bench.height / 2);
   await shot('finish-plates');
+  await visit('/weeks');
+  await page.getByRole('img', { name: /week by week/ }).waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(1500);
+  await shot('weeks');
+  // A round in which nothing was marked, sent anyway.
+  await visit('/practice');
+  await page.getByRole('combobox', { name: 'Who practises' }).fill('Wren');
+  await page.getByRole('combobox', { name: 'piece' }).click();
+  await page.getByRole('option', { name: 'Visitor folder', exact: true }).click();
+  await page.getByRole('button', { name: 'Begin a round' }).click();
+  await page.waitForURL(/practice\/.+/, { timeout: 60_000 });
+  await page.locator('[data-bench]').waitFor({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Send it anyway' }).click();
+  await page.getByRole('heading', { name: 'Answers' }).waitFor();
+  await page.waitForTimeout(1500);
+  await shot('practice');
   await visit('/glossary');
   await shot('glossary');
   await visit('/jobs/demo-visitor-folder?at=record');

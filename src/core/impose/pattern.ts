@@ -35,28 +35,32 @@ const ROWS = 2;
 const BLOCKS = 3;
 
 /**
- * The pattern of most value that a guillotine can cut from a rectangle in so many stages: one of all of its class, by
+ * Patterns of most value that a guillotine can cut from a rectangle in so many stages: some of all of their class, by
  * dynamic programming over normal patterns (Gilmore and Gomory 1965; Herz 1972). A stage is all cuts of one direction;
  * trimming a piece to its size is not counted.
  * @param room   mm
  * @param kinds  sizes in mm
  * @param stages how often cuts change direction: 2, 3, or more
  */
-export function bestPattern(room: Size, kinds: readonly Kind[], stages: number): Pattern {
+export function bestPatterns(room: Size, kinds: readonly Kind[], stages: number): readonly Pattern[] {
   const oriented = kinds.flatMap(({ width, height, value, turns }, kind) => [
     { width, height, value, kind, isTurned: false },
     ...(turns && Math.abs(width - height) > SAME
       ? [{ width: height, height: width, value, kind, isTurned: true }]
       : []),
   ]);
-  // On a wide sheet three stages can be searched in finer steps than more of them.
-  const [search, other] = [...new Set([stages, Math.min(stages, BLOCKS)])].map(
-    (most) => new Search(pointsOf(room, oriented, most), oriented, most),
-  );
-  const best = search && other && other.value > search.value + SAME ? other : search;
   const rect = { x: 0, y: 0, ...room };
-  return best ? { layout: joined(best.layout(rect)), value: best.value } : { layout: waste(rect), value: 0 };
+  // On a wide sheet fewer stages can be searched in finer steps.
+  const found = [...new Set([stages, Math.min(stages, BLOCKS), ROWS])].flatMap((most): readonly Pattern[] =>
+    new Search(pointsOf(room, oriented, most), oriented, most).patterns(rect),
+  );
+  const most = Math.max(...found.map(({ value }) => value));
+  return found.filter(({ value }) => value > most - SAME);
 }
+
+/** One of them. */
+export const bestPattern = (room: Size, kinds: readonly Kind[], stages: number): Pattern =>
+  bestPatterns(room, kinds, stages)[0] ?? { layout: waste({ x: 0, y: 0, ...room }), value: 0 };
 
 interface Leaf extends Size {
   readonly value: number;
@@ -153,22 +157,16 @@ class Search {
     return this.rests[way][at * this.points[way].all.length + first] ?? 0;
   }
 
-  /** All that there is to cut from, in the direction that is cut first. */
-  private get whole(): { at: number; beside: number; way: Way } {
+  /** The best that is cut in each direction first. @param rect at least as large as its normal widths and heights say */
+  patterns(rect: Rect): readonly Pattern[] {
     const [w, h] = [this.points.upright.all.length - 1, this.points.level.all.length - 1];
-    const [upright, level] = [this.best(w, h, 'upright', this.stages), this.best(h, w, 'level', this.stages)];
-    return level > upright ? { at: h, beside: w, way: 'level' } : { at: w, beside: h, way: 'upright' };
-  }
-
-  get value(): number {
-    const { at, beside, way } = this.whole;
-    return this.best(at, beside, way, this.stages);
-  }
-
-  /** @param rect what is cut, mm: at least as large as its normal widths and heights say */
-  layout(rect: Rect): Layout {
-    const { at, beside, way } = this.whole;
-    return this.laid(rect, at, beside, way, this.stages);
+    return [
+      { at: w, beside: h, way: 'upright' as const },
+      { at: h, beside: w, way: 'level' as const },
+    ].map(({ at, beside, way }) => ({
+      value: this.best(at, beside, way, this.stages),
+      layout: joined(this.laid(rect, at, beside, way, this.stages)),
+    }));
   }
 
   private laid(rect: Rect, at: number, beside: number, way: Way, left: number): Layout {
@@ -214,7 +212,7 @@ function pointsOf(room: Size, oriented: readonly Leaf[], stages: number): Readon
     const upright = sums(roundedUp(oriented, 'width', grid), room.width);
     const level = sums(roundedUp(oriented, 'height', grid), room.height);
     const isShort = Math.max(upright.length, level.length) <= LONGEST_LIST;
-    const looks = isShort ? looksAt(upright.length, level.length, stages) : Infinity;
+    const looks = isShort ? looksAt(upright.length, level.length, stages, oriented.length) : Infinity;
     if (looks <= (grid < 1 ? MOST_LOOKS : MOST_COARSE))
       return {
         upright: along(upright, oriented, ['width', 'height'], grid),
@@ -226,8 +224,8 @@ function pointsOf(room: Size, oriented: readonly Leaf[], stages: number): Readon
 }
 
 /** How many strips are looked at, of all rectangles: but for those stages whose strips have few lengths. */
-const looksAt = (wide: number, high: number, stages: number): number =>
-  wide * high * ((wide + high) * Math.max(0, stages - BLOCKS - 1) + 1);
+const looksAt = (wide: number, high: number, stages: number, pieces: number): number =>
+  wide * high * ((wide + high) * Math.max(0, stages - BLOCKS - 1) + pieces);
 
 type Side = keyof Size;
 
@@ -241,8 +239,12 @@ function along(
   const placesOf = (lengths: readonly number[]) =>
     [...new Set(lengths.flatMap((length) => places.get(key(length)) ?? []))].sort((a, b) => a - b);
   const room = all.at(-1) ?? 0;
-  const rows = [...new Set(oriented.map((leaf) => leaf[other]))].flatMap((widest) =>
-    sums(roundedUp(worthwhile(oriented, own, other, widest), own, grid), room),
+  const sets = [...new Set(oriented.map((leaf) => leaf[other]))].map((widest) =>
+    roundedUp(worthwhile(oriented, own, other, widest), own, grid),
+  );
+  // Rows of many widths hold the same.
+  const rows = [...new Map(sets.map((lengths) => [lengths.join(), lengths])).values()].flatMap((lengths) =>
+    sums(lengths, room),
   );
   return {
     all,

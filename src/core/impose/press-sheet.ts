@@ -1,8 +1,8 @@
-import { grow, edges, meetingBleeds, type EdgeLengths, type Matrix, type Rect } from '../geometry';
+import { grow, edges, insets, meetingBleeds, union, type EdgeLengths, type Matrix, type Rect } from '../geometry';
 import type { Mm } from '../measure';
 import type { Size } from '../paper';
-import { movedLayout, piecesIn, tightened, type LaidPiece, type Layout, type Way } from './guillotine';
-import { bestPattern, joined } from './pattern';
+import { SAME, movedLayout, piecesIn, tightened, type LaidPiece, type Layout, type Way } from './guillotine';
+import { bestPatterns, joined } from './pattern';
 
 /** How the back of a sheet is printed [cp]. */
 export const WORK_STYLES = ['sheetwise', 'turn', 'tumble', 'perfecting'] as const;
@@ -153,8 +153,22 @@ export function repeated(
   const { gutter } = how.spacing;
   const kind = { width: piece.width + gutter, height: piece.height + gutter, value: 1, turns: how.turns };
   if (width <= 0 || height <= 0) return undefined;
-  const { layout, value } = bestPattern({ width, height }, [kind], how.stages);
-  return value > 0 ? onSheet(layout, room, { ...how, kinds: 1 }) : undefined;
+  const sheets = bestPatterns({ width, height }, [kind], how.stages).flatMap(({ layout, value }) =>
+    value > 0 ? [onSheet(layout, room, { ...how, kinds: 1 })] : [],
+  );
+  // Of those that hold as many, the one whose edges are most even.
+  return sheets.reduce<PressSheet | undefined>(
+    (best, sheet) =>
+      best && unevenEdges(best, how.spacing.bleed) <= unevenEdges(sheet, how.spacing.bleed) ? best : sheet,
+    undefined,
+  );
+}
+
+/** How many pieces end so near to the edge of them all that their bleed crosses it: it is taken for one that is cut. */
+function unevenEdges({ faces }: PressSheet, bleed: Mm): number {
+  const trims = faces.flatMap(({ places }) => places.map(({ trim }) => trim));
+  const all = union(trims);
+  return trims.filter((trim) => Object.values(insets(trim, all)).some((mm) => mm > SAME && mm < bleed)).length;
 }
 
 /** On the back what was turned one way is turned the other. @param quarters by which the whole sheet is turned over */

@@ -12,7 +12,20 @@ import { seededRandom } from '../chance';
 import { edges } from '../layout';
 import { RULES, applyChange, type RuleId } from '../check';
 import { LEVELS, SPOILERS } from '../spoil';
-import { DRILLS, dueBy, makeDrill, makeRound, markDrill, marked, practised, type Fault, type Skill } from './index';
+import {
+  DRILLS,
+  Learner,
+  dueBy,
+  makeDrill,
+  makeRound,
+  markDrill,
+  marked,
+  practised,
+  shareFound,
+  trialsCsv,
+  type Fault,
+  type Skill,
+} from './index';
 
 async function roundOf(
   file: string,
@@ -242,4 +255,38 @@ describe('drills', () => {
 
 test('every rule has its opposite, of a level', () => {
   for (const { id } of RULES) expect(LEVELS).toContain(SPOILERS[id].level);
+});
+
+describe('what is kept of somebody', () => {
+  const trial = {
+    at: '2027-01-01T10:00:00.000Z',
+    piece: 'Folder, “red” "one"',
+    level: 2,
+    found: 1,
+    seen: 1,
+    missed: 2,
+    wrong: 0,
+  };
+
+  test('rounds as a table, read by python3’s csv', () => {
+    const learner = Learner.parse({ name: ' Wren ', trials: [trial] });
+    expect(learner.name).toBe('Wren');
+    const rows = python('import csv, io\nprint(json.dumps(list(csv.reader(io.StringIO(data)))))', trialsCsv(learner));
+    expect(rows).toEqual([
+      ['when', 'piece', 'level', 'found', 'seen', 'missed', 'wrongly marked'],
+      [trial.at, trial.piece, '2', '1', '1', '2', '0'],
+    ]);
+  });
+
+  test('the share of what was found; none where nothing was met', () => {
+    expect(shareFound({ found: 1, seen: 1, missed: 2 })).toBe(0.25);
+    expect(shareFound({ found: 0, seen: 0, missed: 0 })).toBeUndefined();
+  });
+
+  test('nobody is nobody, and what no rule finds is no skill', () => {
+    expect(Learner.safeParse({ name: '  ' }).success).toBe(false);
+    const skill = practised(undefined, 'bleed', 'found', '2027-01-01');
+    expect(Learner.safeParse({ name: 'Wren', skills: [skill] }).success).toBe(true);
+    expect(Learner.safeParse({ name: 'Wren', skills: [{ ...skill, rule: 'taste' }] }).success).toBe(false);
+  });
 });
