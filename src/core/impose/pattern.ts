@@ -157,7 +157,7 @@ class Search {
     return this.rests[way][at * this.points[way].all.length + first] ?? 0;
   }
 
-  /** The best that is cut in each direction first. @param rect at least as large as its normal widths and heights say */
+  /** The best that is cut in each direction first. @param rect at least as large as its widths and heights say */
   patterns(rect: Rect): readonly Pattern[] {
     const [w, h] = [this.points.upright.all.length - 1, this.points.level.all.length - 1];
     return [
