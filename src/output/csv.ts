@@ -1,5 +1,4 @@
-/** Rows as a file that any table program reads (RFC 4180). */
-export const csvOf = (rows: readonly (readonly string[])[]): Uint8Array =>
-  new TextEncoder().encode(rows.map((row) => `${row.map(quoted).join(',')}\r\n`).join(''));
+import { writeRows } from '../core/data';
 
-const quoted = (cell: string): string => (/[",\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell);
+/** Rows as a file that any table program reads. */
+export const csvOf = (rows: readonly (readonly string[])[]): Uint8Array => new TextEncoder().encode(writeRows(rows));

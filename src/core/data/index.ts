@@ -1,1 +1,2 @@
 export * from './read-rows';
+export * from './write-rows';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { RULE_IDS } from '../check';
+import { writeRows } from '../data';
 import { LEVELS } from '../spoil';
 
 const count = z.number().int().min(0).max(1_000_000);
@@ -46,10 +47,9 @@ export function shareFound({ found, seen, missed }: Pick<Trial, 'found' | 'seen'
   return met > 0 ? found / met : undefined;
 }
 
-/** Rounds of a person as comma-separated values (RFC 4180), for a table. */
-export function trialsCsv({ trials }: Learner): string {
-  const cell = (value: string | number): string =>
-    /[",\r\n]/.test(String(value)) ? `"${String(value).replace(/"/g, '""')}"` : String(value);
-  const rows = trials.map((t) => [t.at, t.piece, t.level, t.found, t.seen, t.missed, t.wrong].map(cell).join(','));
-  return ['when,piece,level,found,seen,missed,wrongly marked', ...rows].join('\r\n') + '\r\n';
-}
+/** Rounds of a person as a table. */
+export const trialsCsv = ({ trials }: Learner): string =>
+  writeRows([
+    ['when', 'piece', 'level', 'found', 'seen', 'missed', 'wrongly marked'],
+    ...trials.map((t) => [t.at, t.piece, t.level, t.found, t.seen, t.missed, t.wrong]),
+  ]);

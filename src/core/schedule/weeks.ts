@@ -1,3 +1,4 @@
+import { writeRows } from '../data';
 import { readDay, weekStart, writeDay, type Day } from '../dates';
 import type { StepId } from '../job';
 import { STEP_TITLES, isOfTheHouse } from './steps';
@@ -74,12 +75,13 @@ export function weeksOf(jobs: readonly PlannedJob[], today: Day, count: number):
 export const housesOf = (weeks: readonly Week[]): readonly string[] =>
   [...new Set(weeks.flatMap(({ byHouse }) => Object.keys(byHouse)))].sort((a, b) => a.localeCompare(b));
 
-/** Weeks as comma-separated values (RFC 4180): a line each, jobs by house, and ours. */
+/** Weeks as a table: a line each, jobs by house, and ours. */
 export function weeksCsv(weeks: readonly Week[]): string {
   const houses = housesOf(weeks);
-  const cell = (text: string): string => (/[",\r\n]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text);
-  const rows = weeks.map(({ from, byHouse, ours }) =>
-    [writeDay(from), ...houses.map((house) => String(byHouse[house]?.length ?? 0)), String(ours.length)].join(','),
-  );
-  return [['week from', ...houses, 'before the files go'].map(cell).join(','), ...rows].join('\r\n') + '\r\n';
+  const rows = weeks.map(({ from, byHouse, ours }) => [
+    writeDay(from),
+    ...houses.map((house) => byHouse[house]?.length ?? 0),
+    ours.length,
+  ]);
+  return writeRows([['week from', ...houses, 'before the files go'], ...rows]);
 }

@@ -7,7 +7,7 @@ import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { Bench } from '../bench/Bench';
-import { BAR_HEIGHT, useBenchView, lookedAt } from '../view/bench-view';
+import { useBenchView, lookedAt } from '../view/bench-view';
 import { PageStrip } from '../pages/PageStrip';
 import { HintStrip } from '../bench/HintStrip';
 import { SideTabs } from '../bench/SideTabs';
@@ -25,6 +25,7 @@ import { useSheetView } from '../view/sheet-view';
 import { usePlateView } from '../view/plate-view';
 import { STATIONS } from '../stations';
 import { JobProvider, useJob, useJobStore } from '../open-job/context';
+import { BENCH_BAR } from './bench-bar';
 import { Header, SaveState } from './Header';
 import { Workplace } from './Workplace';
 import { Workspace } from './Workspace';
@@ -204,19 +205,6 @@ function Alone() {
   );
 }
 
-/** Above the bench, in one row; on a phone it is drawn along. */
-const BAR = {
-  display: 'flex',
-  gap: 2,
-  alignItems: 'center',
-  px: 2,
-  pt: 1.25,
-  height: BAR_HEIGHT,
-  flex: 'none',
-  overflowX: { xs: 'auto', sm: 'visible' },
-  scrollbarWidth: 'none',
-} as const;
-
 const Stations = memo(function Stations() {
   useRefusals();
   useSaveProblems();
@@ -282,7 +270,7 @@ const Stations = memo(function Stations() {
           <Page />
         ) : (
           <>
-            <Box sx={BAR}>
+            <Box sx={BENCH_BAR}>
               <SideTabs commands={commands} />
               {Bar && <Bar {...props} />}
               {isAlone && <Alone />}

@@ -13,6 +13,7 @@ import { pageCount } from '@/core/edit';
 import { counted } from '@/core/measure';
 import { Bench } from '../bench/Bench';
 import { SideTabs } from '../bench/SideTabs';
+import { BENCH_BAR } from '../job-page/bench-bar';
 import { HeaderBar } from '../job-page/Header';
 import { Opening } from '../job-page/Opening';
 import { Workplace } from '../job-page/Workplace';
@@ -26,7 +27,6 @@ import { useKeys } from '../palette/use-keys';
 import { api, wordsOf, type OpenRound } from '../shell/api';
 import { useSay } from '../shell/Messages';
 import { YellowSheet } from '../sheet/YellowSheet';
-import { BAR_HEIGHT } from '../view/bench-view';
 import { usePileView } from '../view/pile-view';
 import { usePlateView } from '../view/plate-view';
 import { RoundProvider, useRound, type RoundState } from './round';
@@ -136,7 +136,7 @@ function Table() {
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
       <RoundHead />
       <Workspace sheet={<YellowSheet {...props} />}>
-        <Box sx={BAR}>
+        <Box sx={BENCH_BAR}>
           <SideTabs commands={commands} />
           {Bar && <Bar {...props} />}
         </Box>
@@ -150,17 +150,6 @@ function Table() {
 }
 
 const never = () => false;
-
-const BAR = {
-  display: 'flex',
-  gap: 2,
-  alignItems: 'center',
-  px: 2,
-  pt: 1.25,
-  height: BAR_HEIGHT,
-  flex: 'none',
-  overflowX: { xs: 'auto', sm: 'visible' },
-} as const;
 
 function RoundHead() {
   const { round } = useRound();

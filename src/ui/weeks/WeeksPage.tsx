@@ -45,7 +45,7 @@ export function WeeksPage() {
       {!data && !error && <div role="status">Working out the days of all jobs …</div>}
       {data && isBare && <div>No job has a due date in the weeks to come. It is set in a job’s Brief.</div>}
       {data && !isBare && (
-        <Box sx={{ maxWidth: 1180, display: 'grid', gap: 3 }}>
+        <Box sx={{ maxWidth: 1180, display: 'grid', gap: 3, '& a': { color: 'inherit' } }}>
           <BehindList jobs={jobs} today={today} />
           <WeeksChart weeks={weeks} />
           <WeekTable weeks={weeks} />
