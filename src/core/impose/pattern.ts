@@ -20,7 +20,7 @@ export interface Pattern {
  * Beyond so many looks at a state the search would take seconds: lengths are taken to coarser steps then. Steps of a
  * millimetre and more give away paper, so that more is borne before they are taken.
  */
-const [MOST_LOOKS, MOST_COARSE] = [40_000_000, 100_000_000];
+const [MOST_LOOKS, MOST_COARSE] = [15_000_000, 40_000_000];
 
 /** Steps that lengths are rounded up to, mm, the finest that can be afforded; 0 for none. */
 const GRIDS = [0, 0.1, 0.5, 1, 2, 5, 10, 20, 50];
