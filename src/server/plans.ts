@@ -47,6 +47,8 @@ async function stepsOf(id: string, head: number): Promise<readonly KeptStep[]> {
 /** Jobs of the shop that have a due date and are not sent, with their steps. */
 export async function plannedJobs(): Promise<readonly PlannedJob[]> {
   await fillPlans();
+  // One that was under way may have begun before the last change.
+  await fillPlans();
   const { models } = await store();
   const rows = await models.jobs.findAll({
     where: { removedAt: null, due: { [Op.ne]: null }, stage: { [Op.ne]: 'template' } },
